@@ -1,0 +1,88 @@
+import { UnknownNameError } from '../diagram/nearest'
+import type { Settled } from './circuit'
+
+export type Meter = 'volts' | 'loz' | 'ohms' | 'amps' | 'dc' | 'millivolts'
+export const meters: readonly Meter[] = ['volts', 'loz', 'ohms', 'amps', 'dc', 'millivolts']
+
+/** Input resistance, ohms. */
+export const meterOhms = { volts: 10e6, millivolts: 10e6, dc: 10e6, loz: 3000 } as const
+/** Beyond this the ohms range shows OL. */
+export const ohmsRangeEnd = 40e6
+
+export interface Reading {
+  /** Volts, amps or ohms; null when out of range. */
+  readonly value: number | null
+  readonly unit: 'V' | 'A' | 'Ω' | 'mV' | 'V DC'
+  /** What the display says. */
+  readonly shows: string
+}
+
+const scratch = new Float64Array(2)
+
+/**
+ * What the meter reads between two points of a settled circuit, its own input resistance included; for `amps`, in the
+ * wire with these two ends. Volts and amps are root-mean-square, ohms by direct current. Throws UnknownNameError.
+ */
+export function readMeter(settled: Settled, meter: Meter, from: string, to: string): Reading {
+  const value = meterValue(settled, meter, from, to)
+  return { value, unit: unitOf(meter), shows: display(value, meter) }
+}
+
+/** The bare value of `readMeter`. */
+export function meterValue(settled: Settled, meter: Meter, from: string, to: string): number | null {
+  if (meter === 'amps') return clampAmps(settled, wireLink(settled, from, to))
+  return valueBetween(settled, meter, nodeOf(settled, from), nodeOf(settled, to))
+}
+
+export function clampAmps(settled: Settled, link: number): number {
+  settled.ac.amps(link, scratch)
+  return Math.hypot(scratch[0], scratch[1])
+}
+
+/** The value between two nodes; see `readMeter`. */
+export function valueBetween(settled: Settled, meter: Exclude<Meter, 'amps'>, a: number, b: number): number | null {
+  if (a === b) return 0
+  if (meter === 'ohms') {
+    settled.dc.impedance(a, b, scratch)
+    return Math.abs(scratch[0]) > ohmsRangeEnd ? null : Math.max(0, scratch[0])
+  }
+  const solution = meter === 'dc' ? settled.dc : settled.ac
+  solution.volts(a, b, scratch)
+  const vRe = scratch[0]
+  const vIm = scratch[1]
+  solution.impedance(a, b, scratch)
+  // the meter is an element too: volts divide between what feeds it and its own input
+  const input = meterOhms[meter]
+  const share = input / Math.hypot(input + scratch[0], scratch[1])
+  if (meter === 'dc') return vRe * share
+  return Math.hypot(vRe, vIm) * share * (meter === 'millivolts' ? 1000 : 1)
+}
+
+export function nodeOf(settled: Settled, point: string): number {
+  const { network } = settled.circuit
+  if (point === 'EARTH') return network.earthNode
+  const node = network.nodes.get(point)
+  if (node === undefined) throw new UnknownNameError('point', point, network.diagram.points.keys())
+  return node
+}
+
+export function wireLink(settled: Settled, from: string, to: string): number {
+  const { linkNumbers, diagram } = settled.circuit.network
+  const link = linkNumbers.get(`${from}-${to}`) ?? linkNumbers.get(`${to}-${from}`)
+  if (link === undefined) throw new UnknownNameError('wire', `${from}-${to}`, diagram.wires.keys())
+  return link
+}
+
+export const unitOf = (meter: Meter): Reading['unit'] =>
+  meter === 'amps' ? 'A' : meter === 'ohms' ? 'Ω' : meter === 'millivolts' ? 'mV' : meter === 'dc' ? 'V DC' : 'V'
+
+/** A value as a meter's display would give it, with its unit. */
+export function display(value: number | null, meter: Meter): string {
+  if (value === null) return 'OL'
+  if (meter === 'ohms') return ohmsText(value)
+  if (meter === 'amps') return `${value.toFixed(Math.abs(value) < 10 ? 2 : 1)} A`
+  return `${value.toFixed(1)} ${unitOf(meter)}`
+}
+
+const ohmsText = (ohms: number): string =>
+  ohms >= 1e6 ? `${(ohms / 1e6).toFixed(2)} MΩ` : ohms >= 1000 ? `${(ohms / 1000).toFixed(2)} kΩ` : `${ohms.toFixed(1)} Ω`

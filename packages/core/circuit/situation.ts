@@ -1,0 +1,31 @@
+import type { Diagram } from '../diagram/diagram'
+import type { Effect } from '../diagram/effect'
+import { UnknownNameError } from '../diagram/nearest'
+import type { Conditions } from '../parts/kind'
+import type { Situation } from './circuit'
+
+/** Isolated: every source of the unit switched off at its isolators, locked and proven dead. */
+export type Power = 'on' | 'off'
+
+/** What switching off at the unit's isolators does. */
+export const isolation = (diagram: Diagram): readonly Effect[] =>
+  diagram.isolators.flatMap((id) => {
+    const part = diagram.parts.get(id)
+    return part
+      ? part.kind.branches(part.settings, {}).filter((branch) => branch.role === 'contact' && 'open' in branch.states)
+        .map((branch): Effect => ({ does: 'hold', branch: `${id}/${branch.name}`, state: 'open' }))
+      : []
+  })
+
+/** The situation of a call, under the call's own conditions unless told otherwise. Throws UnknownNameError. */
+export function situationOf(
+  diagram: Diagram, callId: string, power: Power = 'on', conditions: Conditions = {}, standing: readonly Effect[] = [],
+): Situation {
+  const call = diagram.calls.find(({ id }) => id === callId)
+  if (!call) throw new UnknownNameError('call', callId, diagram.calls.map(({ id }) => id))
+  return {
+    call: callId,
+    conditions: { ...call.conditions, ...conditions },
+    standing: power === 'on' ? standing : [...standing, ...isolation(diagram)],
+  }
+}

@@ -1,0 +1,87 @@
+import type { Meter } from '../circuit/meter'
+import type { Diagram, Part, Zone } from '../diagram/diagram'
+import { partOfPoint } from '../diagram/diagram'
+
+/** A reading that could be taken: red lead, black lead (or the wire under the clamp). */
+export interface Candidate {
+  readonly meter: Meter
+  readonly from: string
+  readonly to: string
+}
+
+const across = (part: Part): readonly (readonly [string, string])[] => {
+  const named = (name: string): boolean => !name.startsWith('~') && name !== 'EARTH'
+  const ofBranches = part.kind.branches(part.settings, {})
+    .filter(({ from, to, role }) => named(from) && named(to) && role !== 'output' && role !== 'winding')
+    .map(({ from, to }) => [from, to] as const)
+  const pairs = [...ofBranches, ...(part.kind.pairs?.(part.settings) ?? [])]
+  return [...new Map(pairs.map((pair) => [[...pair].sort().join(' '), pair])).values()]
+}
+
+/** Points whose path to the control common runs through control wiring: their volts are taken against it. */
+function controlPoints(diagram: Diagram): ReadonlySet<string> {
+  const lineWired = new Set([...diagram.wires.values()].filter(({ wiring }) => wiring === 'line').flatMap(({ from, to }) => [from, to]))
+  const wired = new Set([...diagram.wires.values()].filter(({ wiring }) => wiring === 'control').flatMap(({ from, to }) => [from, to]))
+  return new Set([...wired].filter((point) => !lineWired.has(point)))
+}
+
+/** Direct-current points: across sensors, their inputs and the damper signal. */
+const isDirect = (part: Part, from: string, to: string): boolean =>
+  part.kind.branches(part.settings, {}).some((branch) => (branch.role === 'output' || branch.role === 'sensor' || branch.name === 'signal') &&
+    ((branch.from === from && branch.to === to) || (branch.from === to && branch.to === from)))
+
+/** Every live reading worth proposing: each control point to common, across each contact, coil, fuse and pair, amps to each load. */
+export function liveCandidates(diagram: Diagram): readonly Candidate[] {
+  const control = controlPoints(diagram)
+  const toCommon = [...control].filter((point) => point !== diagram.common)
+    .map((point): Candidate => ({ meter: 'volts', from: point, to: diagram.common }))
+  const acrossParts = [...diagram.parts.values()].flatMap((part) => across(part).map(([from, to]): Candidate => ({
+    meter: isDirect(part, from, to) ? 'dc' : 'volts', from: `${part.id}.${from}`, to: `${part.id}.${to}`,
+  })))
+  const clamped = [...diagram.wires.values()].filter((wire) => feedsLoad(diagram, wire.to) || feedsLoad(diagram, wire.from))
+    .map((wire): Candidate => ({ meter: 'amps', from: wire.from, to: wire.to }))
+  return [...toCommon, ...acrossParts, ...clamped]
+}
+
+const feedsLoad = (diagram: Diagram, point: string): boolean => {
+  const part = diagram.parts.get(partOfPoint(point))
+  return part !== undefined && (part.kind.symbol === 'motor' || part.kind.symbol === 'heater' || part.kind.symbol === 'fuse')
+}
+
+/** Ohms, unit isolated: across what can be open or shorted, and control points to common and to ground. */
+export function isolatedCandidates(diagram: Diagram): readonly Candidate[] {
+  const acrossParts = [...diagram.parts.values()]
+    .filter((part) => part.kind.symbol !== 'source' && part.kind.symbol !== 'terminal')
+    .flatMap((part) => across(part).map(([from, to]): Candidate => ({ meter: 'ohms', from: `${part.id}.${from}`, to: `${part.id}.${to}` })))
+  const board = [...diagram.points.values()].filter(({ part }) => part === partOfPoint(diagram.common))
+  const toCommon = board.filter(({ id }) => id !== diagram.common).map(({ id }): Candidate => ({ meter: 'ohms', from: id, to: diagram.common }))
+  return [...acrossParts, ...toCommon, { meter: 'ohms', from: diagram.common, to: 'EARTH' }]
+}
+
+/** What a step costs, in seconds of a technician's time with its risk and reach counted in. */
+export interface CostRules {
+  readonly touchSeconds: number
+  readonly clampSeconds: number
+  readonly changeCallSeconds: number
+  readonly isolateSeconds: number
+  /** Factor on work at line voltage. */
+  readonly lineRisk: number
+}
+
+export const defaultCosts: CostRules = { touchSeconds: 15, clampSeconds: 25, changeCallSeconds: 45, isolateSeconds: 240, lineRisk: 1.6 }
+
+/** The cost of a reading, given the zones already open. `changes` are the switchings it needs. */
+export function costOf(
+  diagram: Diagram, { meter, from, to }: Candidate, open: ReadonlySet<string>, changes: { readonly call: boolean; readonly power: boolean }, rules: CostRules,
+): number {
+  const zones = new Set([from, to].map((point) => diagram.points.get(point)?.zone ?? ''))
+  const reach = [...zones].filter((zone) => !open.has(zone)).reduce((sum, zone) => sum + (zoneOf(diagram, zone)?.reachSeconds ?? 0), 0)
+  const live = meter !== 'ohms' && isLine(diagram, from)
+  const touch = (meter === 'amps' ? rules.clampSeconds : rules.touchSeconds) * (live ? rules.lineRisk : 1)
+  return touch + reach + (changes.call ? rules.changeCallSeconds : 0) + (changes.power ? rules.isolateSeconds : 0)
+}
+
+const zoneOf = (diagram: Diagram, zone: string): Zone | undefined => diagram.zones.get(zone)
+
+const isLine = (diagram: Diagram, point: string): boolean => [...diagram.wires.values()].some(({ from, to, wiring }) =>
+  wiring === 'line' && (from === point || to === point))

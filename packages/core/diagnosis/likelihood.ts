@@ -1,0 +1,71 @@
+import { ohmsRangeEnd, type Meter } from '../circuit/meter'
+
+/** Chance that a reading is a blunder: wrong terminal, wrong function, a lead that does not touch. */
+export const blunderChance = 0.03
+/** Share of blunders that read nothing at all. */
+const deadLeadShare = 0.4
+
+interface Tolerance {
+  /** Share of the predicted value: meter and model together, one standard deviation. */
+  readonly share: number
+  readonly floor: number
+  /** Span over which a blunder may fall. */
+  readonly span: number
+}
+
+/**
+ * How far a good reading may lie from its prediction. Meter accuracies are those of common instruments; the share also
+ * covers the supply's drift and what the diagram cannot know of this unit.
+ */
+export const tolerances: Readonly<Record<Exclude<Meter, 'ohms'>, Tolerance>> = {
+  volts: { share: 0.04, floor: 0.35, span: 500 },
+  loz: { share: 0.04, floor: 0.35, span: 500 },
+  dc: { share: 0.04, floor: 0.12, span: 30 },
+  amps: { share: 0.08, floor: 0.08, span: 60 },
+  millivolts: { share: 0.35, floor: 4, span: 2000 },
+}
+/** Ohms are judged on a logarithmic scale. */
+const ohmsSpread = 0.25
+const ohmsFloor = 0.4
+const ohmsSpan = Math.log(ohmsRangeEnd / 0.1)
+
+/** One standard deviation of a good reading about its prediction. */
+export const spreadOf = (meter: Exclude<Meter, 'ohms'>, predicted: number): number => {
+  const { share, floor } = tolerances[meter]
+  return Math.hypot(share * predicted, floor)
+}
+
+/** Probability density of a reading, given what the circuit says it should be. `null` is OL. */
+export function likelihood(meter: Meter, value: number | null, predicted: number | null): number {
+  if (meter === 'ohms') return ohmsLikelihood(value, predicted)
+  if (value === null || predicted === null) return blunderChance
+  const { floor, span } = tolerances[meter]
+  const good = bell(value - predicted, spreadOf(meter, predicted))
+  const blunder = deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span
+  return (1 - blunderChance) * good + blunderChance * blunder
+}
+
+function ohmsLikelihood(value: number | null, predicted: number | null): number {
+  const blunder = value === null ? 0.5 : 0.5 / ohmsSpan
+  if (value === null || predicted === null) {
+    // near the end of the range a display may say either
+    const near = value === null ? predicted !== null && predicted > ohmsRangeEnd / 4 : value !== null && value > ohmsRangeEnd / 4
+    const good = value === predicted ? 1 : near ? 0.3 : 0
+    return (1 - blunderChance) * good + blunderChance * blunder
+  }
+  const good = bell(Math.log((value + ohmsFloor) / (predicted + ohmsFloor)), ohmsSpread)
+  return (1 - blunderChance) * good + blunderChance * blunder
+}
+
+const bell = (distance: number, spread: number): number =>
+  Math.exp(-0.5 * (distance / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI))
+
+/** Whether two predictions give readings that a person can tell apart: more than `spreads` standard deviations. */
+export function distinct(meter: Meter, a: number | null, b: number | null, spreads = 4): boolean {
+  if (a === null || b === null) return a !== b
+  if (meter === 'ohms') return Math.abs(Math.log((a + ohmsFloor) / (b + ohmsFloor))) > spreads * ohmsSpread
+  return Math.abs(a - b) > spreads * Math.min(spreadOf(meter, a), spreadOf(meter, b))
+}
+
+/** Chance of seeing what is there, and of seeing what is not. */
+export const lookChance = { hit: 0.93, falseAlarm: 0.06 } as const

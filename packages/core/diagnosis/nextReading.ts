@@ -1,0 +1,137 @@
+import type { Meter } from '../circuit/meter'
+import type { Diagram } from '../diagram/diagram'
+import { costOf, defaultCosts, isolatedCandidates, liveCandidates, type Candidate, type CostRules } from './candidates'
+import type { Findings } from './evidence'
+import { blunderChance, distinct } from './likelihood'
+import type { UnitModel } from './predictor'
+import type { Standing } from './standing'
+import { stillThere, type Belief } from './suspects'
+
+/** One of the outcomes that a reading can tell apart. */
+export interface Outcome {
+  /** Middle of the values that the suspects in it predict; null is OL. */
+  readonly value: number | null
+  readonly probability: number
+  /** Hypothesis numbers, most probable first. */
+  readonly hypotheses: readonly number[]
+}
+
+export interface Step extends Candidate {
+  readonly call: string
+  readonly power: Standing['power']
+  /** Expected information, bits. */
+  readonly bits: number
+  /** Seconds, risk and reach counted in. */
+  readonly cost: number
+  readonly outcomes: readonly Outcome[]
+  /** What a healthy unit reads. */
+  readonly healthy: number | null
+}
+
+/** Suspects less probable than this do not steer the choice. */
+const negligible = 2e-5
+/** Information below which a reading is not worth taking, bits. */
+const worthwhileBits = 0.02
+
+/** Readings in order of expected information per cost, best first; empty when none would tell anything. */
+export function rankReadings(model: UnitModel, findings: Findings, belief: Belief, count = 3, costs: CostRules = defaultCosts): readonly Step[] {
+  const { diagram } = model
+  const open = openZones(diagram, findings)
+  const which = likely(belief)
+  const here = stepsIn(model, findings, belief, which, findings.now, liveCandidates(diagram), open, costs)
+  const steps = [...here]
+  if (best(here) < 0.25) {
+    for (const call of diagram.calls) {
+      if (call.id === findings.now.call && findings.now.power === 'on') continue
+      const standing: Standing = { ...findings.now, call: call.id, power: 'on' }
+      steps.push(...stepsIn(model, findings, belief, which, standing, liveCandidates(diagram), open, costs))
+    }
+    steps.push(...stepsIn(model, findings, belief, which, { ...findings.now, power: 'off' }, isolatedCandidates(diagram), open, costs))
+  }
+  return pick(steps, count)
+}
+
+const best = (steps: readonly Step[]): number => steps.reduce((most, { bits }) => Math.max(most, bits), 0)
+
+/** The first `count`, leaving out those that tell nothing but what a better one tells at nearly the same place. */
+function pick(steps: readonly Step[], count: number): readonly Step[] {
+  const ranked = steps.filter(({ bits }) => bits > worthwhileBits).sort((a, b) => b.bits / b.cost - a.bits / a.cost)
+  const chosen: Step[] = []
+  for (const step of ranked) {
+    if (chosen.length >= count) break
+    const same = chosen.some((other) => Math.abs(other.bits - step.bits) < 1e-6 && other.from.split('.')[0] === step.from.split('.')[0])
+    if (!same) chosen.push(step)
+  }
+  return chosen
+}
+
+export const likely = (belief: Belief): readonly number[] => {
+  const which: number[] = []
+  belief.probability.forEach((probability, h) => {
+    if (probability > negligible) which.push(h)
+  })
+  return which
+}
+
+function openZones(diagram: Diagram, findings: Findings): ReadonlySet<string> {
+  const open = new Set<string>()
+  const board = diagram.points.get(diagram.common)?.zone
+  if (board) open.add(board)
+  for (const piece of findings.evidence)
+    if (piece.kind === 'reading') for (const point of [piece.from, piece.to]) open.add(diagram.points.get(point)?.zone ?? '')
+  return open
+}
+
+function stepsIn(
+  model: UnitModel, findings: Findings, belief: Belief, which: readonly number[], standing: Standing,
+  candidates: readonly Candidate[], open: ReadonlySet<string>, costs: CostRules,
+): readonly Step[] {
+  const situation = model.situation(standing, stillThere(model, belief.repairedFaults, standing))
+  const changes = { call: standing.call !== findings.now.call, power: standing.power !== findings.now.power }
+  const taken = new Set(findings.evidence.flatMap((piece) => (piece.kind === 'reading' && piece.standing.call === standing.call &&
+    piece.standing.power === standing.power && piece.standing.repairs === standing.repairs && piece.standing.actions.length === standing.actions.length
+    ? [pairKey(piece.meter, piece.from, piece.to)] : [])))
+  return candidates
+    .filter(({ meter, from, to }) => !taken.has(pairKey(meter, from, to)) && !blocked(model.diagram, findings, from, to))
+    .map((candidate): Step => {
+      const predicted = situation.predict(candidate.meter, candidate.from, candidate.to, [0, ...which])
+      const outcomes = partition(candidate.meter, predicted, belief, which)
+      return {
+        ...candidate, call: standing.call, power: standing.power, outcomes,
+        bits: (1 - blunderChance) * entropy(outcomes),
+        cost: costOf(model.diagram, candidate, open, changes, costs),
+        healthy: Number.isNaN(predicted[0]) ? null : predicted[0],
+      }
+    })
+}
+
+const pairKey = (meter: Meter, from: string, to: string): string => `${meter} ${[from, to].sort().join(' ')}`
+
+const blocked = (diagram: Diagram, findings: Findings, ...points: readonly string[]): boolean =>
+  points.some((point) => findings.unreachable.has(point) || findings.unreachable.has(diagram.points.get(point)?.zone ?? ''))
+
+/** Suspects grouped by what they predict: a gap that a person can tell parts two groups. */
+export function partition(meter: Meter, predicted: Float64Array, belief: Belief, which: readonly number[]): readonly Outcome[] {
+  const value = (h: number): number | null => (Number.isNaN(predicted[h]) ? null : predicted[h])
+  const order = [...which].sort((a, b) => sortable(predicted[a]) - sortable(predicted[b]))
+  const groups: number[][] = []
+  for (const h of order) {
+    const last = groups[groups.length - 1]
+    if (last && !distinct(meter, value(last[last.length - 1]), value(h))) last.push(h)
+    else groups.push([h])
+  }
+  return groups.map((group): Outcome => {
+    const ranked = [...group].sort((a, b) => belief.probability[b] - belief.probability[a])
+    return { value: value(ranked[0]), probability: group.reduce((sum, h) => sum + belief.probability[h], 0), hypotheses: ranked }
+  }).sort((a, b) => b.probability - a.probability)
+}
+
+const sortable = (value: number): number => (Number.isNaN(value) ? Infinity : value)
+
+const entropy = (outcomes: readonly Outcome[]): number => {
+  const total = outcomes.reduce((sum, { probability }) => sum + probability, 0)
+  return outcomes.reduce((sum, { probability }) => {
+    const share = probability / total
+    return share > 0 ? sum - share * Math.log2(share) : sum
+  }, 0)
+}

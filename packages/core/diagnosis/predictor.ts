@@ -1,0 +1,98 @@
+import { Circuit, type Settled } from '../circuit/circuit'
+import { clampAmps, nodeOf, valueBetween, wireLink, type Meter } from '../circuit/meter'
+import { situationOf } from '../circuit/situation'
+import type { Diagram } from '../diagram/diagram'
+import type { Effect } from '../diagram/effect'
+import { hypothesesOf, type Hypothesis } from './hypothesis'
+import type { Standing } from './standing'
+
+/** Predicted values over all hypotheses; NaN stands for out of range. */
+export type Predictions = Float64Array
+
+/**
+ * A unit's hypotheses solved in one situation: which state the circuit takes under each, and from that what any
+ * meter would read and any look would show. Everything is solved when first asked for, and kept.
+ */
+export class SituationModel {
+  readonly circuit: Circuit
+  private readonly settled: (Settled | undefined)[] = []
+  private readonly known = new Map<string, Predictions>()
+  private readonly knownLooks = new Map<string, readonly string[]>()
+
+  constructor(private readonly hypotheses: readonly Hypothesis[], circuit: Circuit) {
+    this.circuit = circuit
+  }
+
+  settle(hypothesis: number): Settled {
+    const known = this.settled[hypothesis]
+    if (known) return known
+    const settled = this.circuit.vary(this.hypotheses[hypothesis].effects)
+    this.settled[hypothesis] = settled
+    return settled
+  }
+
+  /** What the meter would show under each of the hypotheses; others are left as they were. */
+  predict(meter: Meter, from: string, to: string, which: readonly number[]): Predictions {
+    const key = `${meter} ${from} ${to}`
+    let values = this.known.get(key)
+    if (!values) {
+      values = new Float64Array(this.hypotheses.length).fill(-1)
+      this.known.set(key, values)
+    }
+    const { healthy } = this.circuit
+    const wire = meter === 'amps' ? wireLink(healthy, from, to) : -1
+    const a = meter === 'amps' ? 0 : nodeOf(healthy, from)
+    const b = meter === 'amps' ? 0 : nodeOf(healthy, to)
+    for (const h of which) {
+      if (values[h] !== -1) continue
+      const settled = this.settle(h)
+      values[h] = (meter === 'amps' ? clampAmps(settled, wire) : valueBetween(settled, meter, a, b)) ?? NaN
+    }
+    return values
+  }
+
+  looks(hypothesis: number, part: string): readonly string[] {
+    const key = `${hypothesis} ${part}`
+    const known = this.knownLooks.get(key)
+    if (known) return known
+    const looks = this.circuit.looks(this.settle(hypothesis), part)
+    this.knownLooks.set(key, looks)
+    return looks
+  }
+
+  /** Whether anything that should move stands differently than in a healthy unit. */
+  showsSymptom(hypothesis: number): boolean {
+    const settled = this.settle(hypothesis)
+    if (settled.oscillates) return true
+    const { network, healthy } = this.circuit
+    for (const part of network.diagram.parts.values()) {
+      const { moving } = part.kind
+      if (!moving) continue
+      const link = network.linkNumbers.get(`${part.id}/${moving}`)
+      if (link !== undefined && settled.states[link] !== healthy.states[link]) return true
+    }
+    return false
+  }
+}
+
+/** A unit with its hypotheses, solved situation by situation. */
+export class UnitModel {
+  readonly hypotheses: readonly Hypothesis[]
+  private readonly situations = new Map<string, SituationModel>()
+
+  constructor(readonly diagram: Diagram) {
+    this.hypotheses = hypothesesOf(diagram)
+  }
+
+  /** The situation of a standing; `also` are faults known to have been there at the time. */
+  situation(standing: Standing, also: readonly Effect[] = []): SituationModel {
+    const { call, power, conditions, actions } = standing
+    const key = JSON.stringify([call, power, Object.entries(conditions).sort(), actions.map((action) => action.key).sort(), also])
+    const known = this.situations.get(key)
+    if (known) return known
+    const standingEffects = [...also, ...actions.flatMap((action) => action.effects)]
+    const model = new SituationModel(this.hypotheses, new Circuit(this.diagram, situationOf(this.diagram, call, power, conditions, standingEffects)))
+    this.situations.set(key, model)
+    return model
+  }
+}

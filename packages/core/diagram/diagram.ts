@@ -1,0 +1,103 @@
+import type { Conditions, PartKind, TestBridge } from '../parts/kind'
+import type { Settings } from '../parts/settings'
+import type { PointId } from './effect'
+
+/** A place on the unit: what has to be opened to reach it, and the seconds that takes. */
+export interface Zone {
+  readonly id: string
+  readonly words: string
+  readonly reachSeconds: number
+}
+
+export interface Call {
+  readonly id: string
+  readonly words: string
+  /** Conditions that go with the call unless the visit says otherwise. */
+  readonly conditions: Conditions
+}
+
+export interface Part {
+  readonly id: string
+  readonly kind: PartKind
+  readonly words: string
+  readonly zone: string
+  readonly settings: Settings
+  readonly line: number
+}
+
+export interface Wire {
+  /** Its two ends, `PART.TERMINAL-PART.TERMINAL`. */
+  readonly id: string
+  readonly from: PointId
+  readonly to: PointId
+  readonly color: string
+  readonly number: string
+  readonly wiring: 'control' | 'line'
+  readonly ohms: number
+  readonly line: number
+}
+
+/** One line of the ladder: a path of points, from one rail towards the other. */
+export interface Rung {
+  readonly words: string
+  readonly wiring: 'control' | 'line'
+  readonly chains: readonly (readonly RungStop[])[]
+}
+
+export interface RungStop {
+  readonly point: PointId
+  /** What leads here from the stop before: a wire by its identity, or through the part itself. */
+  readonly by: { readonly wire: string } | 'part' | 'start'
+}
+
+/** A path that a call takes, from its source to the load that should answer. */
+export interface Trace {
+  readonly call: string
+  readonly words: string
+  readonly from: PointId
+  readonly to: PointId
+}
+
+export interface Complaint {
+  readonly id: string
+  readonly words: string
+  readonly call: string
+}
+
+/** A code or lamp of an electronic part, as its table explains it: evidence, never a verdict. */
+export interface FaultCode {
+  readonly part: string
+  readonly code: string
+  readonly words: string
+}
+
+export interface TestPoint {
+  readonly id: PointId
+  readonly words: string
+  readonly zone: string
+  readonly part: string
+}
+
+/** A unit as drawn: everything about it that does not change by itself. */
+export interface Diagram {
+  readonly id: string
+  readonly title: string
+  readonly unitClass: string
+  readonly common: PointId
+  readonly isolators: readonly string[]
+  readonly calls: readonly Call[]
+  readonly zones: ReadonlyMap<string, Zone>
+  readonly parts: ReadonlyMap<string, Part>
+  readonly wires: ReadonlyMap<string, Wire>
+  readonly points: ReadonlyMap<PointId, TestPoint>
+  readonly rungs: readonly Rung[]
+  readonly traces: readonly Trace[]
+  readonly complaints: readonly Complaint[]
+  readonly codes: readonly FaultCode[]
+}
+
+export const partOfPoint = (point: PointId): string => point.slice(0, point.indexOf('.'))
+export const terminalOfPoint = (point: PointId): string => point.slice(point.indexOf('.') + 1)
+
+/** How the contact of a part may be joined across for a test; nothing said means never. */
+export const testBridgeOf = (part: Part): TestBridge => part.kind.testBridge ?? 'never'

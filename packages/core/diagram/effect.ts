@@ -1,0 +1,27 @@
+/** `PART.TERMINAL`, or `EARTH` for the metal of the unit. */
+export type PointId = string
+export const earth: PointId = 'EARTH'
+
+/** `PART/branch`, or a wire by its two ends, `PART.TERMINAL-PART.TERMINAL`. */
+export type BranchId = string
+
+/** What a fault, an action or an alteration does to the circuit. Any number of them act together. */
+export type Effect =
+  | { readonly does: 'open'; readonly branch: BranchId }
+  | { readonly does: 'ohms'; readonly branch: BranchId; readonly ohms: number }
+  | { readonly does: 'hold'; readonly branch: BranchId; readonly state: string }
+  | { readonly does: 'join'; readonly from: PointId; readonly to: PointId; readonly ohms: number }
+  | { readonly does: 'move'; readonly wire: BranchId; readonly end: PointId; readonly to: PointId }
+  | { readonly does: 'set'; readonly part: string; readonly setting: string; readonly to: number | string }
+
+/** Something that can be wrong with a unit: `PART:what`. `prior` is a weight against the unit's other faults. */
+export interface Fault {
+  readonly id: string
+  readonly words: string
+  readonly prior: number
+  readonly effects: readonly Effect[]
+  readonly cause: string
+  readonly prove: string
+  /** The part or wire it belongs to. */
+  readonly of: string
+}

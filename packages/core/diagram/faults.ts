@@ -1,0 +1,120 @@
+import type { Diagram, Part, Wire } from './diagram'
+import { earth, type Effect, type Fault, type PointId } from './effect'
+
+/** Weights of what goes wrong with wires, against those of parts. */
+const wirePrior = { open: 0.35, openInCable: 0.9, ground: 0.08, groundInCable: 0.3, crossed: 0.12 } as const
+const chafedOhms = 0.3
+
+const inPart = (part: Part, effect: Effect): Effect => {
+  const branch = (name: string): string => `${part.id}/${name}`
+  const point = (name: string): PointId => (name === earth ? earth : `${part.id}.${name}`)
+  switch (effect.does) {
+    case 'open':
+    case 'ohms':
+    case 'hold':
+      return { ...effect, branch: branch(effect.branch) }
+    case 'join':
+      return { ...effect, from: point(effect.from), to: point(effect.to) }
+    case 'set':
+      return { ...effect, part: part.id }
+    case 'move':
+      return effect
+  }
+}
+
+const partFaults = (part: Part): readonly Fault[] =>
+  part.kind.faults(part.settings).map((fault) => ({
+    id: `${part.id}:${fault.name}`,
+    words: `${part.words}: ${fault.words}`,
+    prior: fault.prior,
+    effects: fault.effects.map((effect) => inPart(part, effect)),
+    cause: fault.cause ?? '',
+    prove: fault.prove ?? '',
+    of: part.id,
+  }))
+
+const inCable = (diagram: Diagram, wire: Wire): boolean =>
+  diagram.points.get(wire.from)?.zone !== diagram.points.get(wire.to)?.zone
+
+const wireName = (wire: Wire): string => `${wire.color} ${wire.number}, ${wire.from} to ${wire.to}`
+
+function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
+  const cable = inCable(diagram, wire)
+  return [
+    {
+      id: `${wire.id}:open`, words: `Wire ${wireName(wire)}: open`, of: wire.id,
+      prior: cable ? wirePrior.openInCable : wirePrior.open,
+      effects: [{ does: 'open', branch: wire.id }],
+      cause: cable ? 'cut, pulled or not landed' : 'loose or burnt at a terminal', prove: 'same volts at both ends; power off, ohms end to end',
+    },
+    {
+      id: `${wire.id}:grounded`, words: `Wire ${wireName(wire)}: chafed to metal`, of: wire.id,
+      prior: cable ? wirePrior.groundInCable : wirePrior.ground,
+      effects: [{ does: 'join', from: wire.from, to: earth, ohms: chafedOhms }],
+      cause: 'sharp edge, hot copper, vibration', prove: 'power off, both ends lifted, ohms to ground',
+    },
+  ]
+}
+
+/** Wires of one cable touch each other: every pair with the same two places at its ends. */
+function crossedFaults(diagram: Diagram): readonly Fault[] {
+  const cables = new Map<string, Wire[]>()
+  for (const wire of diagram.wires.values()) {
+    if (!inCable(diagram, wire) || wire.wiring === 'line') continue
+    const zones = [diagram.points.get(wire.from)?.zone ?? '', diagram.points.get(wire.to)?.zone ?? ''].sort().join(' ')
+    cables.set(zones, [...(cables.get(zones) ?? []), wire])
+  }
+  return [...cables.values()].flatMap((cable) =>
+    cable.flatMap((a, k) => cable.slice(k + 1).filter((b) => b.from !== a.from && b.to !== a.to).map((b): Fault => ({
+      id: `${a.id}:crossed:${b.id}`,
+      words: `Wires ${a.color} ${a.number} and ${b.color} ${b.number} touch in their cable (${a.from}, ${b.from})`,
+      of: a.id,
+      prior: wirePrior.crossed,
+      effects: [{ does: 'join', from: a.from, to: b.from, ohms: chafedOhms }],
+      cause: 'staple, garden tool, gnawing', prove: 'power off, both ends lifted, ohms between the two',
+    }))))
+}
+
+/** Leads that can sit on the neighbouring terminal of the same part: a transformer's primary on another tap. */
+function landingFaults(diagram: Diagram): readonly Fault[] {
+  return [...diagram.parts.values()].filter((part) => part.kind.kind === 'transformer').flatMap((part) => {
+    const taps = part.settings.list('taps').map((tap) => `${part.id}.P${tap}`)
+    return [...diagram.wires.values()].flatMap((wire) => [wire.from, wire.to].filter((end) => taps.includes(end)).flatMap((end) =>
+      taps.filter((tap) => tap !== end).map((tap): Fault => ({
+        id: `${part.id}:on-${tap.slice(tap.indexOf('.') + 1)}`,
+        words: `${part.words}: primary lead on tap ${tap.slice(tap.indexOf('.') + 2)} V`,
+        of: part.id, prior: 1.2,
+        effects: [{ does: 'move', wire: wire.id, end, to: tap }],
+        cause: 'left as delivered, or a replacement wired like the old one', prove: 'compare the tap with the measured supply',
+      }))))
+  })
+}
+
+/** Polarised sensor leads landed the wrong way round, and two leads of one sensor off at the controller. */
+function sensorFaults(diagram: Diagram): readonly Fault[] {
+  const wires = [...diagram.wires.values()]
+  return [...diagram.parts.values()].filter((part) => part.kind.kind === 'humidity-sensor').flatMap((part): readonly Fault[] => {
+    const plus = wires.find((wire) => wire.from === `${part.id}.+` || wire.to === `${part.id}.+`)
+    const minus = wires.find((wire) => wire.from === `${part.id}.-` || wire.to === `${part.id}.-`)
+    if (!plus || !minus) return []
+    return [{
+      id: `${part.id}:leads-crossed`, words: `${part.words}: + and − leads crossed`, of: part.id, prior: 1.2,
+      effects: [
+        { does: 'move', wire: plus.id, end: `${part.id}.+`, to: `${part.id}.-` },
+        { does: 'move', wire: minus.id, end: `${part.id}.-`, to: `${part.id}.+` },
+      ],
+      cause: 'lead colours that do not match at a joint', prove: 'follow both leads to their terminals; direct volts across the sensor',
+    }]
+  })
+}
+
+/** Every single thing that can be wrong with the unit's parts, wires, settings and landings. */
+export function faultsOf(diagram: Diagram): readonly Fault[] {
+  return [
+    ...[...diagram.parts.values()].flatMap(partFaults),
+    ...[...diagram.wires.values()].flatMap((wire) => wireFaults(diagram, wire)),
+    ...crossedFaults(diagram),
+    ...landingFaults(diagram),
+    ...sensorFaults(diagram),
+  ]
+}

@@ -1,0 +1,229 @@
+import { parse, type ChainStatement, type PartStatement, type Statement } from '../generated/ladderParser'
+import { partKinds } from '../parts/index'
+import { Settings } from '../parts/settings'
+import type { Call, Complaint, Diagram, FaultCode, Part, Rung, RungStop, TestPoint, Trace, Wire, Zone } from './diagram'
+import { partOfPoint } from './diagram'
+import { nearest } from './nearest'
+
+/** One thing wrong with a ladder text: where, and what to do. */
+export interface DiagramProblem {
+  readonly line: number
+  readonly message: string
+}
+
+/** The ladder text cannot be used; `problems` name the line, the part and what to do. */
+export class DiagramError extends Error {
+  constructor(readonly problems: readonly DiagramProblem[]) {
+    super(problems.map(({ line, message }) => `line ${line}: ${message}`).join('\n'))
+    this.name = 'DiagramError'
+  }
+}
+
+/** Resistance of a wire, ohms: inside a panel, in a cable between two places, or of line gauge. */
+const wireOhms = { control: 0.01, cable: 0.12, line: 0.002 } as const
+const defaultReachSeconds = 30
+
+/** Reads a unit's ladder text. Throws DiagramError with every problem found. */
+export function readLadder(text: string): Diagram {
+  return new Reader(statementsOf(text)).read()
+}
+
+function statementsOf(text: string): readonly Statement[] {
+  try {
+    return parse(text.replaceAll('\r\n', '\n'))
+  } catch (error) {
+    if (error instanceof Error && 'location' in error) {
+      const { start } = error.location as { start: { line: number; column: number } }
+      throw new DiagramError([{ line: start.line, message: `column ${start.column}: ${error.message}` }])
+    }
+    throw error
+  }
+}
+
+class Reader {
+  private readonly problems: DiagramProblem[] = []
+  private readonly zones = new Map<string, Zone>()
+  private readonly parts = new Map<string, Part>()
+  private readonly wires = new Map<string, Wire>()
+  private readonly points = new Map<string, TestPoint>()
+  private readonly calls: Call[] = []
+  private readonly rungs: { words: string; wiring: 'control' | 'line'; chains: RungStop[][] }[] = []
+  private readonly traces: (Trace & { line: number })[] = []
+  private readonly complaints: Complaint[] = []
+  private readonly codes: FaultCode[] = []
+  private readonly isolators: { part: string; line: number }[] = []
+  private identity = { id: '', title: '' }
+  private unitClass = ''
+  private common = { point: '', line: 1 }
+
+  constructor(private readonly statements: readonly Statement[]) {}
+
+  read(): Diagram {
+    for (const statement of this.statements) this.declare(statement)
+    for (const statement of this.statements) if (statement.is === 'chain') this.connect(statement)
+    this.check()
+    if (this.problems.length > 0) throw new DiagramError([...this.problems].sort((a, b) => a.line - b.line))
+    return {
+      ...this.identity,
+      unitClass: this.unitClass,
+      common: this.common.point,
+      isolators: this.isolators.map(({ part }) => part),
+      calls: this.calls,
+      zones: this.zones,
+      parts: this.parts,
+      wires: this.wires,
+      points: this.points,
+      rungs: this.rungs satisfies readonly Rung[],
+      traces: this.traces,
+      complaints: this.complaints,
+      codes: this.codes,
+    }
+  }
+
+  private problem(line: number, message: string): void {
+    this.problems.push({ line, message })
+  }
+
+  private declare(statement: Statement): void {
+    switch (statement.is) {
+      case 'unit':
+        this.identity = { id: statement.id, title: statement.title }
+        return
+      case 'class':
+        this.unitClass = statement.name
+        return
+      case 'isolate':
+        this.isolators.push(...statement.parts.map((part) => ({ part, line: statement.line })))
+        return
+      case 'common':
+        this.common = { point: statement.point, line: statement.line }
+        return
+      case 'call':
+        this.calls.push({ id: statement.id, words: statement.words, conditions: numbers(statement.conditions) })
+        return
+      case 'zone': {
+        const reach = numbers(statement.settings).reach ?? defaultReachSeconds
+        this.zones.set(statement.id, { id: statement.id, words: statement.words, reachSeconds: reach })
+        return
+      }
+      case 'complaint':
+        this.complaints.push(statement)
+        return
+      case 'part':
+        this.addPart(statement)
+        return
+      case 'rung':
+        this.rungs.push({ words: statement.words, wiring: statement.wiring, chains: [] })
+        return
+      case 'trace':
+        this.traces.push(statement)
+        return
+      case 'code':
+        this.codes.push(statement)
+        return
+      case 'chain':
+        if (this.rungs.length === 0) this.problem(statement.line, 'wires before any rung: start with a line rung "…" control')
+        else this.chainRung.set(statement, this.rungs[this.rungs.length - 1])
+    }
+  }
+
+  private readonly chainRung = new Map<ChainStatement, { wiring: 'control' | 'line'; chains: RungStop[][] }>()
+
+  private addPart(statement: PartStatement): void {
+    const { id, line } = statement
+    const kind = partKinds.get(statement.kind)
+    if (!kind) {
+      this.problem(line, `${id}: no kind of part is called “${statement.kind}”; nearest: ${nearest(statement.kind, partKinds.keys()).join(', ')}`)
+      return
+    }
+    if (this.parts.has(id)) this.problem(line, `${id}: there is already a part of this name; give it another`)
+    for (const [name] of statement.settings)
+      if (!(name in kind.settings))
+        this.problem(line, `${id}: a ${kind.words} has no setting “${name}”; it has: ${Object.keys(kind.settings).join(', ') || 'none'}`)
+    const settings = new Settings(id, { ...kind.settings, ...Object.fromEntries(statement.settings) })
+    try {
+      for (const terminal of kind.terminals(settings)) {
+        const point = `${id}.${terminal.name}`
+        this.points.set(point, { id: point, words: `${statement.words}: ${terminal.words}`, zone: statement.zone, part: id })
+      }
+      kind.branches(settings, {})
+    } catch (error) {
+      this.problem(line, `${id}: ${error instanceof Error ? error.message : String(error)}`)
+      return
+    }
+    this.parts.set(id, { id, kind, words: statement.words, zone: statement.zone, settings, line })
+  }
+
+  private knows(point: string, line: number): boolean {
+    if (this.points.has(point)) return true
+    const part = this.parts.get(partOfPoint(point))
+    if (part) {
+      const own = [...this.points.keys()].filter((candidate) => partOfPoint(candidate) === part.id)
+      this.problem(line, `${point}: ${part.id} has no such terminal; it has ${own.join(', ') || 'none'}`)
+    } else this.problem(line, `${point}: no part ${partOfPoint(point)}; add a part line, or write one of ${nearest(point, this.points.keys()).join(', ')}`)
+    return false
+  }
+
+  private connect(statement: ChainStatement): void {
+    const rung = this.chainRung.get(statement)
+    if (!rung) return
+    const { first, steps } = statement.chain
+    if (!this.knows(first, statement.line)) return
+    const stops: RungStop[] = [{ point: first, by: 'start' }]
+    let here = first
+    for (const step of steps) {
+      if (!this.knows(step.to, step.line)) return
+      if (step.by === 'part') {
+        if (partOfPoint(here) !== partOfPoint(step.to))
+          this.problem(step.line, `${here} = ${step.to}: “=” goes through one part; between two parts write a wire, -color number-`)
+        stops.push({ point: step.to, by: 'part' })
+      } else {
+        const wire = this.addWire(here, step.to, step.color, step.number, rung.wiring, step.line)
+        stops.push({ point: step.to, by: { wire } })
+      }
+      here = step.to
+    }
+    rung.chains.push(stops)
+  }
+
+  private addWire(from: string, to: string, color: string, number: string, wiring: 'control' | 'line', line: number): string {
+    const id = `${from}-${to}`
+    const twin = this.wires.get(id) ?? this.wires.get(`${to}-${from}`)
+    if (twin) this.problem(line, `${id}: a wire with these two ends is already on line ${twin.line}; leave one out`)
+    if (from === to) this.problem(line, `${id}: a wire needs two different ends`)
+    const sameZone = this.points.get(from)?.zone === this.points.get(to)?.zone
+    const ohms = wiring === 'line' ? wireOhms.line : sameZone ? wireOhms.control : wireOhms.cable
+    this.wires.set(id, { id, from, to, color, number, wiring, ohms, line })
+    return id
+  }
+
+  private check(): void {
+    if (this.identity.id === '') this.problem(1, 'no line unit NAME "title": start the text with one')
+    if (this.calls.length === 0) this.problem(1, 'no calls: add at least a line call off "Off"')
+    if (!this.points.has(this.common.point))
+      this.problem(this.common.line, `common ${this.common.point || '(missing)'}: must name the terminal that control readings are taken against`)
+    for (const { part, line } of this.isolators)
+      if (!this.parts.has(part)) this.problem(line, `isolate ${part}: no such part; nearest: ${nearest(part, this.parts.keys()).join(', ')}`)
+    for (const part of this.parts.values()) {
+      if (!this.zones.has(part.zone)) this.problem(part.line, `${part.id}: no zone “${part.zone}”; add a line zone ${part.zone} "words"`)
+      this.checkWired(part)
+      const follows = part.kind.settings.follows === undefined ? '' : part.settings.text('follows')
+      if (follows !== '' && !this.parts.has(follows)) this.problem(part.line, `${part.id}: follows ${follows}, which is not a part`)
+    }
+    for (const trace of this.traces)
+      for (const point of [trace.from, trace.to]) this.knows(point, trace.line)
+    for (const { call, words } of [...this.traces, ...this.complaints])
+      if (!this.calls.some(({ id }) => id === call)) this.problem(1, `“${words}” speaks of the call ${call}, which the unit does not have`)
+  }
+
+  /** A part with no wire at all floats: it cannot be solved and cannot be meant. */
+  private checkWired(part: Part): void {
+    const own = [...this.points.values()].filter((point) => point.part === part.id)
+    const wired = new Set([...this.wires.values()].flatMap((wire) => [wire.from, wire.to]))
+    if (own.length > 0 && !own.some((point) => wired.has(point.id)))
+      this.problem(part.line, `${part.id}: no wire reaches it; wire it or take it out`)
+  }
+}
+
+const numbers = (settings: readonly (readonly [string, string | number])[]): Record<string, number> =>
+  Object.fromEntries(settings.filter((entry): entry is readonly [string, number] => typeof entry[1] === 'number'))

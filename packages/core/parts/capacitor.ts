@@ -1,0 +1,22 @@
+import { complex } from '../electric/complex'
+import { impedance } from '../electric/law'
+import { fixed } from './contact'
+import { becomes, opens } from './fault'
+import type { PartKind } from './kind'
+
+const supplyHertz = 60
+
+/** A running capacitor, microfarads. */
+export const capacitor: PartKind = {
+  kind: 'capacitor',
+  words: 'running capacitor',
+  symbol: 'capacitor',
+  settings: { microfarads: 7.5 },
+  terminals: () => [{ name: '1', words: 'capacitor, common' }, { name: '2', words: 'capacitor, start side' }],
+  branches: (s) => [fixed('plates', '1', '2', 'load',
+    impedance(complex(0.5, -1e6 / (2 * Math.PI * supplyHertz * s.number('microfarads'))), Infinity))],
+  faults: () => [
+    opens('plates', 'running capacitor open or lost its value', 2.5, { prove: 'discharge it; microfarads against its label' }),
+    becomes('shorted', 'plates', 0.05, 'running capacitor shorted', 0.6),
+  ],
+}

@@ -1,0 +1,19 @@
+import { impedanceForVoltAmperes } from '../electric/complex'
+import { impedance } from '../electric/law'
+import type { Branch, Phasor } from './kind'
+
+/** A coil of rated volts and holding volt-amperes; its direct-current resistance is much lower than its impedance. */
+export const coilBranch = (
+  name: string, from: string, to: string, ratedVolts: number, holdVoltAmperes: number, directOhms: number,
+): Branch => ({
+  name, from, to, role: 'coil', rest: 'is',
+  states: { is: impedance(impedanceForVoltAmperes(ratedVolts, holdVoltAmperes, 0.35), directOhms) },
+})
+
+/** Shares of rated coil volts at which an armature comes in, and below which it lets go (IEC 60947-4-1). */
+export const pullInShare = 0.85
+export const dropOutShare = 0.6
+
+/** Whether the armature is in, given the volts on the coil and whether it was in before. */
+export const armatureIn = (coil: Phasor, ratedVolts: number, wasIn: boolean): boolean =>
+  coil.size >= ratedVolts * (wasIn ? dropOutShare : pullInShare)

@@ -1,0 +1,82 @@
+import { opened, resistance } from '../electric/law'
+import { armatureIn, coilBranch } from './coil'
+import { contact, fixed, position } from './contact'
+import { becomes, grounds, opens, sticks } from './fault'
+import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
+import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
+import type { Settings } from './settings'
+
+const switched = (s: Settings): readonly number[] =>
+  poleNumbers(s.number('poles')).filter((pole) => !s.list('bars').includes(String(pole)))
+const hasAuxiliary = (s: Settings): boolean => s.text('auxiliary') === 'yes'
+const isIn = (now: Now): boolean => armatureIn(now.volts.coil, now.settings.number('coilVolts'), now.is.armature === 'in')
+
+/**
+ * A contactor: coil `A1`–`A2`, poles `Ln`–`Tn`. Poles named in `bars` are bridged by a fixed bar and never open.
+ * An auxiliary switch, where fitted, is `13`–`14`, closed when the armature is in.
+ */
+export const contactor: PartKind = {
+  kind: 'contactor',
+  words: 'contactor',
+  symbol: 'coil',
+  settings: { poles: 3, bars: '', coilVolts: 24, va: 8, coilOhms: 12, auxiliary: 'no' },
+  moving: 'armature',
+  terminals: (s) => [
+    { name: 'A1', words: 'coil, call side' }, { name: 'A2', words: 'coil, common side' },
+    ...poleTerminals(s.number('poles')),
+    ...(hasAuxiliary(s) ? [{ name: '13', words: 'auxiliary switch, in' }, { name: '14', words: 'auxiliary switch, out' }] : []),
+  ],
+  branches: (s): readonly Branch[] => [
+    coilBranch('coil', 'A1', 'A2', s.number('coilVolts'), s.number('va'), s.number('coilOhms')),
+    ...poleNumbers(s.number('poles')).map((pole) => (s.list('bars').includes(String(pole))
+      ? fixed(`bar${pole}`, `L${pole}`, `T${pole}`, 'conductor', resistance(0.0005))
+      : contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'open', 0.001))),
+    ...(hasAuxiliary(s) ? [contact('auxiliary', '13', '14', 'open', 0.02)] : []),
+    armature,
+  ],
+  senses: () => ({ volts: ['coil'] }),
+  behave: (now): Wants => {
+    const made = position(isIn(now))
+    return {
+      armature: made === 'closed' ? 'in' : 'out',
+      ...Object.fromEntries(switched(now.settings).map((pole) => [`pole${pole}`, made])),
+      ...(hasAuxiliary(now.settings) ? { auxiliary: made } : {}),
+    }
+  },
+  faults: (s): readonly PartFault[] => [
+    opens('coil', 'coil open', 2.5, { cause: 'heat, age, a plate that did not come home', prove: 'ohms across the coil, a lead off' }),
+    becomes('coil-shorted', 'coil', 0.4, 'coil shorted inside', 1.5, { cause: 'heat', prove: 'ohms across the coil, a lead off' }),
+    grounds('A1', 'coil lead touches metal', 0.3),
+    {
+      name: 'jammed', words: 'armature does not come in though the coil is good', prior: 0.8,
+      cause: 'insects, a burnt carrier, a warped plate',
+      effects: [
+        { does: 'hold', branch: 'armature', state: 'out' },
+        ...[...switched(s).map((pole) => `pole${pole}`), ...(hasAuxiliary(s) ? ['auxiliary'] : [])]
+          .map((branch) => ({ does: 'hold' as const, branch, state: 'open' })),
+      ],
+    },
+    {
+      name: 'welded', words: 'all poles welded closed', prior: 0.6, cause: 'short cycling, low coil volts',
+      effects: switched(s).map((pole) => ({ does: 'hold' as const, branch: `pole${pole}`, state: 'closed' })),
+    },
+    ...switched(s).flatMap((pole) => [
+      opens(`pole${pole}`, `pole ${pole} does not make`, 1.5, { cause: 'burnt, pitted, an insect between', prove: 'volts across the pole with the coil in' }),
+      sticks(`pole${pole}-welded`, [`pole${pole}`], 'closed', `pole ${pole} welded`, 0.5),
+      becomes(`pole${pole}-burnt`, `pole${pole}`, 0.4, `pole ${pole} burnt: drops volts under load`, 1, { prove: 'millivolts across each pole under load' }),
+    ]),
+    ...(hasAuxiliary(s) ? [
+      opens('auxiliary', 'auxiliary switch does not follow', 1),
+      sticks('auxiliary-stuck', ['auxiliary'], 'closed', 'auxiliary switch stuck closed', 0.4),
+    ] : []),
+  ],
+  pairs: (s) => legToLegPairs(s.number('poles')),
+  looks: (now) => [now.is.armature === 'in' ? 'pulled-in' : 'dropped-out'],
+  testBridge: 'never',
+}
+
+/** Carries no current: remembers whether the armature is in. */
+const armature: Branch = {
+  name: 'armature', from: 'EARTH', to: 'EARTH', role: 'contact', rest: 'out',
+  states: { in: opened, out: opened },
+}

@@ -1,0 +1,105 @@
+import type { Complex } from '../electric/complex'
+import type { Law } from '../electric/law'
+import type { Effect } from '../diagram/effect'
+import type { Settings } from './settings'
+
+/** Outside facts that the circuit answers to: `outdoorDryBulb` (°F), `supplyVolts` (leg to leg), … */
+export type Conditions = Readonly<Record<string, number>>
+
+export type Role = 'conductor' | 'contact' | 'fuse' | 'load' | 'coil' | 'winding' | 'source' | 'sensor' | 'output'
+
+/** Two-terminal branch of a part. `from` and `to` are terminals, inner nodes (`~x`) or `EARTH`. */
+export interface Branch {
+  readonly name: string
+  readonly from: string
+  readonly to: string
+  readonly role: Role
+  /** The laws it can be under, by name. */
+  readonly states: Readonly<Record<string, Law>>
+  /** The state before anything is energised. */
+  readonly rest: string
+}
+
+export interface Phasor extends Complex {
+  readonly size: number
+}
+
+/** What a part can feel of the circuit, and what it is told. */
+export interface Now {
+  readonly volts: Readonly<Record<string, Phasor>>
+  readonly amps: Readonly<Record<string, Phasor>>
+  /** Direct volts across a branch. */
+  readonly direct: Readonly<Record<string, number>>
+  readonly is: Readonly<Record<string, string>>
+  /** State of the moving branch of the part named by the setting `follows`. */
+  readonly followed: string
+  readonly call: string
+  readonly conditions: Conditions
+  readonly settings: Settings
+}
+
+/** States a part wants for its own branches; those not named stay. */
+export type Wants = Readonly<Record<string, string>>
+
+export interface Senses {
+  readonly volts?: readonly string[]
+  readonly amps?: readonly string[]
+  readonly direct?: readonly string[]
+}
+
+/** Seconds between wanting a state and having it. */
+export interface Delay {
+  readonly branch: string
+  readonly to: string
+  readonly seconds: number
+}
+
+/** A fault in the part's own names; `effects` speak of the part's branches and terminals. */
+export interface PartFault {
+  readonly name: string
+  readonly words: string
+  readonly prior: number
+  readonly effects: readonly Effect[]
+  readonly cause?: string
+  readonly prove?: string
+}
+
+export interface Terminal {
+  readonly name: string
+  readonly words: string
+}
+
+/** How a part is drawn on a rung. */
+export type PartSymbol =
+  | 'terminal' | 'contact' | 'coil' | 'fuse' | 'switch' | 'limit' | 'pressure' | 'motor' | 'heater'
+  | 'transformer' | 'control' | 'sensor' | 'plug' | 'jumper' | 'capacitor' | 'valve' | 'source' | 'lamp'
+
+/** How a person may join across the part's contact for a test. */
+export type TestBridge = 'momentary' | 'with-airflow-proven' | 'watching-pressure' | 'never'
+
+/**
+ * A kind of part: its terminals in the trade's letters, the branches between them and their laws, how its
+ * state follows from what it feels, and what goes wrong with it. Pure data and pure functions.
+ */
+export interface PartKind {
+  readonly kind: string
+  readonly words: string
+  readonly symbol: PartSymbol
+  /** Settings with their defaults; a diagram may give no others. */
+  readonly settings: Readonly<Record<string, number | string>>
+  terminals(settings: Settings): readonly Terminal[]
+  branches(settings: Settings, conditions: Conditions): readonly Branch[]
+  senses?(settings: Settings): Senses
+  behave?(now: Now): Wants
+  /** Acts only when all else is at rest: a fuse does not open on a start. */
+  readonly slow?: true
+  delays?(settings: Settings): readonly Delay[]
+  faults(settings: Settings): readonly PartFault[]
+  /** Pairs of terminals worth a meter, beside across its branches. */
+  pairs?(settings: Settings): readonly (readonly [string, string])[]
+  /** What a look at it can tell: words of observation that hold now. */
+  looks?(now: Now): readonly string[]
+  /** The branch whose state others follow (a motor turning, a contact made). */
+  readonly moving?: string
+  readonly testBridge?: TestBridge
+}

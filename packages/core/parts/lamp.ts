@@ -1,0 +1,19 @@
+import { complex } from '../electric/complex'
+import { impedance } from '../electric/law'
+import { fixed } from './contact'
+import { opens } from './fault'
+import type { PartKind } from './kind'
+
+/** An indicator lamp. */
+export const lamp: PartKind = {
+  kind: 'lamp',
+  words: 'lamp',
+  symbol: 'lamp',
+  settings: { volts: 24, ohms: 2400 },
+  terminals: () => [{ name: '1', words: 'lamp, hot' }, { name: '2', words: 'lamp, common' }],
+  branches: (s) => [fixed('light', '1', '2', 'load', impedance(complex(s.number('ohms')), s.number('ohms')))],
+  senses: () => ({ volts: ['light'] }),
+  behave: () => ({}),
+  faults: () => [opens('light', 'lamp dead', 1)],
+  looks: (now) => [now.volts.light.size > 0.6 * now.settings.number('volts') ? 'lamp-on' : 'lamp-off'],
+}

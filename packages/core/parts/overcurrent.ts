@@ -1,0 +1,8 @@
+import type { Now } from './kind'
+
+/** Share of its rating from which a fuse is sure to open in the end (ISO 8820-3: 135 % within 600 s). */
+export const opensAtShare = 1.35
+
+/** Once it has opened it stays open. */
+export const fusePosition = (now: Now, branch: string): 'open' | 'closed' =>
+  now.is[branch] === 'open' || now.amps[branch].size >= opensAtShare * now.settings.number('amps') ? 'open' : 'closed'

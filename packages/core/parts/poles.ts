@@ -1,0 +1,17 @@
+/** Numbers 1 to `count`. */
+export const poleNumbers = (count: number): readonly number[] => Array.from({ length: count }, (_, k) => k + 1)
+
+/** Line terminals leg to leg, load terminals leg to leg. */
+export const legToLegPairs = (count: number): readonly (readonly [string, string])[] => {
+  const pairs: (readonly [string, string])[] = []
+  for (const side of ['L', 'T'])
+    for (let a = 1; a <= count; a++)
+      for (let b = a + 1; b <= count; b++) pairs.push([`${side}${a}`, `${side}${b}`])
+  return pairs
+}
+
+export const poleTerminals = (count: number): readonly { name: string; words: string }[] =>
+  poleNumbers(count).flatMap((pole) => [
+    { name: `L${pole}`, words: `line side, pole ${pole}` },
+    { name: `T${pole}`, words: `load side, pole ${pole}` },
+  ])

@@ -1,0 +1,33 @@
+/** A part's settings as written on the diagram, over the kind's defaults. Reading a wrong type throws. */
+export class Settings {
+  constructor(
+    readonly part: string,
+    private readonly values: Readonly<Record<string, number | string>>,
+  ) {}
+
+  number(name: string): number {
+    const value = this.values[name]
+    if (typeof value !== 'number') throw new TypeError(`${this.part}: setting “${name}” must be a number`)
+    return value
+  }
+
+  text(name: string): string {
+    const value = this.values[name]
+    if (value === undefined) throw new TypeError(`${this.part}: setting “${name}” is missing`)
+    return String(value)
+  }
+
+  /** A comma-separated setting as a list; the empty text is the empty list. */
+  list(name: string): readonly string[] {
+    const text = this.text(name)
+    return text === '' ? [] : text.split(',')
+  }
+
+  with(name: string, value: number | string): Settings {
+    return new Settings(this.part, { ...this.values, [name]: value })
+  }
+
+  entries(): readonly (readonly [string, number | string])[] {
+    return Object.entries(this.values)
+  }
+}

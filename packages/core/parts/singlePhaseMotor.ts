@@ -1,0 +1,61 @@
+import { add, impedanceFor, multiply, polar, scale } from '../electric/complex'
+import { impedance, opened } from '../electric/law'
+import { becomes, grounds, opens } from './fault'
+import type { Branch, Now, PartKind, PartSymbol, Wants } from './kind'
+
+const lockedShare = 5
+const startShare = 0.7
+const runShare = 0.5
+
+const turning = (now: Now): boolean => {
+  const nominal = now.settings.number('volts')
+  const was = now.is.main === 'running'
+  // with its start winding dead it hums and cannot come up; once turning it goes on
+  return now.volts.main.size > (was ? runShare : startShare) * nominal && now.amps.start.size > 0.02 * now.settings.number('amps')
+}
+
+/**
+ * A capacitor-run single-phase motor: main winding `C`–`R`, start winding `C`–`S`, the capacitor outside, between `R` and `S`.
+ * The start winding draws its share through the capacitor; without it the motor stalls.
+ */
+const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: number): PartKind => ({
+  kind,
+  words,
+  symbol,
+  settings: { volts: 208, amps },
+  moving: 'main',
+  terminals: () => [
+    { name: 'C', words: `${words} common` }, { name: 'R', words: `${words} run winding` }, { name: 'S', words: `${words} start winding` },
+  ],
+  branches: (s): readonly Branch[] => {
+    const volts = s.number('volts')
+    const full = s.number('amps')
+    const main = impedanceFor(volts, 0.8 * full, 0.8)
+    const start = add(multiply(main, polar(1.3, 0)), scale(main, 0.2))
+    const mainOhms = (0.12 * volts) / full
+    return [
+      {
+        name: 'main', from: 'C', to: 'R', role: 'load', rest: 'stalled',
+        states: { running: impedance(main, mainOhms), stalled: impedance(scale(main, 1 / lockedShare), mainOhms), off: opened },
+      },
+      { name: 'start', from: 'C', to: 'S', role: 'load', rest: 'is', states: { is: impedance(start, 2.5 * mainOhms) } },
+    ]
+  },
+  senses: () => ({ volts: ['main'], amps: ['main', 'start'] }),
+  behave: (now): Wants => ({ main: turning(now) ? 'running' : 'stalled' }),
+  faults: () => [
+    opens('main', `${words} run winding open`, 1.2, { prove: 'ohms winding by winding, leads off' }),
+    opens('start', `${words} start winding open`, 0.6, { prove: 'ohms winding by winding, leads off' }),
+    grounds('R', `${words} winding grounded`, 0.8, { prove: 'ohms to ground, leads off; never in vacuum' }),
+    becomes('main-shorted', 'main', 0.1, `${words} winding shorted`, 0.4),
+    {
+      name: 'protector-open', words: `${words} open on its inner protector`, prior: 1.5, cause: 'hot or seized; it closes again when cool',
+      effects: [{ does: 'open', branch: 'main' }, { does: 'open', branch: 'start' }],
+    },
+  ],
+  pairs: () => [['C', 'R'], ['C', 'S'], ['R', 'S']],
+  looks: (now) => [now.is.main === 'running' ? 'turning' : 'still'],
+})
+
+export const singlePhaseCompressor = singlePhaseMotor('single-phase-compressor', 'compressor', 'motor', 18)
+export const capacitorFan = singlePhaseMotor('capacitor-fan', 'fan motor', 'motor', 2.5)

@@ -1,0 +1,91 @@
+import { complex, polar } from '../electric/complex'
+import { alternatingSource, opened, resistance } from '../electric/law'
+import { opens, sticks } from './fault'
+import type { Branch, PartKind } from './kind'
+
+interface Leg {
+  readonly name: string
+  /** Share of the nominal leg-to-leg volts, leg to neutral. */
+  readonly share: number
+  readonly degrees: number
+}
+
+interface System {
+  readonly legToLegVolts: number
+  readonly legs: readonly Leg[]
+}
+
+const third = 1 / Math.sqrt(3)
+const wye = (legToLegVolts: number): System => ({
+  legToLegVolts,
+  legs: [
+    { name: 'L1', share: third, degrees: 0 },
+    { name: 'L2', share: third, degrees: -120 },
+    { name: 'L3', share: third, degrees: 120 },
+  ],
+})
+
+/** The building systems a unit is fed from, angles against the neutral. */
+export const systems: Readonly<Record<string, System>> = {
+  '120/240': {
+    legToLegVolts: 240,
+    legs: [{ name: 'L1', share: 0.5, degrees: 0 }, { name: 'L2', share: 0.5, degrees: 180 }],
+  },
+  '208Y/120': wye(208),
+  '208Y/120 one leg pair': { legToLegVolts: 208, legs: wye(208).legs.slice(0, 2) },
+  '120 one leg': { legToLegVolts: 208, legs: wye(208).legs.slice(0, 1) },
+  '240 high leg': {
+    legToLegVolts: 240,
+    legs: [
+      { name: 'L1', share: 0.5, degrees: 0 },
+      { name: 'L2', share: Math.sqrt(3) / 2, degrees: -90 },
+      { name: 'L3', share: 0.5, degrees: 180 },
+    ],
+  },
+  '480Y/277': wye(480),
+}
+
+const systemOf = (name: string): System => {
+  const system = systems[name]
+  if (!system) throw new TypeError(`supply “${name}” is not known; known: ${Object.keys(systems).join(', ')}`)
+  return system
+}
+
+/** The building's legs behind their source impedance, neutral bonded at the service. */
+export const supply: PartKind = {
+  kind: 'supply',
+  words: 'building supply',
+  symbol: 'source',
+  settings: { system: '208Y/120', ohms: 0.02 },
+  terminals: (s) => [
+    ...systemOf(s.text('system')).legs.map((leg) => ({ name: leg.name, words: `supply leg ${leg.name.slice(1)}` })),
+    { name: 'N', words: 'supply neutral' },
+  ],
+  branches: (s, conditions) => {
+    const system = systemOf(s.text('system'))
+    const volts = conditions.supplyVolts ?? system.legToLegVolts
+    const ohms = complex(s.number('ohms'), s.number('ohms'))
+    const source = (leg: Leg) => alternatingSource(polar(volts * leg.share, leg.degrees), ohms)
+    const swapped: Readonly<Record<string, string>> = { L2: 'L3', L3: 'L2' }
+    return [
+      ...system.legs.map((leg): Branch => ({
+        name: leg.name, from: leg.name, to: 'EARTH', role: 'source', rest: 'live',
+        states: {
+          live: source(leg),
+          dead: opened,
+          swapped: source(system.legs.find((other) => other.name === (swapped[leg.name] ?? leg.name)) ?? leg),
+        },
+      })),
+      { name: 'neutral', from: 'N', to: 'EARTH', role: 'conductor', rest: 'is', states: { is: resistance(0.01) } },
+    ]
+  },
+  faults: (s) => {
+    const { legs } = systemOf(s.text('system'))
+    return [
+      ...legs.map((leg) => sticks(`${leg.name}-lost`, [leg.name], 'dead', `leg ${leg.name} lost in the building supply`, 1.5, { cause: 'a fuse or connection upstream' })),
+      sticks('off', legs.map((leg) => leg.name), 'dead', 'supply off at the building panel', 3, { cause: 'somebody switched it off: find out who and why' }),
+      opens('neutral', 'neutral open in the building supply', 0.4),
+      ...(legs.length === 3 ? [sticks('reversed', ['L2', 'L3'], 'swapped', 'two legs of the supply exchanged', 0.5, { cause: 'work on the building switchgear' })] : []),
+    ]
+  },
+}

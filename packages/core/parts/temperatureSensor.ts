@@ -1,0 +1,23 @@
+import { directResistance } from '../electric/law'
+import { fixed } from './contact'
+import { becomes, opens } from './fault'
+import type { PartKind } from './kind'
+import { thermistorOhms } from './thermistorCurve'
+
+/** A 10 kΩ thermistor; `reads` names the condition that it lies in. */
+export const temperatureSensor: PartKind = {
+  kind: 'temperature-sensor',
+  words: 'temperature sensor',
+  symbol: 'sensor',
+  settings: { reads: 'outdoorDryBulb', family: '2' },
+  terminals: () => [{ name: '1', words: 'sensor lead 1' }, { name: '2', words: 'sensor lead 2' }],
+  branches: (s, conditions) => [
+    fixed('element', '1', '2', 'sensor', directResistance(thermistorOhms(s.text('family'), conditions[s.text('reads')] ?? 77))),
+  ],
+  faults: (s) => [
+    opens('element', 'sensor open: reads far too cold', 1.2, { prove: 'ohms across the sensor, its leads off, against its table' }),
+    becomes('shorted', 'element', 5, 'sensor shorted: reads far too hot', 0.8),
+    becomes('drifted-cold', 'element', thermistorOhms(s.text('family'), 45), 'sensor drifted: reads about 45 °F', 0.5),
+    becomes('drifted-hot', 'element', thermistorOhms(s.text('family'), 110), 'sensor drifted: reads about 110 °F', 0.5),
+  ],
+}

@@ -1,0 +1,85 @@
+import { impedanceForVoltAmperes } from '../electric/complex'
+import { impedance } from '../electric/law'
+import { contact, fixed, position } from './contact'
+import { misset, opens, sticks } from './fault'
+import type { Now, PartKind } from './kind'
+import type { Settings } from './settings'
+
+/** Below this a thermostat's electronics go dark and its relays let go, volts. */
+const darkBelowVolts = 17
+
+const outputs = (s: Settings): readonly string[] => s.list('outputs')
+const relay = (terminal: string): string => `relay${terminal}`
+
+/** Outputs that a call drives, given how the thermostat is set up. */
+function driven(now: Now): ReadonlySet<string> {
+  const { settings, call } = now
+  const on = new Set<string>()
+  const heatPump = settings.text('system') === 'heat-pump'
+  const driveFanInHeat = settings.text('heat') === 'electric'
+  const stages = settings.number('stages')
+  const changeover = settings.text('changeover')
+  const heating = call === 'heat1' || call === 'heat2' || call === 'emergency'
+  if (call === 'fan') on.add('G')
+  if (call === 'cool1' || call === 'cool2') {
+    on.add('G').add('Y1')
+    if (call === 'cool2' && stages > 1) on.add('Y2')
+    if (heatPump && changeover === 'O') on.add('O')
+  }
+  if (heating) {
+    if (driveFanInHeat || heatPump) on.add('G')
+    if (heatPump) {
+      if (changeover === 'B') on.add('B')
+      if (call !== 'emergency') on.add('Y1')
+      if (call === 'heat2' && stages > 1) on.add('Y2')
+      if (call !== 'heat1') on.add('W1')
+      if (call === 'emergency') on.add('W2').add('E')
+      if (call === 'heat2') on.add('W2')
+    } else {
+      on.add('W1')
+      if (call === 'heat2' || call === 'emergency') on.add('W2')
+    }
+  }
+  return on
+}
+
+/**
+ * A thermostat: joins R to the outputs that the call asks for. `heat` says whether it drives G in heating
+ * (electric) or leaves the fan to the unit (fuel). Its compressor outputs wait `compressorDelay` seconds after power returns.
+ */
+export const thermostat: PartKind = {
+  kind: 'thermostat',
+  words: 'thermostat',
+  symbol: 'control',
+  settings: {
+    outputs: 'Y1,Y2,G,W1', system: 'conventional', heat: 'fuel', stages: 2, changeover: 'O', compressorDelay: 300, volts: 24, power: 'common',
+  },
+  terminals: (s) => [
+    { name: 'R', words: 'R, control power in' },
+    ...(s.text('power') === 'common' ? [{ name: 'C', words: 'C, common' }] : []),
+    ...outputs(s).map((name) => ({ name, words: `${name} output` })),
+  ],
+  branches: (s) => [
+    ...(s.text('power') === 'common' ? [fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(s.number('volts'), 1.5, 0.7), 4000))] : []),
+    ...outputs(s).map((name) => contact(relay(name), 'R', name, 'open', 0.05)),
+  ],
+  senses: (s) => (s.text('power') === 'common' ? { volts: ['electronics'] } : {}),
+  behave: (now) => {
+    const awake = now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts
+    const on = driven(now)
+    return Object.fromEntries(outputs(now.settings).map((name) => [relay(name), position(awake && on.has(name))]))
+  },
+  delays: (s) => outputs(s).filter((name) => name.startsWith('Y')).map((name) => ({
+    branch: relay(name), to: 'closed', seconds: s.number('compressorDelay'),
+  })),
+  faults: (s) => [
+    ...outputs(s).map((name) => opens(relay(name), `thermostat does not close ${name}`, 0.7, { prove: `join R to ${name} at the thermostat for a moment` })),
+    ...outputs(s).map((name) => sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.4)),
+    ...(s.text('power') === 'common' ? [opens('electronics', 'thermostat dead', 0.5)] : []),
+    ...(s.number('stages') > 1 ? [misset('set-one-stage', 'stages', 1, 'thermostat set up for one stage', 1, { cause: 'set-up at installation or after a battery change' })] : []),
+    misset('set-heat', 'heat', s.text('heat') === 'fuel' ? 'electric' : 'fuel',
+      s.text('heat') === 'fuel' ? 'thermostat set up for electric heat' : 'thermostat set up for fuel heat: does not drive G in heating', 1),
+    ...(s.text('system') === 'heat-pump' ? [misset('set-changeover', 'changeover', s.text('changeover') === 'O' ? 'B' : 'O', 'thermostat set up for the other reversing-valve terminal', 1)] : []),
+  ],
+  looks: (now) => [now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts ? 'lamp-on' : 'dark'],
+}

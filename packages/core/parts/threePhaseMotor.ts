@@ -1,0 +1,86 @@
+import { add, complex, impedanceFor, multiply, polar, scale, type Complex } from '../electric/complex'
+import { opened, resistance, self, type Law, type Term } from '../electric/law'
+import { becomes, grounds, opens } from './fault'
+import type { Branch, Now, PartFault, PartKind, PartSymbol, Wants } from './kind'
+import type { Settings } from './settings'
+
+/** Locked-rotor amps as a multiple of full load, and its power factor. */
+const lockedShare = 6
+const lockedPowerFactor = 0.35
+/** A motor comes up only if its weakest leg pair is above this share of nominal, and stays up above the lower one. */
+const startShare = 0.7
+const runShare = 0.65
+
+const third = complex(1 / 3)
+const turn = polar(1, 120)
+const windings = ['winding1', 'winding2', 'winding3'] as const
+
+/** Impedance that joins winding `k` to the current of winding `j`, from the sequence impedances. */
+function coupling(k: number, j: number, positive: Complex, negative: Complex): Complex {
+  const steps = (((j - k) % 3) + 3) % 3
+  const power = (n: number): Complex => [complex(1), turn, multiply(turn, turn)][((n % 3) + 3) % 3]
+  // the star point floats: no zero-sequence current flows, so its impedance is free; the negative one keeps the rows well scaled
+  const sum = add(add(negative, multiply(positive, power(steps))), multiply(negative, power(-steps)))
+  return multiply(sum, third)
+}
+
+function law(k: number, positive: Complex, negative: Complex, directOhms: number): Law {
+  const terms = windings.map((name, j): Term => ({
+    of: j === k ? self : name, volts: complex(j === k ? 1 : 0), ohms: coupling(k, j, positive, negative),
+  }))
+  return { ac: { terms, emf: complex(0) }, dc: resistance(directOhms).dc }
+}
+
+const turning = (now: Now): boolean => {
+  const { winding1: a, winding2: b, winding3: c } = now.volts
+  const nominal = now.settings.number('volts')
+  const legs = [[a, b], [b, c], [c, a]].map(([x, y]) => Math.hypot(x.re - y.re, x.im - y.im))
+  if (now.is.winding1 === 'running') return Math.max(...legs) > runShare * nominal
+  return Math.min(...legs) > startShare * nominal
+}
+
+const motorBranches = (s: Settings): readonly Branch[] => {
+  const volts = s.number('volts') / Math.sqrt(3)
+  const amps = s.number('amps')
+  const running = impedanceFor(volts, amps, s.number('powerFactor'))
+  const locked = impedanceFor(volts, amps * lockedShare, lockedPowerFactor)
+  const directOhms = (0.12 * volts) / amps
+  return windings.map((name, k): Branch => ({
+    name, from: `T${k + 1}`, to: '~star', role: 'load', rest: 'stalled',
+    states: { running: law(k, running, scale(locked, 1), directOhms), stalled: law(k, locked, locked, directOhms), off: opened },
+  }))
+}
+
+const motorFaults = (words: string): readonly PartFault[] => [
+  ...windings.map((name, k) => opens(name, `${words} winding ${k + 1} open`, 0.5, { prove: 'ohms leg to leg, leads off' })),
+  ...[1, 2, 3].map((k) => grounds(`T${k}`, `${words} winding grounded`, k === 1 ? 0.8 : 0.2, {
+    cause: 'burnt winding', prove: 'ohms leg to ground, leads off; never in vacuum',
+  })),
+  becomes('winding1-shorted', 'winding1', 0.05, `${words} winding shorted`, 0.4),
+  {
+    name: 'protector-open', words: `${words} open on its inner protector`, prior: 1.5, cause: 'hot: low charge, a lost leg, no condenser air; it closes again when cool',
+    effects: windings.map((branch) => ({ does: 'open' as const, branch })),
+  },
+]
+
+const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: number): PartKind => ({
+  kind,
+  words,
+  symbol,
+  settings: { volts: 208, amps, powerFactor: 0.84 },
+  moving: 'winding1',
+  terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
+  branches: motorBranches,
+  senses: () => ({ volts: [...windings], amps: [...windings] }),
+  behave: (now): Wants => {
+    const state = turning(now) ? 'running' : 'stalled'
+    return { winding1: state, winding2: state, winding3: state }
+  },
+  faults: () => motorFaults(words),
+  pairs: () => [['T1', 'T2'], ['T2', 'T3'], ['T1', 'T3']],
+  looks: (now) => [now.is.winding1 === 'running' ? 'turning' : 'still'],
+})
+
+/** Modelled by positive- and negative-sequence impedances: runs on with a leg lost, cannot start without it. */
+export const threePhaseCompressor = threePhaseMotor('three-phase-compressor', 'compressor', 'motor', 14)
+export const threePhaseFan = threePhaseMotor('three-phase-fan', 'fan motor', 'motor', 6)

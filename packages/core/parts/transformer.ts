@@ -1,0 +1,74 @@
+import { complex, polar, scale } from '../electric/complex'
+import { impedance, resistance, self, type Equation, type Term } from '../electric/law'
+import { fixed } from './contact'
+import { becomes, opens } from './fault'
+import type { Branch, PartKind } from './kind'
+import type { Settings } from './settings'
+
+/** Magnetising current as a share of rated primary current, and its angle. */
+const magnetisingShare = 0.12
+const magnetisingDegrees = -72
+/** Winding resistance to direct current, ohms. */
+const secondaryDirectOhms = 0.8
+
+const taps = (s: Settings): readonly number[] => s.list('taps').map(Number)
+const core = (k: number): string => `core${k + 1}`
+
+/**
+ * Control transformer: an ideal ratio by primary tap behind a series secondary resistance, such that rated load
+ * gives rated volts and no load gives rated × (1 + regulation). The taps are one winding, so an unused tap
+ * carries its volts too. `COM` and `P<volts>` are primary, `S1`–`S2` secondary.
+ */
+export const transformer: PartKind = {
+  kind: 'transformer',
+  words: 'control transformer',
+  symbol: 'transformer',
+  settings: { va: 40, taps: '208,240', secondary: 24, regulation: 0.1 },
+  terminals: (s) => [
+    { name: 'COM', words: 'primary common' },
+    ...taps(s).map((volts) => ({ name: `P${volts}`, words: `primary tap ${volts} V` })),
+    { name: 'S1', words: 'secondary, hot side' },
+    { name: 'S2', words: 'secondary, common side' },
+  ],
+  branches: (s) => {
+    const turns = taps(s).map((volts, k) => volts - (k === 0 ? 0 : taps(s)[k - 1]))
+    const secondaryVolts = s.number('secondary')
+    const seriesOhms = (s.number('regulation') * secondaryVolts ** 2) / s.number('va')
+    const secondaryTurns = secondaryVolts * (1 + s.number('regulation'))
+    const magnetising = polar((magnetisingShare * s.number('va')) / turns[0] ** 2, magnetisingDegrees)
+    const balance: Equation = {
+      emf: complex(0),
+      terms: [
+        { of: self, volts: scale(magnetising, turns[0]), ohms: complex(turns[0]) },
+        ...turns.slice(1).map((n, k): Term => ({ of: core(k + 1), volts: complex(0), ohms: complex(n) })),
+        { of: 'secondaryCore', volts: complex(0), ohms: complex(secondaryTurns) },
+      ],
+    }
+    const follows = (n: number, ohms: number): Equation => ({
+      emf: complex(0),
+      terms: [
+        { of: self, volts: complex(1), ohms: complex(ohms) },
+        { of: core(0), volts: complex(-n / turns[0]), ohms: complex(0) },
+      ],
+    })
+    const dc = resistance(0.01).dc
+    return [
+      fixed('primary', 'COM', '~p', 'winding', impedance(complex(0.01), 12)),
+      ...turns.map((n, k): Branch => fixed(
+        core(k), k === 0 ? `P${taps(s)[0]}` : `P${taps(s)[k]}`, k === 0 ? '~p' : `P${taps(s)[k - 1]}`, 'winding',
+        { ac: k === 0 ? balance : follows(n, 0.01), dc: k === 0 ? dc : resistance(2).dc })),
+      fixed('secondaryCore', '~s', 'S2', 'winding', { ac: follows(secondaryTurns, seriesOhms), dc }),
+      fixed('secondary', 'S1', '~s', 'winding', impedance(complex(0.001), secondaryDirectOhms)),
+    ]
+  },
+  faults: (s) => {
+    const used = taps(s)
+    return [
+      opens('primary', 'primary winding open', 3, { cause: 'a short on the secondary, or overload', prove: 'ohms across the primary, isolated' }),
+      opens('secondary', 'secondary winding open', 2, { cause: 'a short on the secondary with no fuse', prove: 'ohms across the secondary, isolated' }),
+      becomes('primary-shorted', 'primary', 0.01, 'primary turns shorted', 0),
+      becomes('secondary-weak', 'secondary', 5, 'secondary connection or turns burnt: sags under load', 0.6),
+    ].filter((fault) => fault.prior > 0 && used.length > 0)
+  },
+  pairs: (s) => [...taps(s).map((volts) => ['COM', `P${volts}`] as const), ['S1', 'S2']],
+}
