@@ -1,0 +1,1 @@
+export { SitesScreen as default } from '../../features/places/SitesScreen'

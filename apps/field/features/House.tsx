@@ -1,0 +1,40 @@
+import { createTheme, ThemeProvider } from '@rneui/themed'
+import { useEffect, useMemo, useState, type ReactNode } from 'react'
+import { SafeAreaProvider } from 'react-native-safe-area-context'
+import { Provider } from 'react-redux'
+import { dark, light, PaletteProvider, useScheme } from '../ui/theme'
+import { SignIn } from './session/SignIn'
+import { createAppStore, useAppSelector } from './store'
+import { Sync } from './sync/sync'
+import { SyncProvider } from './sync/SyncContext'
+import { Opening } from './session/Opening'
+
+/** Everything that stands around every screen: the store, the link to the server, the theme, the door. */
+export function House({ children }: { readonly children: ReactNode }) {
+  const scheme = useScheme()
+  const [store] = useState(createAppStore)
+  const [sync] = useState(() => new Sync(store))
+  const theme = useMemo(() => createTheme({ mode: scheme }), [scheme])
+  useEffect(() => {
+    void sync.open()
+    if ('serviceWorker' in navigator && process.env.NODE_ENV === 'production')
+      navigator.serviceWorker.register('/service-worker.js').catch(() => undefined)
+  }, [sync])
+  return (
+    <Provider store={store}>
+      <SyncProvider value={sync}>
+        <PaletteProvider value={scheme === 'dark' ? dark : light}>
+          <ThemeProvider theme={theme}>
+            <SafeAreaProvider><Door>{children}</Door></SafeAreaProvider>
+          </ThemeProvider>
+        </PaletteProvider>
+      </SyncProvider>
+    </Provider>
+  )
+}
+
+function Door({ children }: { readonly children: ReactNode }) {
+  const session = useAppSelector((state) => state.session)
+  if (session.is === 'unknown') return <Opening />
+  return session.is === 'in' ? children : <SignIn />
+}

@@ -1,0 +1,71 @@
+import { useRouter } from 'expo-router'
+import { useEffect } from 'react'
+import { View } from 'react-native'
+import type { BoardItem } from '@jokulgale/contract/places'
+import { Heading } from '../../ui/Heading'
+import { Press } from '../../ui/Press'
+import { Screen, useWide } from '../../ui/Screen'
+import { space, usePalette } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import { useAppSelector } from '../store'
+import { useSync } from '../sync/SyncContext'
+import { UnsentNote } from '../sync/UnsentNote'
+import { CallCard } from './CallCard'
+
+/** Today's calls: what waits, what is under way, what was closed. */
+export function BoardScreen() {
+  const sync = useSync()
+  const router = useRouter()
+  const palette = usePalette()
+  const wide = useWide()
+  const board = useAppSelector((state) => state.places.board)
+  const session = useAppSelector((state) => state.session)
+  useEffect(() => { void sync.refresh() }, [sync])
+  const items = useBoardItems()
+  const groups: readonly (readonly [string, readonly BoardItem[]])[] = [
+    ['Waiting', items.filter(({ state }) => state === 'waiting')],
+    ['Under way', items.filter(({ state }) => state === 'under-way')],
+    ['Closed', items.filter(({ state }) => state === 'closed').slice(0, 12)],
+  ]
+  return (
+    <Screen
+      maxWidth={wide ? 1180 : 760}
+      head={<Heading title="Calls" below={session.is === 'in' ? `${session.person.name}, ${session.person.shop.name}` : ''} right={<Press kind="quiet" title="Sign out" onPress={() => { void sync.signOut() }} />} />}
+      foot={
+        <View style={{ padding: space.medium, gap: space.small }}>
+          <UnsentNote />
+          <Press kind="main" title="New call: choose the unit" onPress={() => { router.navigate('/sites') }} />
+        </View>
+      }
+    >
+      {board === null && items.length === 0 ? <Words quiet>The board comes with the first signal. You can take a call already.</Words> : null}
+      {board !== null && items.length === 0 ? <Words quiet>No calls yet. Take one with the button below: choose the site and the unit, then the complaint.</Words> : null}
+      <View style={{ flexDirection: wide ? 'row' : 'column', gap: wide ? space.huge : space.large, alignItems: 'flex-start' }}>
+        {groups.filter(([, list]) => list.length > 0).map(([title, list]) => (
+          <View key={title} style={{ flex: wide ? 1 : undefined, width: wide ? undefined : '100%' }}>
+            <Words strong quiet role="heading" aria-level={2} style={{ borderBottomWidth: 1, borderColor: palette.line, paddingBottom: 4 }}>{title}</Words>
+            {list.map((item) => <CallCard key={item.visit} item={item} onPress={() => { router.navigate(`/visits/${item.visit}`) }} />)}
+          </View>
+        ))}
+      </View>
+    </Screen>
+  )
+}
+
+/** The server's board, with what this device has begun and not sent yet. */
+function useBoardItems(): readonly BoardItem[] {
+  const { board, places } = useAppSelector((state) => state.places)
+  const { visits, logs } = useAppSelector((state) => state.visits)
+  const known = new Set(board?.items.map(({ visit }) => visit))
+  const own = Object.values(visits).filter(({ id }) => !known.has(id)).flatMap((visit): readonly BoardItem[] => {
+    const unit = places?.units.find(({ id }) => id === visit.unit)
+    const site = places?.sites.find(({ id }) => id === unit?.site)
+    return unit && site ? [{ visit: visit.id, unit, site, startedAt: visit.startedAt, complaint: '', words: '', state: 'under-way', outcome: '' }] : []
+  })
+  return [...own, ...(board?.items ?? [])].map((item) => {
+    const bodies = (logs[item.visit] ?? []).map(({ body }) => body)
+    const closing = bodies.find((body) => body.kind === 'sign-off')
+    if (closing) return { ...item, state: 'closed', outcome: closing.outcome }
+    return item.state === 'waiting' && bodies.some(({ kind }) => kind === 'arrived') ? { ...item, state: 'under-way' } : item
+  })
+}

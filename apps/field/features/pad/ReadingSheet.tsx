@@ -1,0 +1,86 @@
+import { useState } from 'react'
+import { View } from 'react-native'
+import { unitOf, type Meter } from '@jokulgale/core/circuit/meter'
+import { meterWords } from '@jokulgale/core/diagnosis/words'
+import { Notice } from '../../ui/Notice'
+import { Press } from '../../ui/Press'
+import { Sheet } from '../../ui/Sheet'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import { currentCall } from '../visit/CallBar'
+import type { OpenVisit } from '../visit/useVisit'
+import { diagnosisService } from '../../workers/diagnosis'
+import { NumberPad } from './NumberPad'
+import { PointChooser } from './PointChooser'
+
+export interface ReadingWanted {
+  readonly meter: Meter
+  readonly from: string
+  readonly to: string
+}
+
+interface ReadingSheetProps {
+  readonly visit: OpenVisit
+  readonly wanted: ReadingWanted | null
+  readonly onClose: () => void
+  readonly onLogged: (entry: string, words: string) => void
+}
+
+const functions: readonly Meter[] = ['volts', 'loz', 'dc', 'millivolts', 'amps', 'ohms']
+
+/** Enters a reading: function, both leads, the value. What no state of the circuit can give is asked about once. */
+export function ReadingSheet({ visit, wanted, onClose, onLogged }: ReadingSheetProps) {
+  return (
+    <Sheet title="Reading" open={wanted !== null} onClose={onClose}>
+      {wanted ? <ReadingForm key={`${wanted.meter} ${wanted.from} ${wanted.to}`} visit={visit} wanted={wanted} onLogged={onLogged} /> : null}
+    </Sheet>
+  )
+}
+
+function ReadingForm({ visit, wanted, onLogged }: { readonly visit: OpenVisit; readonly wanted: ReadingWanted; readonly onLogged: ReadingSheetProps['onLogged'] }) {
+  const [meter, setMeter] = useState(wanted.meter)
+  const [from, setFrom] = useState(wanted.from)
+  const [to, setTo] = useState(wanted.to)
+  const [choosing, setChoosing] = useState<'function' | 'red' | 'black' | null>(wanted.from === '' ? 'red' : null)
+  const [doubt, setDoubt] = useState<{ readonly value: number | null; readonly words: string } | null>(null)
+  const unit = unitOf(meter)
+  const log = async (value: number | null): Promise<void> => {
+    const entry = await visit.say({ kind: 'reading', meter, from, to, value })
+    onLogged(entry, `${value === null ? 'OL' : `${value} ${unit}`} logged`)
+  }
+  const done = async (value: number | null): Promise<void> => {
+    const words = await diagnosisService().doubt(visit.ladder, { complaint: visit.state.complaint, entries: visit.bodies }, meter, from, to, value)
+      .catch((error: unknown) => (error instanceof Error ? error.message : String(error)))
+    if (words === '' || doubt?.value === value) await log(value)
+    else setDoubt({ value, words })
+  }
+  const wires = [...visit.diagram.wires.values()].flatMap(({ from: a, to: b }) => [a, b])
+  if (choosing === 'function')
+    return <View style={{ gap: space.small }}>{functions.map((name) => <Press key={name} title={meterWords[name]} selected={name === meter} onPress={() => { setMeter(name); setChoosing(null) }} />)}</View>
+  if (choosing !== null) {
+    const choose = choosing === 'red' ? setFrom : setTo
+    const known = meter === 'amps' && choosing === 'black' ? partners(visit, from) : meter === 'amps' ? wires : null
+    return <PointChooser diagram={visit.diagram} among={known} onChoose={(point) => { choose(point); setChoosing(choosing === 'red' && to === '' ? 'black' : null) }} />
+  }
+  const blocked = from === to ? 'Both leads are on one point.'
+    : meter === 'ohms' && visit.state.power !== 'isolated' ? 'Ohms only with the unit isolated and proven dead: set the power state first.'
+      : meter === 'amps' && !partners(visit, from).includes(to) ? `No wire joins ${from} and ${to}: choose the two ends of the wire in the jaw.` : ''
+  return (
+    <View style={{ gap: space.small }}>
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <Press grow title={meterWords[meter]} label={`Function: ${meterWords[meter]}. Change`} onPress={() => { setChoosing('function') }} />
+      </View>
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <Press grow title={`${meter === 'amps' ? 'From' : 'Red'} ${from}`} onPress={() => { setChoosing('red') }} />
+        <Press grow title={`${meter === 'amps' ? 'to' : 'Black'} ${to}`} onPress={() => { setChoosing('black') }} />
+      </View>
+      <Words size="small" quiet>{`${visit.diagram.points.get(from)?.words ?? from} · call: ${visit.diagram.calls.find(({ id }) => id === currentCall(visit))?.words ?? ''}`}</Words>
+      {blocked ? <Notice kind="wrong">{blocked}</Notice> : null}
+      {doubt ? <Notice kind="caution">{`${doubt.words} To log it all the same, press Log again.`}</Notice> : null}
+      {blocked ? null : <NumberPad unit={unit} overload={meter === 'ohms'} signed={meter === 'dc'} onDone={(value) => { void done(value) }} />}
+    </View>
+  )
+}
+
+const partners = ({ diagram }: OpenVisit, point: string): readonly string[] =>
+  [...diagram.wires.values()].flatMap((wire) => (wire.from === point ? [wire.to] : wire.to === point ? [wire.from] : []))

@@ -1,0 +1,67 @@
+import { useState } from 'react'
+import { Pressable, View } from 'react-native'
+import type { Briefing, SuspectBrief } from '@jokulgale/core/diagnosis/briefing'
+import { Notice } from '../../ui/Notice'
+import { Press } from '../../ui/Press'
+import { space, usePalette } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import type { OpenVisit } from '../visit/useVisit'
+
+/** Suspects with what speaks for and against each, and those that a reading has cleared. */
+export function SuspectsList({ briefing, visit, onRepaired }: { readonly briefing: Briefing; readonly visit: OpenVisit; readonly onRepaired: () => void }) {
+  const palette = usePalette()
+  return (
+    <View style={{ gap: space.large }}>
+      {briefing.warning ? <Notice kind="caution">{briefing.warning}</Notice> : null}
+      {briefing.story ? <Words size="lead">{briefing.story}</Words> : null}
+      <View>
+        <Words strong quiet role="heading" aria-level={2}>Suspects</Words>
+        {briefing.suspects.length === 0 ? <Words quiet>Too many, and none stands out yet. Take the next reading.</Words> : null}
+        {briefing.suspects.map((suspect) => <SuspectRow key={suspect.id} suspect={suspect} visit={visit} onRepaired={onRepaired} />)}
+      </View>
+      {briefing.cleared.length > 0 ? (
+        <View>
+          <Words strong quiet role="heading" aria-level={2}>Cleared</Words>
+          {briefing.cleared.map(({ id, words, by }) => (
+            <View key={id} style={{ paddingVertical: space.small, borderBottomWidth: 1, borderColor: palette.line }}>
+              <Words size="small">{words}</Words>
+              <Words size="small" quiet>{`by ${by}`}</Words>
+            </View>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  )
+}
+
+function SuspectRow({ suspect, visit, onRepaired }: { readonly suspect: SuspectBrief; readonly visit: OpenVisit; readonly onRepaired: () => void }) {
+  const palette = usePalette()
+  const [open, setOpen] = useState(false)
+  const [of] = suspect.of
+  const repaired = (): void => {
+    void visit.say({ kind: 'repair', of, words: suspect.words })
+    onRepaired()
+  }
+  return (
+    <View style={{ borderBottomWidth: 1, borderColor: palette.line }}>
+      <Pressable accessibilityRole="button" aria-expanded={open} accessibilityLabel={`${suspect.words}, ${suspect.odds}`} onPress={() => { setOpen(!open) }} style={{ paddingVertical: space.medium, gap: 6, minHeight: 60 }}>
+        <View style={{ flexDirection: 'row', gap: space.small, alignItems: 'baseline' }}>
+          <Words style={{ flex: 1 }} strong>{suspect.words}</Words>
+          <Words size="small" quiet>{suspect.odds}</Words>
+        </View>
+        <View aria-hidden style={{ height: 6, backgroundColor: palette.sunk, borderRadius: 3 }}>
+          <View style={{ height: 6, width: `${Math.max(1, Math.round(100 * suspect.probability))}%`, backgroundColor: palette.accent, borderRadius: 3 }} />
+        </View>
+      </Pressable>
+      {open ? (
+        <View style={{ gap: space.small, paddingBottom: space.medium }}>
+          {suspect.explains.map((words) => <Notice key={words} kind="good">{`explains ${words}`}</Notice>)}
+          {suspect.against.map((words) => <Notice key={words} kind="wrong">{`against it: ${words}`}</Notice>)}
+          {suspect.prove ? <Words size="small">{`Prove it: ${suspect.prove}`}</Words> : null}
+          {suspect.cause ? <Words size="small">{`Usual cause: ${suspect.cause}`}</Words> : null}
+          {of ? <Press kind="main" title="This was it: record the repair" onPress={repaired} /> : null}
+        </View>
+      ) : null}
+    </View>
+  )
+}

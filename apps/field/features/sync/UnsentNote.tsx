@@ -1,0 +1,14 @@
+import { useAppSelector } from '../store'
+import { Notice } from '../../ui/Notice'
+import { Words } from '../../ui/Words'
+
+/** Says quietly what is not with the server yet; nothing when all is. */
+export function UnsentNote() {
+  const { logs, online } = useAppSelector((state) => state.visits)
+  const entries = Object.values(logs).flat()
+  const refused = entries.filter((entry) => entry.refused !== undefined)
+  const waiting = entries.filter((entry) => !entry.sent && entry.refused === undefined).length
+  if (refused.length > 0) return <Notice kind="wrong">{`The server will not take ${refused.length === 1 ? 'an entry' : `${refused.length} entries`}: ${refused[0].refused ?? ''}`}</Notice>
+  if (waiting > 0) return <Words size="small" quiet>{`${waiting} ${waiting === 1 ? 'entry' : 'entries'} on this device, not sent yet`}</Words>
+  return online ? null : <Words size="small" quiet>No signal. Everything stays on this device until there is one.</Words>
+}

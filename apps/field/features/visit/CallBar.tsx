@@ -1,0 +1,51 @@
+import { useState } from 'react'
+import { Pressable, View } from 'react-native'
+import { Icon } from '../../ui/Icon'
+import { Notice } from '../../ui/Notice'
+import { Press } from '../../ui/Press'
+import { Sheet } from '../../ui/Sheet'
+import { space, target, usePalette } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import type { OpenVisit } from './useVisit'
+
+const powerWords = { on: 'Power on', off: 'Switched off', isolated: 'Isolated, proven dead' } as const
+
+/** The call that is set and the power state: always in view, changed in one tap. */
+export function CallBar({ visit }: { readonly visit: OpenVisit }) {
+  const palette = usePalette()
+  const [open, setOpen] = useState<'call' | 'power' | null>(null)
+  const { diagram, state, say } = visit
+  const call = diagram.calls.find(({ id }) => id === currentCall(visit))
+  const close = (): void => { setOpen(null) }
+  const chip = (label: string, name: string, onPress: () => void, live: boolean) => (
+    <Pressable accessibilityRole="button" accessibilityLabel={`${name}: ${label}. Change`} onPress={onPress}
+      style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: target, paddingHorizontal: space.medium, flexShrink: 1 }}>
+      <View aria-hidden style={{ width: 10, height: 10, borderRadius: live ? 5 : 0, backgroundColor: live ? palette.live : palette.dead }} />
+      <Words size="small" strong numberOfLines={1} style={{ flexShrink: 1 }}>{label}</Words>
+      <Icon name="chevron-down" size={16} color={palette.quiet} />
+    </Pressable>
+  )
+  return (
+    <View style={{ flexDirection: 'row', justifyContent: 'space-between', borderTopWidth: 1, borderColor: palette.line }}>
+      {chip(call?.words ?? 'No call', 'Call', () => { setOpen('call') }, call?.id !== 'off')}
+      {chip(powerWords[state.power], 'Power', () => { setOpen('power') }, state.power === 'on')}
+      <Sheet title="Which call is set?" open={open === 'call'} onClose={close}>
+        <Words quiet>Set it at the thermostat, or join its terminals to R at the unit’s board. Then say here which it is.</Words>
+        {diagram.calls.map(({ id, words }) => (
+          <Press key={id} title={words} selected={id === call?.id} onPress={() => { close(); void say({ kind: 'call', call: id }) }} />
+        ))}
+      </Sheet>
+      <Sheet title="Power state" open={open === 'power'} onClose={close}>
+        <Notice kind="caution">Lock and tag every source of this unit. Test the tester on a live source, test each leg to each other and to ground, test the tester again.</Notice>
+        <Press title={powerWords.on} selected={state.power === 'on'} onPress={() => { close(); void say({ kind: 'power', is: 'on' }) }} />
+        <Press title={powerWords.off} selected={state.power === 'off'} onPress={() => { close(); void say({ kind: 'power', is: 'off' }) }} />
+        <Press title={powerWords.isolated} selected={state.power === 'isolated'} onPress={() => { close(); void say({ kind: 'power', is: 'isolated', of: diagram.isolators.join(', ') }) }} />
+        <Words size="small" quiet>{`Isolators of this unit: ${diagram.isolators.map((id) => diagram.parts.get(id)?.words ?? id).join(', ')}. Ohms can be entered only when isolated.`}</Words>
+      </Sheet>
+    </View>
+  )
+}
+
+/** The call last set; before any, the complaint's own. */
+export const currentCall = ({ state, diagram }: OpenVisit): string =>
+  state.call ?? diagram.complaints.find(({ id }) => id === state.complaint)?.call ?? diagram.calls[0].id

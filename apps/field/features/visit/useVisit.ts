@@ -1,0 +1,52 @@
+import { useCallback, useEffect, useMemo } from 'react'
+import type { SiteRecord, UnitRecord } from '@jokulgale/contract/places'
+import type { Diagram } from '@jokulgale/core/diagram/diagram'
+import { readLadder } from '@jokulgale/core/diagram/readLadder'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { foldVisit, type VisitState } from '@jokulgale/core/visit/visitState'
+import { useAppSelector } from '../store'
+import type { KeptEntry } from '../sync/device'
+import { useSync } from '../sync/SyncContext'
+
+export interface OpenVisit {
+  readonly id: string
+  readonly unit: UnitRecord
+  readonly site: SiteRecord
+  readonly ladder: string
+  readonly diagram: Diagram
+  readonly state: VisitState
+  readonly bodies: readonly EntryBody[]
+  readonly say: (body: EntryBody) => Promise<string>
+}
+
+const nothing: readonly KeptEntry[] = []
+const diagrams = new Map<string, Diagram>()
+
+function diagramOf(ladder: string): Diagram {
+  const known = diagrams.get(ladder)
+  if (known) return known
+  const diagram = readLadder(ladder)
+  diagrams.set(ladder, diagram)
+  return diagram
+}
+
+/** A visit with its unit, folded from its log; null until it and its unit are known here. */
+export function useVisit(id: string): OpenVisit | null {
+  const sync = useSync()
+  const visit = useAppSelector((state) => state.visits.visits[id])
+  const log = useAppSelector((state) => state.visits.logs[id]) ?? nothing
+  const places = useAppSelector((state) => state.places.places)
+  useEffect(() => {
+    void sync.openVisit(id)
+    const timer = setInterval(() => { if (document.visibilityState === 'visible') void sync.openVisit(id) }, 20_000)
+    return () => { clearInterval(timer) }
+  }, [sync, id])
+  const say = useCallback((body: EntryBody) => sync.say(id, body), [sync, id])
+  const state = useMemo(() => foldVisit(log), [log])
+  const bodies = useMemo(() => state.entries.map(({ body }) => body), [state])
+  const unit = places?.units.find((candidate) => candidate.id === visit?.unit)
+  const site = places?.sites.find((candidate) => candidate.id === unit?.site)
+  const ladder = places?.diagrams.find((candidate) => candidate.id === unit?.diagram)?.ladder
+  return useMemo(() => (unit && site && ladder !== undefined ? { id, unit, site, ladder, diagram: diagramOf(ladder), state, bodies, say } : null),
+    [id, unit, site, ladder, state, bodies, say])
+}

@@ -1,0 +1,32 @@
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
+import { merge } from '@jokulgale/core/visit/log'
+import type { KeptEntry, KeptVisit } from '../sync/device'
+
+interface VisitsState {
+  readonly visits: Readonly<Record<string, KeptVisit>>
+  readonly logs: Readonly<Record<string, readonly KeptEntry[]>>
+  readonly online: boolean
+}
+
+const initialState: VisitsState = { visits: {}, logs: {}, online: true }
+
+/** Visits and their logs as this device has them; entries are only ever added, or marked as sent. */
+export const visitsSlice = createSlice({
+  name: 'visits',
+  initialState,
+  reducers: {
+    visitKept: (state, { payload }: PayloadAction<KeptVisit>) => ({ ...state, visits: { ...state.visits, [payload.id]: payload } }),
+    entriesKept: (state, { payload }: PayloadAction<readonly KeptEntry[]>): VisitsState => {
+      const logs: Record<string, readonly KeptEntry[]> = { ...original(state)?.logs }
+      for (const visit of new Set(payload.map((entry) => entry.visit))) {
+        const own = payload.filter((entry) => entry.visit === visit)
+        logs[visit] = merge(logs[visit] ?? [], own)
+      }
+      return { ...(original(state) ?? initialState), logs }
+    },
+    reachable: (state, { payload }: PayloadAction<boolean>) => ({ ...state, online: payload }),
+    visitsForgotten: () => initialState,
+  },
+})
+
+export const { visitKept, entriesKept, reachable, visitsForgotten } = visitsSlice.actions

@@ -1,0 +1,46 @@
+import { createHash } from 'node:crypto'
+import { hash } from '@node-rs/argon2'
+import { sql } from 'drizzle-orm'
+import { builtInUnit, builtInUnitIds, builtInUnitText } from '@jokulgale/core/units/index'
+import type { Database } from '../db/connect'
+import { diagrams, entries, people, shops, sites, units, visits } from '../db/schema'
+import { demoSites, demoUnits, demoVisits, shop, technicians } from './scenario'
+
+/** The same name always has the same identity, so that loading twice adds nothing. */
+const identity = (...names: readonly (string | number)[]): string => {
+  const hex = createHash('sha256').update(names.join('\n')).digest('hex')
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`
+}
+
+const dayMs = 86_400_000
+
+/** Loads the demo scenario into a database that has none; brings the built-in diagrams of every shop up to date. */
+export async function loadDemo(db: Database): Promise<void> {
+  await db.transaction(async (transaction) => {
+    await transaction.execute(sql`SELECT pg_advisory_xact_lock(7203115)`)
+    const shopId = identity('shop', shop.name)
+    await transaction.insert(shops).values({ id: shopId, name: shop.name }).onConflictDoNothing()
+    const known = await transaction.select({ id: people.id }).from(people).limit(1)
+    for (const id of builtInUnitIds)
+      await transaction.insert(diagrams).values({ shopId, id, title: builtInUnit(id).title, ladder: builtInUnitText(id) })
+        .onConflictDoUpdate({ target: [diagrams.shopId, diagrams.id], set: { title: builtInUnit(id).title, ladder: builtInUnitText(id) } })
+    if (known.length > 0) return
+    const personId = (name: string): string => identity('person', name)
+    await transaction.insert(people).values(await Promise.all(technicians.map(async ({ name, email, password }) =>
+      ({ id: personId(name), shopId, name, email, passwordHash: await hash(password) }))))
+    await transaction.insert(sites).values(demoSites.map((site) => ({ id: identity('site', site.name), shopId, ...site })))
+    const drawn = demoUnits.filter(({ diagram }) => builtInUnitIds.includes(diagram))
+    await transaction.insert(units).values(drawn.map(({ site, diagram, ...unit }) =>
+      ({ id: identity('unit', site, unit.label), shopId, siteId: identity('site', site), diagramId: diagram, ...unit })))
+    for (const [number, visit] of demoVisits.entries()) {
+      if (!drawn.some(({ site, label }) => site === visit.site && label === visit.unit)) continue
+      const visitId = identity('visit', number)
+      const startedAt = new Date(Date.now() - visit.daysAgo * dayMs - 3_600_000)
+      await transaction.insert(visits).values({ id: visitId, shopId, unitId: identity('unit', visit.site, visit.unit), startedBy: personId(visit.by), startedAt })
+      await transaction.insert(entries).values(visit.entries.map((body, k) => ({
+        id: identity('entry', number, k), shopId, visitId, personId: personId(visit.by), body,
+        clockWall: startedAt.getTime() + k * 60_000, clockCounter: 0, clockDevice: 'demo',
+      })))
+    }
+  })
+}

@@ -1,0 +1,29 @@
+import path from 'node:path'
+import { pino } from 'pino'
+import { createApp } from './app'
+import { connect } from './db/connect'
+import { migrateDatabase } from './db/migrate'
+import { loadDemo } from './demo/load'
+
+const required = (name: string): string => {
+  const value = process.env[name]
+  if (!value) throw new Error(`the environment variable ${name} is missing: start with npm start`)
+  return value
+}
+
+const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
+const { pool, db } = connect(required('DATABASE_URL'), (error) => { logger.warn(error, 'database connection lost') })
+await migrateDatabase(pool, path.join(required('SERVER_ROOT'), 'db', 'migrations'))
+await loadDemo(db)
+
+const app = createApp({ pool, db, logger, sessionSecret: required('SESSION_SECRET'), webFolder: process.env.WEB_FOLDER, signInsPerMinute: Number(process.env.SIGN_INS_PER_MINUTE ?? 30) })
+const server = app.listen(Number(process.env.PORT ?? 8080), process.env.HOST ?? '127.0.0.1', () => {
+  process.send?.('ready')
+})
+
+const stop = (): void => {
+  server.close(() => { void pool.end().then(() => process.exit(0)) })
+  server.closeAllConnections()
+}
+process.once('SIGTERM', stop)
+process.once('SIGINT', stop)

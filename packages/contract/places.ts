@@ -1,0 +1,46 @@
+/** A unit on a site; `diagram` is the identity of its diagram. */
+export interface UnitRecord {
+  readonly id: string
+  readonly site: string
+  readonly label: string
+  readonly place: string
+  readonly diagram: string
+  readonly make: string
+  readonly serial: string
+  readonly installed: string
+}
+
+export interface SiteRecord {
+  readonly id: string
+  readonly name: string
+  readonly address: string
+  readonly access: string
+}
+
+export interface DiagramRecord {
+  readonly id: string
+  readonly title: string
+  readonly ladder: string
+}
+
+/** A call on the board: a visit that is open, or one that somebody has asked for. */
+export interface BoardItem {
+  readonly visit: string
+  readonly unit: UnitRecord
+  readonly site: SiteRecord
+  readonly startedAt: string
+  readonly complaint: string
+  readonly words: string
+  readonly state: 'waiting' | 'under-way' | 'closed'
+  readonly outcome: string
+}
+
+export interface Board {
+  readonly items: readonly BoardItem[]
+}
+
+export interface Places {
+  readonly sites: readonly SiteRecord[]
+  readonly units: readonly UnitRecord[]
+  readonly diagrams: readonly DiagramRecord[]
+}

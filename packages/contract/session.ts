@@ -1,0 +1,14 @@
+import { object, string, type InferType } from 'yup'
+
+export const signInSchema = object({
+  email: string().strict().trim().email('email must look like name@place').max(200).required('email is missing'),
+  password: string().strict().max(200).required('password is missing'),
+}).noUnknown().strict()
+export type SignIn = InferType<typeof signInSchema>
+
+export interface Person {
+  readonly id: string
+  readonly name: string
+  readonly email: string
+  readonly shop: { readonly id: string; readonly name: string }
+}
