@@ -5,8 +5,9 @@ import { connect } from './db/connect'
 import { migrateDatabase } from './db/migrate'
 import { loadDemo } from './demo/load'
 
+const environment: Readonly<Record<string, string | undefined>> = process.env
 const required = (name: string): string => {
-  const value = process.env[name]
+  const value = environment[name]
   if (!value) throw new Error(`the environment variable ${name} is missing: start with npm start`)
   return value
 }

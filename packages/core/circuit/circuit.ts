@@ -25,6 +25,8 @@ export interface Settled {
   /** Rounds of solving until nothing changed. */
   readonly rounds: number
   readonly overrides: Overrides
+  /** Links whose state or law may differ from the base. */
+  readonly touched: ReadonlySet<number>
 }
 
 /** Rounds after which states that still change are called repeating. */
@@ -68,6 +70,7 @@ export class Circuit {
   private dc: Factored
   private states: readonly string[]
   private readonly scratch = new Float64Array(2)
+  private readonly whole = new WeakMap<Settled, Variation>()
 
   constructor(readonly diagram: Diagram, readonly situation: Situation) {
     this.network = buildNetwork(diagram, situation.conditions, situation.standing)
@@ -87,6 +90,21 @@ export class Circuit {
   /** The circuit with further effects. Throws UnknownNameError. */
   vary(effects: readonly Effect[]): Settled {
     return effects.length === 0 ? this.healthy : this.settle(resolveEffects(this.network, effects))
+  }
+
+  /** A settled state for direct current with every change in it, felt by what flows now or not: what ohms are taken from. */
+  wholeDirect(settled: Settled): Variation {
+    const known = this.whole.get(settled)
+    if (known) return known
+    const changes = this.changesFor('dc', settled.states, settled.touched, settled.overrides)
+    const whole = changes.length === settled.dc.changes.length ? settled.dc : new Variation(this.dc, changes)
+    this.whole.set(settled, whole)
+    return whole
+  }
+
+  /** Rows that standing effects put in the place of a link's own, if any. */
+  standingRows(link: number): Readonly<Record<Analysis, Row>> | undefined {
+    return this.standing.rows.get(link)
   }
 
   /** Entries of the factors, the work of one direct solve. */
@@ -125,10 +143,10 @@ export class Circuit {
       const before = [...states]
       const quick = this.act(false, ac, dc, states, touched, overrides)
       const slow = (!quick || round > startingRounds) && this.act(true, ac, dc, states, touched, overrides)
-      if (!quick && !slow) return { circuit: this, ac, dc, states, oscillates: false, rounds: round, overrides }
+      if (!quick && !slow) return { circuit: this, ac, dc, states, oscillates: false, rounds: round, overrides, touched }
       const signature = round > startingRounds + 2 ? [...touched].map((link) => `${link}${states[link]}`).join() : ''
       if (round >= maximumRounds || (signature !== '' && seen.has(signature)))
-        return { circuit: this, ac, dc, states: before, oscillates: true, rounds: round, overrides }
+        return { circuit: this, ac, dc, states: before, oscillates: true, rounds: round, overrides, touched }
       if (signature !== '') seen.add(signature)
     }
   }
@@ -136,6 +154,11 @@ export class Circuit {
   private variation(
     analysis: Analysis, states: readonly string[], touched: ReadonlySet<number>, overrides: Overrides,
   ): Variation {
+    const changes = this.changesFor(analysis, states, touched, overrides)
+    return analysis === 'ac' ? new Variation(this.ac, changes) : new Variation(this.dc, this.movesDirect(changes) ? changes : [])
+  }
+
+  private changesFor(analysis: Analysis, states: readonly string[], touched: ReadonlySet<number>, overrides: Overrides): readonly Change[] {
     const base = analysis === 'ac' ? this.ac : this.dc
     const changes: Change[] = []
     for (const link of touched) {
@@ -146,7 +169,7 @@ export class Circuit {
       changes.push({ link, a, b, row })
     }
     for (const join of overrides.joins) changes.push({ link: -1, a: join.a, b: join.b, row: join.rows[analysis] })
-    return new Variation(base, analysis === 'dc' && !this.movesDirect(changes) ? [] : changes)
+    return changes
   }
 
   /** Whether any of the changes can be felt by direct current: one of them lies where direct volts are, or makes some. */

@@ -43,7 +43,7 @@ export function clampAmps(settled: Settled, link: number): number {
 export function valueBetween(settled: Settled, meter: Exclude<Meter, 'amps'>, a: number, b: number): number | null {
   if (a === b) return 0
   if (meter === 'ohms') {
-    settled.dc.impedance(a, b, scratch)
+    settled.circuit.wholeDirect(settled).impedance(a, b, scratch)
     return Math.abs(scratch[0]) > ohmsRangeEnd ? null : Math.max(0, scratch[0])
   }
   const solution = meter === 'dc' ? settled.dc : settled.ac

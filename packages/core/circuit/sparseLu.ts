@@ -16,7 +16,7 @@ export class SingularMatrixError extends Error {
 }
 
 /** A pivot must be at least this part of the largest entry of its row. */
-const threshold = 0.01
+const threshold = 0.5
 /** Rows with a usable pivot looked at before the best so far is taken. */
 const searchedRows = 4
 

@@ -66,19 +66,23 @@ export interface CostRules {
   readonly isolateSeconds: number
   /** Factor on work at line voltage. */
   readonly lineRisk: number
+  /** Leaving the path that is being followed. */
+  readonly asideSeconds: number
 }
 
-export const defaultCosts: CostRules = { touchSeconds: 15, clampSeconds: 25, changeCallSeconds: 45, isolateSeconds: 240, lineRisk: 1.6 }
+export const defaultCosts: CostRules = { touchSeconds: 15, clampSeconds: 25, changeCallSeconds: 45, isolateSeconds: 240, lineRisk: 1.6, asideSeconds: 4 }
 
-/** The cost of a reading, given the zones already open. `changes` are the switchings it needs. */
+/** The cost of a reading, given the zones already open and the path being followed. `changes` are the switchings it needs. */
 export function costOf(
-  diagram: Diagram, { meter, from, to }: Candidate, open: ReadonlySet<string>, changes: { readonly call: boolean; readonly power: boolean }, rules: CostRules,
+  diagram: Diagram, { meter, from, to }: Candidate, open: ReadonlySet<string>, path: ReadonlySet<string>,
+  changes: { readonly call: boolean; readonly power: boolean }, rules: CostRules,
 ): number {
   const zones = new Set([from, to].map((point) => diagram.points.get(point)?.zone ?? ''))
   const reach = [...zones].filter((zone) => !open.has(zone)).reduce((sum, zone) => sum + (zoneOf(diagram, zone)?.reachSeconds ?? 0), 0)
   const live = meter !== 'ohms' && isLine(diagram, from)
   const touch = (meter === 'amps' ? rules.clampSeconds : rules.touchSeconds) * (live ? rules.lineRisk : 1)
-  return touch + reach + (changes.call ? rules.changeCallSeconds : 0) + (changes.power ? rules.isolateSeconds : 0)
+  const aside = path.has(from) || meter === 'amps' || meter === 'ohms' ? 0 : rules.asideSeconds
+  return touch + reach + aside + (changes.call ? rules.changeCallSeconds : 0) + (changes.power ? rules.isolateSeconds : 0)
 }
 
 const zoneOf = (diagram: Diagram, zone: string): Zone | undefined => diagram.zones.get(zone)

@@ -1,9 +1,10 @@
-import type { Meter } from '../circuit/meter'
+import { nodeOf, type Meter } from '../circuit/meter'
+import { conductingPath } from '../circuit/path'
 import type { Diagram } from '../diagram/diagram'
 import { costOf, defaultCosts, isolatedCandidates, liveCandidates, type Candidate, type CostRules } from './candidates'
 import type { Findings } from './evidence'
 import { blunderChance, distinct } from './likelihood'
-import type { UnitModel } from './predictor'
+import type { SituationModel, UnitModel } from './predictor'
 import type { Standing } from './standing'
 import { stillThere, type Belief } from './suspects'
 
@@ -88,6 +89,7 @@ function stepsIn(
 ): readonly Step[] {
   const situation = model.situation(standing, stillThere(model, belief.repairedFaults, standing))
   const changes = { call: standing.call !== findings.now.call, power: standing.power !== findings.now.power }
+  const path = pathPoints(situation, standing.call)
   const taken = new Set(findings.evidence.flatMap((piece) => (piece.kind === 'reading' && piece.standing.call === standing.call &&
     piece.standing.power === standing.power && piece.standing.repairs === standing.repairs && piece.standing.actions.length === standing.actions.length
     ? [pairKey(piece.meter, piece.from, piece.to)] : [])))
@@ -99,10 +101,17 @@ function stepsIn(
       return {
         ...candidate, call: standing.call, power: standing.power, outcomes,
         bits: (1 - blunderChance) * entropy(outcomes),
-        cost: costOf(model.diagram, candidate, open, changes, costs),
+        cost: costOf(model.diagram, candidate, open, path, changes, costs),
         healthy: Number.isNaN(predicted[0]) ? null : predicted[0],
       }
     })
+}
+
+/** The points on the traces of a call. */
+function pathPoints(situation: SituationModel, call: string): ReadonlySet<string> {
+  const { network, healthy } = situation.circuit
+  return new Set(network.diagram.traces.filter((trace) => trace.call === call).flatMap(({ from, to }) =>
+    (conductingPath(situation.circuit, nodeOf(healthy, from), nodeOf(healthy, to)) ?? []).map(({ node }) => network.nodeNames[node])))
 }
 
 const pairKey = (meter: Meter, from: string, to: string): string => `${meter} ${[from, to].sort().join(' ')}`

@@ -94,14 +94,14 @@ function landingFaults(diagram: Diagram): readonly Fault[] {
 function sensorFaults(diagram: Diagram): readonly Fault[] {
   const wires = [...diagram.wires.values()]
   return [...diagram.parts.values()].filter((part) => part.kind.kind === 'humidity-sensor').flatMap((part): readonly Fault[] => {
-    const plus = wires.find((wire) => wire.from === `${part.id}.+` || wire.to === `${part.id}.+`)
-    const minus = wires.find((wire) => wire.from === `${part.id}.-` || wire.to === `${part.id}.-`)
+    const plus = wires.find((wire) => wire.from === `${part.id}.1+` || wire.to === `${part.id}.1+`)
+    const minus = wires.find((wire) => wire.from === `${part.id}.1-` || wire.to === `${part.id}.1-`)
     if (!plus || !minus) return []
     return [{
       id: `${part.id}:leads-crossed`, words: `${part.words}: + and − leads crossed`, of: part.id, prior: 1.2,
       effects: [
-        { does: 'move', wire: plus.id, end: `${part.id}.+`, to: `${part.id}.-` },
-        { does: 'move', wire: minus.id, end: `${part.id}.-`, to: `${part.id}.+` },
+        { does: 'move', wire: plus.id, end: `${part.id}.1+`, to: `${part.id}.1-` },
+        { does: 'move', wire: minus.id, end: `${part.id}.1-`, to: `${part.id}.1+` },
       ],
       cause: 'lead colours that do not match at a joint', prove: 'follow both leads to their terminals; direct volts across the sensor',
     }]

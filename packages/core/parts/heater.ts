@@ -1,6 +1,7 @@
 import { complex } from '../electric/complex'
 import { impedance } from '../electric/law'
 import { fixed } from './contact'
+import { toFrame } from './frame'
 import { grounds, opens } from './fault'
 import type { PartKind, PartSymbol } from './kind'
 
@@ -13,7 +14,7 @@ const heating = (kind: string, words: string, symbol: PartSymbol, watts: number)
   terminals: () => [{ name: '1', words: `${words}, in` }, { name: '2', words: `${words}, out` }],
   branches: (s) => {
     const ohms = s.number('volts') ** 2 / s.number('watts')
-    return [fixed('element', '1', '2', 'load', impedance(complex(ohms), ohms))]
+    return [fixed('element', '1', '2', 'load', impedance(complex(ohms), ohms)), toFrame('1')]
   },
   faults: () => [
     opens('element', `${words} open`, 1.5, { prove: 'ohms across it, isolated' }),

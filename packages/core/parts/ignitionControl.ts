@@ -28,6 +28,7 @@ export const ignitionControl: PartKind = {
     fixed('limitFeed', 'R', 'LO', 'conductor', impedance(complex(0.05), 0.05)),
     fixed('limit', 'LI', 'C', 'load', impedance(complex(1800), 1800)),
     contact('draftFeed', 'LI', 'PO', 'open'),
+    fixed('draftWatch', 'PO', 'C', 'load', impedance(complex(47_000), 47_000)),
     fixed('draft', 'PS', 'C', 'load', impedance(complex(1800), 1800)),
     contact('inducer', 'IND1', 'IND2', 'open', 0.01),
     contact('valve', 'PS', 'MV', 'open', 0.05),

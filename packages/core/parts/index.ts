@@ -17,9 +17,21 @@ import { lockout } from './lockout'
 import { phaseMonitor } from './phaseMonitor'
 import { plug } from './plug'
 import {
-  automaticLimit, chargeSwitch, floatSwitch, freezeSwitch, highPressureSwitch, lowPressureSwitch, manualLimit, motorOverload, rollout,
+  automaticLimit, chargeSwitch, freezeSwitch, highPressureSwitch, lowPressureSwitch, manualLimit, motorOverload, rollout,
 } from './protectiveSwitch'
 import { relay } from './relay'
+import { buildingRelay } from './buildingRelay'
+import { changeoverSensor } from './changeoverSensor'
+import { defrostControl } from './defrostControl'
+import { drive } from './drive'
+import { electronicFan } from './electronicFan'
+import { floatSwitch } from './floatSwitch'
+import { heaterBank } from './heaterBank'
+import { humiditySensor } from './humiditySensor'
+import { lineLoadMonitor } from './lineLoadMonitor'
+import { provingBoard } from './provingBoard'
+import { sequencer } from './sequencer'
+import { smokeDetector } from './smokeDetector'
 import { capacitorFan, singlePhaseCompressor } from './singlePhaseMotor'
 import { gasValve, reversingValve, waterValve } from './solenoid'
 import { supply } from './supply'
@@ -34,6 +46,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map([
   automaticLimit, breaker, capacitor, capacitorFan, chargeSwitch, chassis, contactor, crankcaseHeater, damperActuator,
   disconnect, doorSwitch, draftSwitch, economizer, floatSwitch, freezeSwitch, fuse, gasValve, heater, highPressureSwitch,
   ignitionControl, jumper, lamp, lockout, lowPressureSwitch, manualLimit, motorOverload, phaseMonitor, plug, relay,
-  reversingValve, rollout, singlePhaseCompressor, supply, temperatureSensor, terminalBoard, thermostat,
+  buildingRelay, changeoverSensor, defrostControl, drive, electronicFan, heaterBank, humiditySensor, lineLoadMonitor,
+  provingBoard, sequencer, smokeDetector, reversingValve, rollout, singlePhaseCompressor, supply, temperatureSensor, terminalBoard, thermostat,
   threePhaseCompressor, threePhaseFan, transformer, waterValve,
 ].map((kind) => [kind.kind, kind]))

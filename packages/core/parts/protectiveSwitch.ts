@@ -61,10 +61,6 @@ export const rollout = protectiveSwitch({
   kind: 'rollout', words: 'flame rollout switch', symbol: 'limit', testBridge: 'never', openPrior: 0.5,
   trips: [trip('tripped', 'flame rollout switch tripped', 0.8, 'blocked flue or a cracked exchanger: gas and carbon monoxide')],
 })
-export const floatSwitch = protectiveSwitch({
-  kind: 'float-switch', words: 'float switch', symbol: 'switch', testBridge: 'momentary', openPrior: 1.2,
-  trips: [trip('tripped', 'float switch open on water', 3, 'blocked trap or line: is the pan wet?')],
-})
 export const motorOverload = protectiveSwitch({
   kind: 'motor-overload', words: 'motor overload contact', symbol: 'limit', testBridge: 'never', openPrior: 0.6,
   trips: [trip('tripped', 'motor overload tripped', 1.6, 'a lost leg, a tight bearing, a wrong setting')],

@@ -1,6 +1,7 @@
 import { add, impedanceFor, multiply, polar, scale } from '../electric/complex'
 import { impedance, opened } from '../electric/law'
 import { becomes, grounds, opens } from './fault'
+import { toFrame } from './frame'
 import type { Branch, Now, PartKind, PartSymbol, Wants } from './kind'
 
 const lockedShare = 5
@@ -39,6 +40,7 @@ const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps:
         states: { running: impedance(main, mainOhms), stalled: impedance(scale(main, 1 / lockedShare), mainOhms), off: opened },
       },
       { name: 'start', from: 'C', to: 'S', role: 'load', rest: 'is', states: { is: impedance(start, 2.5 * mainOhms) } },
+      toFrame('C'),
     ]
   },
   senses: () => ({ volts: ['main'], amps: ['main', 'start'] }),

@@ -1,6 +1,7 @@
 import { add, complex, impedanceFor, multiply, polar, scale, type Complex } from '../electric/complex'
 import { opened, resistance, self, type Law, type Term } from '../electric/law'
 import { becomes, grounds, opens } from './fault'
+import { toFrame } from './frame'
 import type { Branch, Now, PartFault, PartKind, PartSymbol, Wants } from './kind'
 import type { Settings } from './settings'
 
@@ -70,7 +71,7 @@ const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: 
   settings: { volts: 208, amps, powerFactor: 0.84 },
   moving: 'winding1',
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
-  branches: motorBranches,
+  branches: (s) => [...motorBranches(s), toFrame('~star')],
   senses: () => ({ volts: [...windings], amps: [...windings] }),
   behave: (now): Wants => {
     const state = turning(now) ? 'running' : 'stalled'

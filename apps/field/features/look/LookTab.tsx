@@ -52,11 +52,11 @@ function FirstLook({ visit: { state, diagram, say } }: { readonly visit: OpenVis
       {lookItemsFor(diagram.unitClass).map(({ id, words }) => {
         const seen = state.firstLook.get(id)?.body.is
         return (
-          <View key={id} style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.small, gap: 6 }}>
-            <Words>{words}</Words>
-            <View style={{ flexDirection: 'row', gap: space.small }}>
-              <Press grow title="Right" label={`${words}: right`} selected={seen === 'right'} onPress={() => { void say({ kind: 'first-look', item: id, is: 'right' }) }} />
-              <Press grow title="Wrong" label={`${words}: wrong`} selected={seen === 'wrong'} onPress={() => { void say({ kind: 'first-look', item: id, is: 'wrong', words }) }} />
+          <View key={id} style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair, gap: space.small, flexDirection: 'row', alignItems: 'center' }}>
+            <Words style={{ flex: 1 }}>{words}</Words>
+            <View style={{ flexDirection: 'row', gap: space.hair }}>
+              <Press title="Right" label={`${words}: right`} selected={seen === 'right'} onPress={() => { void say({ kind: 'first-look', item: id, is: 'right' }) }} />
+              <Press title="Wrong" label={`${words}: wrong`} selected={seen === 'wrong'} onPress={() => { void say({ kind: 'first-look', item: id, is: 'wrong', words }) }} />
             </View>
           </View>
         )

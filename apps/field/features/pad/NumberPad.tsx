@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { Pressable, View } from 'react-native'
+import { Platform, Pressable, View } from 'react-native'
 import { Press } from '../../ui/Press'
 import { fonts, space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
@@ -24,6 +24,7 @@ export function NumberPad({ unit, overload = false, signed = false, doneWords = 
   const ready = text !== '' && text !== '-' && text !== '.' && Number.isFinite(value)
   const type = (key: string): void => { setText((before) => typed(before, key, signed)) }
   useEffect(() => {
+    if (Platform.OS !== 'web') return undefined
     const listen = (event: KeyboardEvent): void => {
       if (/^[0-9.]$/.test(event.key)) type(event.key)
       else if (event.key === 'Backspace') type('back')

@@ -41,9 +41,14 @@ export class Sync {
     window.addEventListener('online', () => { void this.send() })
     setInterval(() => { if (this.unsent().length > 0) void this.send() }, retryMs)
     await this.attempt(async () => {
-      const now = await request<Person>('GET', '/session')
-      await writeFact('person', now)
-      dispatch(signedIn(now))
+      const now = await request<Person | null>('GET', '/session')
+      if (now) {
+        await writeFact('person', now)
+        dispatch(signedIn(now))
+      } else {
+        await dropFact('person')
+        dispatch(signedOut())
+      }
     })
     if (this.store.getState().session.is === 'unknown') dispatch(signedOut())
     if (this.store.getState().session.is === 'in') await this.refresh()

@@ -45,6 +45,9 @@ interface StopRowProps {
   readonly onPress: () => void
 }
 
+/** The element of a stop on the page, to bring it into view. */
+export const stopElement = (point: string): string => `stop-${point}`
+
 const stateWords = { live: 'live', dead: 'dead', unknown: 'not known' } as const
 
 function StopRow({ stop, before, after, lead, onPress }: StopRowProps) {
@@ -59,17 +62,17 @@ function StopRow({ stop, before, after, lead, onPress }: StopRowProps) {
           <Words size="small" quiet style={{ flex: 1 }} numberOfLines={2}>{`${stop.by.part}  ${stop.by.words}`}</Words>
         </View>
       ) : null}
-      <Pressable accessibilityRole="button" accessibilityLabel={said} onPress={onPress} style={{ flexDirection: 'row', alignItems: 'center', minHeight: stopHeight }}>
+      <Pressable nativeID={stopElement(stop.point)} accessibilityRole="button" accessibilityLabel={said} onPress={onPress} style={{ flexDirection: 'row', alignItems: 'center', minHeight: stopHeight }}>
         <StopMark state={stop.state} above={before ? (before.state === stop.state ? stop.state : 'unknown') : null} below={after ? (after.state === stop.state ? stop.state : 'unknown') : null}
           height={stopHeight} lead={lead} measured={stop.measured !== null} />
         <View style={{ flex: 1, minWidth: conductorWidth }}>
           <Words strong style={{ fontFamily: fonts.strong }}>{stop.point}</Words>
-          <Words size="small" quiet numberOfLines={1}>{[stop.by.is === 'wire' ? `${stop.by.color} ${stop.by.number}` : '', stop.zone].filter(Boolean).join(' · ')}</Words>
+          <Words size="small" quiet numberOfLines={2}>{[stop.by.is === 'wire' ? `${stop.by.color} ${stop.by.number}` : '', stop.zone === before?.zone ? '' : stop.zone].filter(Boolean).join(' · ')}</Words>
         </View>
         <View style={{ alignItems: 'flex-end' }}>
-          <Words size={reading ? 'reading' : 'body'} color={stop.contradicted ? palette.wrong : stop.state === 'live' ? palette.live : palette.dead} style={{ fontFamily: fonts.reading }}>
-            {reading ?? stateWords[stop.state]}
-          </Words>
+          {reading
+            ? <Words size="reading" color={stop.contradicted ? palette.wrong : stop.state === 'live' ? palette.live : palette.dead}>{reading}</Words>
+            : <Words size="small" color={stop.state === 'live' ? palette.live : palette.quiet} strong={stop.state !== 'unknown'}>{stateWords[stop.state]}</Words>}
           <Words size="small" quiet>{`${stop.contradicted ? '≠ ' : ''}should ${stop.expected.toFixed(1)} V`}</Words>
         </View>
       </Pressable>

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
@@ -12,7 +12,7 @@ import { ProveTab } from '../prove/ProveTab'
 import { SuspectsList } from '../suspects/SuspectsList'
 import { UnsentNote } from '../sync/UnsentNote'
 import { AskPanel } from '../trace/AskPanel'
-import { StripView } from '../trace/StripView'
+import { stopElement, StripView } from '../trace/StripView'
 import { CallBar } from './CallBar'
 import { Tabs, type VisitTab } from './Tabs'
 import { useBriefing } from './useBriefing'
@@ -53,6 +53,12 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const [firstLead, setFirstLead] = useState('')
   const { briefing, busy, error } = useBriefing(visit.ladder, visit.state.complaint, visit.bodies)
   const [ask] = briefing?.asks ?? []
+  const red = ask?.from ?? ''
+  useEffect(() => {
+    if (tab !== 'trace' || red === '') return
+    const quiet = window.matchMedia('(prefers-reduced-motion: reduce)').matches
+    document.getElementById(stopElement(red))?.scrollIntoView({ block: 'center', behavior: quiet ? 'auto' : 'smooth' })
+  }, [tab, red])
   const measure = (reading: ReadingWanted): void => {
     setLogged(null)
     setWanted(reading)
@@ -75,7 +81,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
         </View>
       ) : null}
       {briefing?.strips.map((strip, k) => (
-        <StripView key={strip.words} strip={strip} startsOpen={k === 0} red={firstLead || (ask?.from ?? '')} black={firstLead ? '' : ask?.to ?? ''} onStop={tapStop} />
+        <StripView key={strip.words} strip={strip} startsOpen={k === 0} red={firstLead || red} black={firstLead ? '' : ask?.to ?? ''} onStop={tapStop} />
       ))}
       {briefing?.strips.length === 0 ? <Words quiet>This call asks for nothing: every load should be still. Choose another call above, or measure what should be dead.</Words> : null}
     </View>

@@ -1,0 +1,29 @@
+import { fireEvent, render, screen } from '@testing-library/react-native'
+import { NumberPad } from './NumberPad'
+
+const press = (...labels: readonly string[]): void => { for (const label of labels) fireEvent.press(screen.getByLabelText(label)) }
+
+test('digits, one point, and the last digit taken back', () => {
+  const done = jest.fn()
+  render(<NumberPad unit="V" onDone={done} />)
+  press('2', '5', 'Point', 'Point', '1', '7', 'Delete the last digit')
+  press('Log 25.1 V')
+  expect(done).toHaveBeenCalledWith(25.1)
+})
+
+test('nothing typed cannot be logged; OL is its own key', () => {
+  const done = jest.fn()
+  render(<NumberPad unit="Ω" overload onDone={done} />)
+  press('Log')
+  expect(done).not.toHaveBeenCalled()
+  press('OL, out of range')
+  expect(done).toHaveBeenCalledWith(null)
+})
+
+test('a sign only where it makes sense', () => {
+  const done = jest.fn()
+  render(<NumberPad unit="°F" signed onDone={done} />)
+  press('1', '2', 'Change the sign')
+  press('Log -12 °F')
+  expect(done).toHaveBeenCalledWith(-12)
+})

@@ -1,0 +1,57 @@
+import { expect, test } from '@playwright/test'
+import { Technician } from './technician'
+
+// warm every afternoon: the second stage stops at its low-ambient lockout
+test('a lockout that stays open is traced, repaired, proven and reported, and is the same on another device', async ({ page, browser }) => {
+  const technician = new Technician(page)
+  await technician.signIn()
+  await technician.open('RTU-2')
+  await expect(page.getByRole('button', { name: /Call: Cooling, both stages/ })).toBeVisible()
+  await technician.measure('EC.Y2O', 'TB.C', '25.0')
+  await technician.measure('LAL.1', 'TB.C', '25.0')
+  await technician.measure('LAL.2', 'TB.C', '0')
+  await expect(page.getByText('25.0 V at LAL.1, 0.0 V at LAL.2: it stops between these two.').first()).toBeVisible()
+
+  await page.getByRole('tab', { name: 'Suspects' }).click()
+  const first = page.getByRole('button', { name: /Low-ambient lockout: low-ambient lockout open/ })
+  await expect(first).toBeVisible()
+  await first.click()
+  await page.getByRole('button', { name: 'This was it: record the repair' }).click()
+
+  await page.getByLabel('Cooling, both stages: not right').waitFor()
+  await expect(page.getByRole('button', { name: 'Sign off: repaired' })).toBeDisabled()
+  await page.getByLabel('Readings for Cooling, both stages').fill('25.1 V; 13.2 13.1 13.4 A')
+  await page.getByLabel('Cooling, both stages: proven').click()
+  await page.getByLabel('For the building, in plain words').fill('The second stage runs again.')
+  await page.getByRole('button', { name: 'Sign off: repaired' }).click()
+
+  await expect(page.getByText('Repaired and proven')).toBeVisible()
+  await expect(page.getByText('Not proven on this visit: off, fan, cooling, first stage, heating.')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('The second stage runs again.')).toBeVisible()
+
+  const other = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const second = new Technician(await other.newPage())
+  await second.signIn()
+  await second.page.goto(page.url())
+  await expect(second.page.getByText('The second stage runs again.')).toBeVisible()
+  await expect(second.page.getByText('LAL.2 to TB.C')).toBeVisible()
+  expect([...technician.complaints, ...second.complaints]).toEqual([])
+  await other.close()
+})
+
+test('what cannot be read is asked about, and what is undone is gone', async ({ page }) => {
+  const technician = new Technician(page)
+  await technician.signIn()
+  await technician.open('RTU-1')
+  await page.getByRole('button', { name: 'Enter the reading' }).click()
+  await page.getByRole('button', { name: '8', exact: true }).click()
+  await page.getByRole('button', { name: '8', exact: true }).click()
+  await page.getByRole('button', { name: 'Log 88 V' }).click()
+  await expect(page.getByText(/No state of this circuit gives that/)).toBeVisible()
+  await page.getByRole('button', { name: 'Log 88 V' }).click()
+  await expect(page.getByText('88 V logged')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('88.0 V')).toHaveCount(0)
+  expect(technician.complaints).toEqual([])
+})

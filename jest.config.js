@@ -1,0 +1,13 @@
+const plain = (name, folder) => ({
+  displayName: name,
+  rootDir: folder,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/**/*.test.ts'],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+  transform: { '\\.[jt]s$': ['babel-jest', { configFile: require.resolve('./babel.config.js') }] },
+  transformIgnorePatterns: ['/node_modules/(?!(@jokulgale)/)'],
+})
+
+module.exports = {
+  projects: [plain('core', 'packages/core'), plain('contract', 'packages/contract'), plain('cli', 'apps/cli'), plain('server', 'apps/server'), '<rootDir>/apps/field'],
+}

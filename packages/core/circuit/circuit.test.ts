@@ -1,0 +1,104 @@
+import { faultsOf } from '../diagram/faults'
+import { builtInUnit, builtInUnitIds } from '../units/index'
+import { Circuit, type Settled } from './circuit'
+import { solveDirect } from './direct'
+import type { Factored } from './factored'
+import { islandsOf } from './islands'
+import type { Row } from './network'
+import { situationOf } from './situation'
+
+const out = new Float64Array(2)
+
+const eachCall = builtInUnitIds.flatMap((id) => builtInUnit(id).calls.map((call) => [id, call.id] as const))
+
+describe.each(eachCall)('%s in %s', (id, call) => {
+  const diagram = builtInUnit(id)
+  const circuit = new Circuit(diagram, situationOf(diagram, call))
+
+  test('healthy, it comes to rest', () => {
+    expect(circuit.healthy.oscillates).toBe(false)
+  })
+
+  test('currents balance at every node, to a nanoampere per ampere', () => {
+    const { network } = circuit
+    const sum = new Float64Array(network.earthNode + 1)
+    let most = 1
+    network.links.forEach((link, number) => {
+      circuit.healthy.ac.amps(number, out)
+      most = Math.max(most, Math.abs(out[0]))
+      sum[link.a] += out[0]
+      sum[link.b] -= out[0]
+    })
+    // leakage of 100 GΩ a node is part of the model
+    const worst = sum.subarray(0, network.earthNode).reduce((a, b) => Math.max(a, Math.abs(b)), 0)
+    expect(worst / most).toBeLessThan(1e-8)
+  })
+
+  test('low-rank updates agree with a fresh factorisation, fault by fault', () => {
+    // every seventh fault of each unit in each call, other ones in each; the benchmark goes over all of them
+    const faults = faultsOf(diagram).filter((_, k) => k % 7 === call.length % 7)
+    for (const fault of faults) {
+      const settled = circuit.vary(fault.effects)
+      if (settled.oscillates) continue
+      for (const analysis of ['ac', 'dc'] as const) {
+        const direct = solveDirect(settled, fault.effects, analysis)
+        const worst = worstDifference(settled, direct, analysis)
+        if (!(worst < 1e-9)) throw new Error(`${fault.id} ${analysis}: ${worst} apart`)
+      }
+    }
+  })
+
+  test('every fault gives numbers', () => {
+    for (const fault of faultsOf(diagram)) {
+      const settled = circuit.vary(fault.effects)
+      for (let node = 0; node < circuit.network.earthNode; node++) {
+        settled.ac.volts(node, circuit.network.earthNode, out)
+        if (!Number.isFinite(out[0]) || !Number.isFinite(out[1])) throw new Error(`${fault.id}: ${circuit.network.nodeNames[node]} is not a number`)
+      }
+    }
+  })
+})
+
+/**
+ * Largest difference over all branches, as a share of the healthy unit’s largest volts and amps. Volts between
+ * islands that nothing joins are a matter of leakage, and are left out.
+ */
+function worstDifference(settled: Settled, direct: Factored, analysis: 'ac' | 'dc'): number {
+  const { links } = settled.circuit.network
+  const { re, im } = direct.solution
+  const worst = { volts: 0, amps: 0 }
+  const most = { volts: 1, amps: 1 }
+  const { healthy } = settled.circuit
+  const islands = islandsOf(settled)
+  links.forEach(({ a, b }, link) => {
+    const at = direct.nodeCount + 1 + link
+    healthy[analysis].volts(a, b, out)
+    most.volts = Math.max(most.volts, Math.hypot(out[0], out[1]))
+    const solution = analysis === 'ac' ? settled.ac : settled.circuit.wholeDirect(settled)
+    solution.volts(a, b, out)
+    if (islands[a] === islands[b]) worst.volts = Math.max(worst.volts, Math.hypot(out[0] - (re[a] - re[b]), out[1] - (im[a] - im[b])))
+    healthy[analysis].amps(link, out)
+    most.amps = Math.max(most.amps, Math.hypot(out[0], out[1]))
+    solution.amps(link, out)
+    worst.amps = Math.max(worst.amps, Math.hypot(out[0] - re[at], out[1] - im[at]))
+  })
+  return Math.max(worst.volts / most.volts, worst.amps / most.amps)
+}
+
+test('energy balances: what the sources give is what the rest takes', () => {
+  const diagram = builtInUnit('rooftop-two-stage')
+  const circuit = new Circuit(diagram, situationOf(diagram, 'cool2'))
+  const volts = new Float64Array(2)
+  let given = 0
+  let taken = 0
+  circuit.network.links.forEach((link, number) => {
+    circuit.healthy.ac.volts(link.a, link.b, volts)
+    circuit.healthy.ac.amps(number, out)
+    const watts = volts[0] * out[0] + volts[1] * out[1]
+    const row: Row = link.states[circuit.healthy.states[number]].ac
+    if (link.role === 'source' && row !== null) given -= watts
+    else taken += watts
+  })
+  expect(given).toBeGreaterThan(5000)
+  expect(Math.abs(given - taken) / given).toBeLessThan(1e-6)
+})

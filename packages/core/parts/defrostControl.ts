@@ -1,0 +1,49 @@
+import { complex, impedanceForVoltAmperes } from '../electric/complex'
+import { impedance } from '../electric/law'
+import { contact, fixed, position } from './contact'
+import { opens, sticks } from './fault'
+import type { PartKind, Wants } from './kind'
+
+const calledAboveVolts = 16
+
+/**
+ * Defrost control of a heat pump: passes `Y` on to the contactor at `CC`, drives the reversing valve at `RV` from `O`
+ * or in defrost, calls auxiliary heat at `W2` in defrost, and rests the outdoor fan (`F1`–`F2`) meanwhile.
+ */
+export const defrostControl: PartKind = {
+  kind: 'defrost-control',
+  words: 'defrost control',
+  symbol: 'control',
+  settings: {},
+  terminals: () => [
+    { name: 'R', words: 'control power' }, { name: 'C', words: 'common' }, { name: 'Y', words: 'compressor call' }, { name: 'O', words: 'changeover call' },
+    { name: 'CC', words: 'to the compressor contactor' }, { name: 'RV', words: 'to the reversing valve' }, { name: 'W2', words: 'auxiliary heat in defrost' },
+    { name: 'F1', words: 'outdoor fan feed' }, { name: 'F2', words: 'outdoor fan' },
+  ],
+  branches: () => [
+    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.7), 3500)),
+    fixed('call', 'Y', 'C', 'load', impedance(complex(2200), 2200)),
+    contact('compressor', 'Y', 'CC', 'closed', 0.03),
+    contact('cooling', 'O', 'RV', 'closed', 0.03),
+    contact('reverse', 'R', 'RV', 'open', 0.03),
+    contact('heat', 'R', 'W2', 'open', 0.03),
+    contact('fan', 'F1', 'F2', 'closed', 0.01),
+  ],
+  senses: () => ({ volts: ['electronics', 'call'] }),
+  behave: (now): Wants => {
+    const awake = now.volts.electronics.size >= calledAboveVolts
+    const defrosting = awake && now.call === 'defrost' && now.volts.call.size >= calledAboveVolts
+    return { reverse: position(defrosting), heat: position(defrosting), fan: position(!defrosting) }
+  },
+  delays: () => [{ branch: 'heat', to: 'open', seconds: 5 }],
+  faults: () => [
+    opens('electronics', 'defrost control dead', 0.8),
+    opens('compressor', 'defrost control does not pass the compressor call', 0.9),
+    opens('cooling', 'defrost control does not pass the changeover call', 0.6),
+    opens('fan', 'defrost control does not feed the outdoor fan', 1),
+    opens('heat', 'defrost control does not call heat in defrost', 0.5),
+    sticks('heat-stuck', ['heat'], 'closed', 'defrost control holds auxiliary heat on', 0.5),
+    sticks('reverse-stuck', ['reverse'], 'closed', 'defrost control holds the reversing valve on', 0.4),
+  ],
+  looks: (now) => [now.volts.electronics.size >= calledAboveVolts ? 'lamp-on' : 'lamp-off'],
+}

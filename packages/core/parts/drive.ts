@@ -1,0 +1,57 @@
+import { complex, impedanceFor, polar } from '../electric/complex'
+import { alternatingSource, impedance, opened, resistance } from '../electric/law'
+import { fixed } from './contact'
+import { opens, sticks } from './fault'
+import type { Branch, PartKind, Wants } from './kind'
+
+const calledAboveVolts = 14
+const legs = [0, -120, 120] as const
+
+/**
+ * A variable-frequency drive: line at `L1`–`L3`, motor at `T1`–`T3`, a 24 V run call at `RUN`–`C`. Its output is
+ * shown as the volts that a true meter would find; an ordinary meter misreads it, and its bus stays charged after power is off.
+ */
+export const drive: PartKind = {
+  kind: 'drive',
+  words: 'drive',
+  symbol: 'control',
+  settings: { volts: 480, amps: 7.6, output: 440 },
+  moving: 'output1',
+  terminals: () => [
+    ...[1, 2, 3].map((n) => ({ name: `L${n}`, words: `drive line ${n}` })),
+    ...[1, 2, 3].map((n) => ({ name: `T${n}`, words: `drive output ${n}` })),
+    { name: 'RUN', words: 'run call' }, { name: 'C', words: 'control common' },
+  ],
+  branches: (s): readonly Branch[] => [
+    ...legs.map((degrees, k): Branch => ({
+      name: `input${k + 1}`, from: `L${k + 1}`, to: '~bus', role: 'load', rest: 'idle',
+      states: {
+        working: impedance(impedanceFor(s.number('volts') / Math.sqrt(3), s.number('amps'), 0.92), 500_000),
+        idle: impedance(complex(8000), 500_000), off: opened,
+      },
+    })),
+    ...legs.map((degrees, k): Branch => ({
+      name: `output${k + 1}`, from: `T${k + 1}`, to: '~inverter', role: 'output', rest: 'off',
+      states: { on: alternatingSource(polar(s.number('output') / Math.sqrt(3), degrees), complex(0.3)), off: opened },
+    })),
+    fixed('reference', '~inverter', 'EARTH', 'conductor', resistance(1e6)),
+    fixed('run', 'RUN', 'C', 'load', impedance(complex(1500), 1500)),
+  ],
+  senses: () => ({ volts: ['input1', 'input2', 'input3', 'run'] }),
+  behave: (now): Wants => {
+    const nominal = now.settings.number('volts') / Math.sqrt(3)
+    const fed = [now.volts.input1, now.volts.input2, now.volts.input3].every((volts) => volts.size > 0.7 * nominal)
+    const on = fed && now.volts.run.size > calledAboveVolts
+    return {
+      input1: on ? 'working' : 'idle', input2: on ? 'working' : 'idle', input3: on ? 'working' : 'idle',
+      output1: on ? 'on' : 'off', output2: on ? 'on' : 'off', output3: on ? 'on' : 'off',
+    }
+  },
+  faults: () => [
+    sticks('locked-out', ['output1', 'output2', 'output3'], 'off', 'drive locked out on a fault', 3, { cause: 'its display names the fault: overcurrent, ground, undervoltage, heat' }),
+    opens('run', 'drive’s run input dead', 0.8),
+    opens('output1', 'drive output 1 dead', 0.5),
+    opens('input1', 'drive’s line input 1 open', 0.4),
+  ],
+  looks: (now) => [now.is.output1 === 'on' ? 'lamp-on' : 'lamp-off'],
+}

@@ -1,0 +1,49 @@
+import { complex } from '../electric/complex'
+import { impedance } from '../electric/law'
+import { contact, fixed, position } from './contact'
+import { opens, sticks } from './fault'
+import type { Now, PartKind } from './kind'
+import { phasesAreGood } from './phaseMonitor'
+
+const presentShare = 0.5
+
+const right = (now: Now): boolean => {
+  const volts = now.settings.number('volts')
+  const line = phasesAreGood(now.volts.line12, now.volts.line23, now.volts.line31, volts, now.settings.number('unbalance'))
+  const called = now.volts.call.size > 14
+  const load = [now.volts.load12, now.volts.load23, now.volts.load31]
+  const stuck = !called && load.some((leg) => leg.size > presentShare * volts)
+  return line && !stuck
+}
+
+/** Phase monitor on line and load of a contactor: also sees a pole that stays closed with no call on `Y`–`C`. */
+export const lineLoadMonitor: PartKind = {
+  kind: 'line-load-monitor',
+  words: 'line and load phase monitor',
+  symbol: 'control',
+  settings: { volts: 480, unbalance: 4, delay: 5 },
+  terminals: () => [
+    ...[1, 2, 3].map((n) => ({ name: `L${n}`, words: `line leg ${n}` })), ...[1, 2, 3].map((n) => ({ name: `T${n}`, words: `load leg ${n}` })),
+    { name: 'Y', words: 'call' }, { name: 'C', words: 'common' },
+    { name: 'COM', words: 'contact, common' }, { name: 'NO', words: 'contact, closed when all is right' },
+  ],
+  branches: () => [
+    ...['line', 'load'].flatMap((side) => [['1', '2'], ['2', '3'], ['3', '1']].map(([a, b]) => {
+      const letter = side === 'line' ? 'L' : 'T'
+      return fixed(`${side}${a}${b}`, `${letter}${a}`, `${letter}${b}`, 'load', impedance(complex(150_000), 150_000))
+    })),
+    fixed('call', 'Y', 'C', 'load', impedance(complex(3000), 3000)),
+    contact('contact', 'COM', 'NO', 'open'),
+  ],
+  senses: () => ({ volts: ['line12', 'line23', 'line31', 'load12', 'load23', 'load31', 'call'] }),
+  behave: (now) => ({ contact: position(right(now)) }),
+  delays: (s) => [{ branch: 'contact', to: 'closed', seconds: s.number('delay') }],
+  faults: () => [
+    opens('contact', 'monitor’s contact does not make', 1.5),
+    sticks('welded', ['contact'], 'closed', 'monitor’s contact stuck closed', 0.2),
+    { name: 'set-narrow', words: 'monitor set too narrow', prior: 0.5, effects: [{ does: 'hold', branch: 'contact', state: 'open' }] },
+  ],
+  pairs: () => [['L1', 'L2'], ['L2', 'L3'], ['L1', 'L3'], ['T1', 'T2'], ['T2', 'T3'], ['T1', 'T3']],
+  looks: (now) => [right(now) ? 'lamp-on' : 'lamp-off'],
+  testBridge: 'never',
+}

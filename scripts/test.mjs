@@ -1,0 +1,85 @@
+// npm test: every check there is, on a throw-away database; the last line counts them.
+import { spawn } from 'node:child_process'
+import { chmod, mkdtemp, readFile, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { randomBytes } from 'node:crypto'
+import { findChromium, findNgspice } from './house/debian.mjs'
+import { buildServer, buildWeb, installPackages } from './house/build.mjs'
+import { root, webFolder } from './house/paths.mjs'
+import { startPostgres } from './house/postgres.mjs'
+import { freePort } from './house/run.mjs'
+import { startServer, stopServer } from './house/server.mjs'
+
+let passed = 0
+let failed = 0
+const undo = []
+
+/** Runs a program, showing what it prints; gives its exit code. */
+const show = (command, args, env = {}) => new Promise((resolve) => {
+  const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } })
+  child.on('error', () => resolve(1))
+  child.on('close', (code) => resolve(code ?? 1))
+})
+
+function count(name, good) {
+  if (good) passed += 1
+  else failed += 1
+  console.log(`${good ? 'passed' : 'FAILED'}: ${name}`)
+}
+
+async function countJest(report) {
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(await readFile(report, 'utf8'))
+  passed += numPassedTests
+  failed += numFailedTests + numRuntimeErrorTestSuites
+}
+
+async function countPlaywright(report) {
+  const { stats } = JSON.parse(await readFile(report, 'utf8'))
+  passed += stats.expected
+  failed += stats.unexpected + stats.flaky
+}
+
+async function checks(scratch) {
+  const types = Promise.all(['packages/core', 'packages/contract', 'apps/cli', 'apps/server', 'apps/field', 'e2e'].map((folder) =>
+    show('npx', ['tsc', '-p', folder]).then((code) => count(`types of ${folder}`, code === 0))))
+  await types
+  count('lint', (await show('npx', ['eslint', '.', '--max-warnings', '0'])) === 0)
+  await findNgspice()
+  const postgres = await startPostgres(path.join(scratch, 'postgres'), { throwAway: true })
+  undo.push(() => postgres.stop())
+  const unitReport = path.join(scratch, 'unit.json')
+  const code = await show('npx', ['jest', '--ci', '--silent', '--json', `--outputFile=${unitReport}`, '--reporters=default'], { TEST_DATABASE_URL: postgres.url, NODE_ENV: 'test' })
+  await countJest(unitReport).catch(() => count('unit tests', code === 0))
+  await postgres.stop()
+}
+
+async function journeys(scratch) {
+  await findChromium()
+  await buildServer()
+  await buildWeb()
+  const postgres = await startPostgres(path.join(scratch, 'journeys'), { throwAway: true })
+  undo.push(() => postgres.stop())
+  const port = await freePort()
+  const server = await startServer({ databaseUrl: postgres.url, sessionSecret: randomBytes(16).toString('hex'), port, webFolder, environment: { SIGN_INS_PER_MINUTE: '1000' } })
+  undo.push(() => stopServer(server))
+  const report = path.join(scratch, 'journeys.json')
+  const code = await show('npx', ['playwright', 'test', '-c', 'e2e', '--output', path.join(scratch, 'e2e')], { E2E_ORIGIN: `http://127.0.0.1:${port}`, E2E_REPORT: report })
+  await countPlaywright(report).catch(() => count('journeys', code === 0))
+}
+
+const scratch = await mkdtemp(path.join(tmpdir(), 'jokulgale-test-'))
+// the database's own user passes through
+await chmod(scratch, 0o711)
+undo.push(() => rm(scratch, { recursive: true, force: true }))
+try {
+  await installPackages()
+  await checks(scratch)
+  await journeys(scratch)
+} catch (error) {
+  console.error(error)
+  failed += 1
+}
+for (const step of undo.reverse()) await step()
+console.log(`${passed} passed, ${failed} failed`)
+process.exit(failed === 0 && passed > 0 ? 0 : 1)
