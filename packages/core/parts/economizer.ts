@@ -2,7 +2,9 @@ import { complex, impedanceForVoltAmperes } from '../electric/complex'
 import { directSource, impedance, type Law } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { misset, opens, sticks } from './fault'
-import type { Branch, Now, PartKind, Wants } from './kind'
+import { enthalpyBtuPerPound } from '../bench/psychrometrics'
+import { humidityLoop, humidityOfAmps } from './humiditySensor'
+import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
 import { thermistorFahrenheit } from './thermistorCurve'
 
 /** Volts that the inputs give their sensors, behind this resistance. */
@@ -23,6 +25,8 @@ const output = (name: string, from: string, to: string): Branch => ({
   states: { shut: directSource(0, 500), low: directSource(signals.shut, 500), minimum: directSource(signals.minimum, 500), full: directSource(signals.full, 500) },
 })
 
+const humidityOf = (direct: number): number => humidityOfAmps((humidityLoop.volts - direct) / humidityLoop.ohms)
+
 /** Whether the controller judges outdoor air good enough, by its changeover method and what its sensors say. */
 function outdoorAirIsGood(now: Now): boolean {
   const family = now.settings.text('family')
@@ -32,6 +36,12 @@ function outdoorAirIsGood(now: Now): boolean {
       return outdoor <= now.settings.number('changeover')
     case 'differential-dry-bulb':
       return outdoor <= thermistorFahrenheit(family, sensorOf(now.direct.returnInput)) - 2
+    case 'fixed-enthalpy':
+      return enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <= now.settings.number('changeover')
+    case 'differential-enthalpy': {
+      const returning = thermistorFahrenheit(family, sensorOf(now.direct.returnInput))
+      return enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <= enthalpyBtuPerPound(returning, humidityOf(now.direct.returnHumidity)) - 0.5
+    }
     default:
       throw new RangeError(`changeover method “${now.settings.text('method')}” is not known`)
   }
@@ -39,15 +49,33 @@ function outdoorAirIsGood(now: Now): boolean {
 
 const free = (now: Now): boolean => now.volts.input1.size >= calledAboveVolts && outdoorAirIsGood(now)
 
+const humidityTerminals = [
+  { name: 'HO+', words: 'outdoor humidity +' }, { name: 'HO-', words: 'outdoor humidity −' },
+  { name: 'HR+', words: 'return humidity +' }, { name: 'HR-', words: 'return humidity −' },
+] as const
+
+const loop = (name: string, at: string): readonly Branch[] => [
+  fixed(name, `${at}+`, `${at}-`, 'output', directSource(humidityLoop.volts, humidityLoop.ohms)),
+  fixed(`${name}Reference`, `${at}-`, 'C', 'conductor', impedance(complex(10), 10)),
+]
+const humidityBranches: readonly Branch[] = [...loop('outdoorHumidity', 'HO'), ...loop('returnHumidity', 'HR')]
+
+const changeoverFaults = (humidity: boolean): readonly PartFault[] => [
+  misset('changeover-high', 'changeover', humidity ? 45 : 95, 'changeover set far too high: takes hot air for good', 1.5, {
+    cause: 'dial turned by somebody, or left as delivered', prove: 'read the dial against the climate table',
+  }),
+  misset('changeover-low', 'changeover', humidity ? 12 : 30, 'changeover set too low: never takes outdoor air', 1),
+]
+
 /**
  * Economizer controller: takes Y1 and Y2 first. Outdoor air good enough: opens the damper and keeps the call;
  * otherwise passes it back on `Y1O`, `Y2O`. Sensors on `SO±` (outdoor) and `SR±` (return), actuator on `A±`.
  */
-export const economizer: PartKind = {
-  kind: 'economizer',
-  words: 'economizer controller',
+const makeEconomizer = (kind: string, words: string, method: string, humidity: boolean): PartKind => ({
+  kind,
+  words,
   symbol: 'control',
-  settings: { method: 'fixed-dry-bulb', changeover: 60, family: '2' },
+  settings: { method, changeover: 60, family: '2' },
   terminals: () => [
     { name: 'R', words: 'control power' }, { name: 'C', words: 'common' },
     { name: 'Y1I', words: 'first-stage call in' }, { name: 'Y1O', words: 'first-stage call, returned' },
@@ -55,6 +83,7 @@ export const economizer: PartKind = {
     { name: 'G', words: 'fan call (occupied: damper to minimum)' },
     { name: 'SO+', words: 'outdoor sensor +' }, { name: 'SO-', words: 'outdoor sensor −' },
     { name: 'SR+', words: 'return sensor +' }, { name: 'SR-', words: 'return sensor −' },
+    ...(humidity ? humidityTerminals : []),
     { name: 'A+', words: 'actuator signal +' }, { name: 'A-', words: 'actuator signal −' },
   ],
   branches: () => [
@@ -70,8 +99,9 @@ export const economizer: PartKind = {
     fixed('returnReference', 'SR-', 'C', 'conductor', impedance(complex(10), 10)),
     fixed('signalReference', 'A-', 'C', 'conductor', impedance(complex(10), 10)),
     output('signal', 'A+', 'A-'),
+    ...(humidity ? humidityBranches : []),
   ],
-  senses: () => ({ volts: ['electronics', 'input1', 'input2', 'fanInput'], direct: ['outdoorInput', 'returnInput'] }),
+  senses: () => ({ volts: ['electronics', 'input1', 'input2', 'fanInput'], direct: ['outdoorInput', 'returnInput', ...(humidity ? ['outdoorHumidity', 'returnHumidity'] : [])] }),
   behave: (now): Wants => {
     const awake = now.volts.electronics.size >= awakeAboveVolts
     const good = awake && free(now)
@@ -79,7 +109,7 @@ export const economizer: PartKind = {
     const damper = !awake ? 'shut' : good ? 'full' : now.volts.fanInput.size >= calledAboveVolts ? 'minimum' : 'low'
     return { pass1: pass('input1'), pass2: pass('input2'), signal: damper }
   },
-  faults: () => [
+  faults: (s) => [
     opens('pass1', 'controller’s first-stage return contact does not make', 1.5),
     opens('pass2', 'controller’s second-stage return contact does not make', 1),
     sticks('pass1-stuck', ['pass1'], 'closed', 'controller’s first-stage return contact stuck closed', 0.4),
@@ -88,11 +118,15 @@ export const economizer: PartKind = {
     opens('outdoorInput', 'outdoor sensor input dead', 0.3),
     sticks('signal-low', ['signal'], 'low', 'damper signal stays at closed', 0.5),
     sticks('signal-full', ['signal'], 'full', 'damper signal stays at full open', 0.4),
-    misset('changeover-high', 'changeover', 95, 'changeover set far too high: takes hot air for good', 1.5, {
-      cause: 'dial turned by somebody, or left as delivered', prove: 'read the dial against the climate table',
-    }),
-    misset('changeover-low', 'changeover', 30, 'changeover set too low: never takes outdoor air', 1),
+    ...(s.text('method').startsWith('fixed') ? changeoverFaults(humidity) : [
+      misset('method-fixed', 'method', 'fixed-dry-bulb', 'controller set to a fixed dry-bulb changeover', 0.8),
+    ]),
   ],
-  pairs: () => [['R', 'C'], ['SO+', 'SO-'], ['SR+', 'SR-'], ['A+', 'A-'], ['Y1I', 'Y1O'], ['Y2I', 'Y2O']],
+  pairs: () => [...(humidity ? [['HO+', 'HO-'], ['HR+', 'HR-']] as const : []), ['R', 'C'], ['SO+', 'SO-'], ['SR+', 'SR-'], ['A+', 'A-'], ['Y1I', 'Y1O'], ['Y2I', 'Y2O']],
   looks: (now) => (now.is.signal === 'full' ? ['open-drawn'] : now.volts.electronics.size >= awakeAboveVolts ? ['lamp-on'] : ['lamp-off']),
-}
+})
+
+export const economizer = makeEconomizer('economizer', 'economizer controller', 'fixed-dry-bulb', false)
+
+/** Compares the enthalpy of outdoor and return air; humidity sensors on `HO±` and `HR±`. */
+export const enthalpyEconomizer = makeEconomizer('enthalpy-economizer', 'enthalpy economizer controller', 'differential-enthalpy', true)

@@ -6,7 +6,7 @@ import { damperActuator } from './damperActuator'
 import { disconnect } from './disconnect'
 import { doorSwitch } from './doorSwitch'
 import { draftSwitch } from './draftSwitch'
-import { economizer } from './economizer'
+import { economizer, enthalpyEconomizer } from './economizer'
 import { fuse } from './fuse'
 import { crankcaseHeater, heater } from './heater'
 import { ignitionControl } from './ignitionControl'
@@ -44,7 +44,7 @@ import { transformer } from './transformer'
 /** Every kind of part a diagram may name. */
 export const partKinds: ReadonlyMap<string, PartKind> = new Map([
   automaticLimit, breaker, capacitor, capacitorFan, chargeSwitch, chassis, contactor, crankcaseHeater, damperActuator,
-  disconnect, doorSwitch, draftSwitch, economizer, floatSwitch, freezeSwitch, fuse, gasValve, heater, highPressureSwitch,
+  disconnect, doorSwitch, draftSwitch, economizer, enthalpyEconomizer, floatSwitch, freezeSwitch, fuse, gasValve, heater, highPressureSwitch,
   ignitionControl, jumper, lamp, lockout, lowPressureSwitch, manualLimit, motorOverload, phaseMonitor, plug, relay,
   buildingRelay, changeoverSensor, defrostControl, drive, electronicFan, heaterBank, humiditySensor, lineLoadMonitor,
   provingBoard, sequencer, smokeDetector, reversingValve, rollout, singlePhaseCompressor, supply, temperatureSensor, terminalBoard, thermostat,

@@ -19,7 +19,7 @@ function driven(now: Now): ReadonlySet<string> {
   const driveFanInHeat = settings.text('heat') === 'electric'
   const stages = settings.number('stages')
   const changeover = settings.text('changeover')
-  const heating = call === 'heat1' || call === 'heat2' || call === 'emergency'
+  const heating = call === 'heat1' || call === 'heat2' || call === 'emergency' || call === 'defrost'
   if (call === 'fan') on.add('G')
   if (call === 'cool1' || call === 'cool2') {
     on.add('G').add('Y1')
@@ -32,7 +32,7 @@ function driven(now: Now): ReadonlySet<string> {
       if (changeover === 'B') on.add('B')
       if (call !== 'emergency') on.add('Y1')
       if (call === 'heat2' && stages > 1) on.add('Y2')
-      if (call !== 'heat1') on.add('W1')
+      if (call === 'heat2' || call === 'emergency') on.add('W1')
       if (call === 'emergency') on.add('W2').add('E')
       if (call === 'heat2') on.add('W2')
     } else {
