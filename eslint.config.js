@@ -32,7 +32,7 @@ module.exports = [
   {
     files: ['packages/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
-    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['node:*', 'fs', 'path', 'react', 'react-native'], message: 'the core has no files, no interface, no clock' }] }] },
+    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['node:*', 'react', 'react-native'], message: 'the core has no files, no interface, no clock' }] }] },
   },
   {
     files: ['**/*.ts', '**/*.tsx'],

@@ -22,7 +22,7 @@ export class Technician {
     const start = this.page.getByRole('button', { name: 'I am here: start' })
     await start.click()
     await this.page.getByRole('tab', { name: 'Trace' }).click()
-    await expect(this.page.getByRole('button', { name: 'Enter the reading' })).toBeVisible({ timeout: 60_000 })
+    await expect(this.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })).toBeVisible({ timeout: 60_000 })
   }
 
   /** Types a number on the application's own pad and logs it. */
@@ -33,6 +33,12 @@ export class Technician {
 
   /** Measures between two points of one's own choice. */
   async measure(from: string, to: string, value: string): Promise<void> {
+    await this.enter(from, to, value)
+    await expect(this.page.getByText(/ logged$/)).toBeVisible()
+  }
+
+  /** The same, without waiting for it to be taken. */
+  async enter(from: string, to: string, value: string): Promise<void> {
     await this.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
     await this.page.getByRole('button', { name: 'Any other reading' }).click()
     await this.choose(from)
@@ -41,7 +47,6 @@ export class Technician {
       await this.choose(to)
     }
     await this.type(value)
-    await expect(this.page.getByText(/ logged$/)).toBeVisible()
   }
 
   private async choose(point: string): Promise<void> {

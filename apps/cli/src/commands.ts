@@ -3,12 +3,14 @@ import { parseArgs } from 'node:util'
 import { Circuit } from '@jokulgale/core/circuit/circuit'
 import { meters, readMeter, type Meter, type Reading } from '@jokulgale/core/circuit/meter'
 import { situationOf } from '@jokulgale/core/circuit/situation'
-import { diagnose } from '@jokulgale/core/diagnosis/diagnose'
+import { diagnose, modelOf } from '@jokulgale/core/diagnosis/diagnose'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import type { Effect } from '@jokulgale/core/diagram/effect'
 import { faultsOf } from '@jokulgale/core/diagram/faults'
 import { UnknownNameError } from '@jokulgale/core/diagram/nearest'
+import { isolateAll, policies } from '@jokulgale/core/diagnosis/isolate'
 import { readCaseFile } from '@jokulgale/core/formats/caseFile'
+import { spiceNetlist } from '@jokulgale/core/formats/spice'
 import { builtInUnit, builtInUnitIds } from '@jokulgale/core/units/index'
 
 /** The verbs of the command line; each takes its arguments and gives what is printed. Errors are thrown. */
@@ -21,6 +23,8 @@ export const commands: Readonly<Record<string, (args: readonly string[]) => unkn
   faults: (args) => faultsOf(unitOf(args)).map(({ id, words, prior }) => ({ id, words, prior })),
   read,
   diagnose: diagnoseFile,
+  isolate,
+  spice,
 }
 
 function unitOf(args: readonly string[]): Diagram {
@@ -72,6 +76,26 @@ function diagnoseFile(args: readonly string[]): unknown {
   return {
     suspects: ranked.filter((h) => belief.probability[h] > 1e-4).slice(0, 40)
       .map((h) => ({ id: model.hypotheses[h].id, words: model.hypotheses[h].words, probability: belief.probability[h] })),
-    next: next.map(({ meter, from, to, call, bits, cost }) => ({ do: 'measure', meter, from, to, call, bits, cost })),
+    next: next.map((step) => (step.do === 'look'
+      ? { do: 'look', of: step.of, call: step.call, bits: step.bits, cost: step.cost }
+      : { do: 'measure', meter: step.meter, from: step.from, to: step.to, call: step.call, bits: step.bits, cost: step.cost })),
   }
+}
+
+function isolate(args: readonly string[]): unknown {
+  const { values, positionals } = parseArgs({ args: [...args], allowPositionals: true, options: { policy: { type: 'string', default: 'best' }, fault: { type: 'string', default: 'all' } } })
+  const unit = unitOf(positionals)
+  const policy = policies.find((name) => name === values.policy)
+  if (!policy) throw new Error(`unknown policy “${values.policy}”; policies: ${policies.join(', ')}`)
+  if (values.fault !== 'all') throw new Error('--fault takes all: every fault of the unit is played to its end')
+  return { unit: unit.id, ...isolateAll(modelOf(unit), policy) }
+}
+
+function spice(args: readonly string[]): string {
+  const { values, positionals } = parseArgs({
+    args: [...args], allowPositionals: true, options: { call: { type: 'string', default: 'off' }, fault: { type: 'string', multiple: true, default: [] } },
+  })
+  const unit = unitOf(positionals)
+  const effects = effectsOf(unit, values.fault)
+  return spiceNetlist(new Circuit(unit, situationOf(unit, values.call)).vary(effects), effects)
 }

@@ -1,3 +1,4 @@
+/// <reference path="./psychrolib.d.ts" />
 import psychrolib from 'psychrolib'
 
 /** Pressure of the standard atmosphere at an altitude, psi. */

@@ -1,7 +1,7 @@
 import type { Diagram, Part } from '../diagram/diagram'
 import type { Effect } from '../diagram/effect'
 import type { Conditions, Now, Phasor } from '../parts/kind'
-import { Factored } from './factored'
+import { Factored, type Felt, type Sense } from './factored'
 import { buildNetwork, type Analysis, type Network, type Row } from './network'
 import { resolveEffects, type Overrides } from './overrides'
 import { Variation, type Change } from './variation'
@@ -34,6 +34,9 @@ const maximumRounds = 24
 
 interface MutablePhasor extends Phasor { re: number; im: number; size: number }
 
+/** Volts or amps below which a change of what a part feels is none. */
+const unfelt = 1e-9
+
 /** Rounds that motors take to come up: fuses do not act on them; a state that goes on changing longer meets its fuse. */
 const startingRounds = 8
 
@@ -50,9 +53,9 @@ interface Actor {
     readonly call: string
     readonly conditions: Conditions
   }
-  readonly voltSenses: readonly { readonly link: number; readonly to: MutablePhasor }[]
-  readonly ampSenses: readonly { readonly link: number; readonly to: MutablePhasor }[]
-  readonly directSenses: readonly { readonly link: number; readonly name: string }[]
+  /** Places in what is felt, and where they go. */
+  readonly phasors: readonly { readonly at: number; readonly to: MutablePhasor }[]
+  readonly directs: readonly { readonly at: number; readonly name: string }[]
   readonly own: ReadonlyMap<string, number>
   readonly followedLink: number
 }
@@ -69,13 +72,18 @@ export class Circuit {
   private ac: Factored
   private dc: Factored
   private states: readonly string[]
-  private readonly scratch = new Float64Array(2)
+  private readonly senses: Readonly<Record<Analysis, Sense[]>> = { ac: [], dc: [] }
+  private readonly felt: Readonly<Record<Analysis, Felt>>
+  /** The healthy state has been found: from then on a part that feels nothing new is left alone. */
+  private rested = false
   private readonly whole = new WeakMap<Settled, Variation>()
 
   constructor(readonly diagram: Diagram, readonly situation: Situation) {
     this.network = buildNetwork(diagram, situation.conditions, situation.standing)
     this.standing = resolveEffects(this.network, situation.standing, true)
     this.actors = this.makeActors()
+    const room = (analysis: Analysis): Felt => ({ re: new Float64Array(this.senses[analysis].length), im: new Float64Array(this.senses[analysis].length) })
+    this.felt = { ac: room('ac'), dc: room('dc') }
     this.states = this.network.links.map((link, number) => this.standing.held.get(number) ?? link.rest)
     this.ac = this.factor('ac')
     this.dc = this.factor('dc')
@@ -84,6 +92,7 @@ export class Circuit {
     this.states = first.states
     this.ac = this.factor('ac')
     this.dc = this.factor('dc')
+    this.rested = !first.oscillates
     this.healthy = { ...first, circuit: this, ac: new Variation(this.ac, []), dc: new Variation(this.dc, []) }
   }
 
@@ -112,12 +121,17 @@ export class Circuit {
     return this.ac.entries
   }
 
-  /** What a look at a part tells in a settled state. */
-  looks(settled: Settled, partId: string): readonly string[] {
-    const actor = this.actors.find((candidate) => candidate.part.id === partId)
-    if (!actor?.part.kind.looks) return []
-    this.fill(actor, settled.ac, settled.dc, settled.states, settled.overrides)
-    return actor.part.kind.looks(actor.now)
+  /** What a look at each part tells in a settled state, by part. */
+  looks(settled: Settled): ReadonlyMap<string, readonly string[]> {
+    this.feel(settled.ac, settled.dc)
+    const seen = new Map<string, readonly string[]>()
+    for (const actor of this.actors) {
+      const { looks } = actor.part.kind
+      if (!looks) continue
+      this.fill(actor, settled.states, settled.overrides)
+      seen.set(actor.part.id, looks(actor.now))
+    }
+    return seen
   }
 
   private rowOf(link: number, state: string, analysis: Analysis): Row {
@@ -140,9 +154,10 @@ export class Circuit {
     for (let round = 1; ; round++) {
       const ac = this.variation('ac', states, touched, overrides)
       const dc = this.variation('dc', states, touched, overrides)
-      const before = [...states]
-      const quick = this.act(false, ac, dc, states, touched, overrides)
-      const slow = (!quick || round > startingRounds) && this.act(true, ac, dc, states, touched, overrides)
+      this.feel(ac, dc)
+      const before = round >= startingRounds ? [...states] : states
+      const quick = this.act(false, states, touched, overrides)
+      const slow = (!quick || round > startingRounds) && this.act(true, states, touched, overrides)
       if (!quick && !slow) return { circuit: this, ac, dc, states, oscillates: false, rounds: round, overrides, touched }
       const signature = round > startingRounds + 2 ? [...touched].map((link) => `${link}${states[link]}`).join() : ''
       if (round >= maximumRounds || (signature !== '' && seen.has(signature)))
@@ -179,12 +194,13 @@ export class Circuit {
   }
 
   /** Lets the quick or the slow parts act on what they feel; says whether anything changed. */
-  private act(slow: boolean, ac: Variation, dc: Variation, states: string[], touched: Set<number>, overrides: Overrides): boolean {
+  private act(slow: boolean, states: string[], touched: Set<number>, overrides: Overrides): boolean {
     let changed = false
     for (const actor of this.actors) {
       const { behave } = actor.part.kind
       if (!behave || (actor.part.kind.slow === true) !== slow) continue
-      this.fill(actor, ac, dc, states, overrides)
+      if (!this.stirred(actor, states, overrides)) continue
+      this.fill(actor, states, overrides)
       const wants = behave(actor.now)
       for (const branch in wants) {
         const link = actor.own.get(branch)
@@ -198,23 +214,35 @@ export class Circuit {
     return changed
   }
 
-  private fill(actor: Actor, ac: Variation, dc: Variation, states: readonly string[], overrides: Overrides): void {
-    const { scratch } = this
+  /** Takes in what all parts feel of a solution. */
+  private feel(ac: Variation, dc: Variation): void {
+    ac.feel(this.senses.ac, this.felt.ac)
+    dc.feel(this.senses.dc, this.felt.dc)
+  }
+
+  /** Whether an actor has reason to act otherwise than in the healthy state, where it rests. */
+  private stirred(actor: Actor, states: readonly string[], overrides: Overrides): boolean {
+    if (!this.rested || overrides.settings.has(actor.part.id)) return true
+    if (actor.followedLink >= 0 && states[actor.followedLink] !== this.states[actor.followedLink]) return true
+    for (const link of actor.own.values()) if (states[link] !== this.states[link]) return true
+    const { ac, dc } = this.felt
+    const baseAc = this.ac.felt(this.ac.solution, this.senses.ac)
+    for (const { at } of actor.phasors)
+      if (Math.abs(ac.re[at] - baseAc.re[at]) + Math.abs(ac.im[at] - baseAc.im[at]) > unfelt) return true
+    const baseDc = this.dc.felt(this.dc.solution, this.senses.dc)
+    for (const { at } of actor.directs) if (Math.abs(dc.re[at] - baseDc.re[at]) > unfelt) return true
+    return false
+  }
+
+  private fill(actor: Actor, states: readonly string[], overrides: Overrides): void {
     const { now } = actor
-    for (const { link, to } of actor.voltSenses) {
-      const { a, b } = this.network.links[link]
-      ac.volts(a, b, scratch)
-      take(scratch, to)
+    const { ac, dc } = this.felt
+    for (const { at, to } of actor.phasors) {
+      to.re = ac.re[at]
+      to.im = ac.im[at]
+      to.size = Math.sqrt(to.re * to.re + to.im * to.im)
     }
-    for (const { link, to } of actor.ampSenses) {
-      ac.amps(link, scratch)
-      take(scratch, to)
-    }
-    for (const { link, name } of actor.directSenses) {
-      const { a, b } = this.network.links[link]
-      dc.volts(a, b, scratch)
-      now.direct[name] = scratch[0]
-    }
+    for (const { at, name } of actor.directs) now.direct[name] = dc.re[at]
     for (const [branch, link] of actor.own) now.is[branch] = states[link]
     now.followed = actor.followedLink >= 0 ? states[actor.followedLink] : ''
     now.settings = overrides.settings.get(actor.part.id) ?? this.standing.settings.get(actor.part.id) ?? actor.part.settings
@@ -240,18 +268,14 @@ export class Circuit {
           volts, amps, direct: {}, is: {}, followed: '', settings: part.settings,
           call: this.situation.call, conditions: this.situation.conditions,
         },
-        voltSenses: (senses.volts ?? []).map((name) => ({ link: linkOf(part, name), to: volts[name] })),
-        ampSenses: (senses.amps ?? []).map((name) => ({ link: linkOf(part, name), to: amps[name] })),
-        directSenses: (senses.direct ?? []).map((name) => ({ link: linkOf(part, name), name })),
+        phasors: [
+          ...(senses.volts ?? []).map((name) => ({ at: this.senses.ac.push({ link: linkOf(part, name), of: 'volts' }) - 1, to: volts[name] })),
+          ...(senses.amps ?? []).map((name) => ({ at: this.senses.ac.push({ link: linkOf(part, name), of: 'amps' }) - 1, to: amps[name] })),
+        ],
+        directs: (senses.direct ?? []).map((name) => ({ at: this.senses.dc.push({ link: linkOf(part, name), of: 'volts' }) - 1, name })),
         own: new Map(part.kind.branches(part.settings, this.situation.conditions).map((branch) => [branch.name, linkOf(part, branch.name)])),
         followedLink: follows?.kind.moving ? linkOf(follows, follows.kind.moving) : -1,
       }
     })
   }
-}
-
-function take(from: Float64Array, to: MutablePhasor): void {
-  to.re = from[0]
-  to.im = from[1]
-  to.size = Math.sqrt(from[0] * from[0] + from[1] * from[1])
 }

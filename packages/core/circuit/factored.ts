@@ -8,6 +8,19 @@ export const leakageSiemens = 1e-11
 export interface Vector {
   readonly re: Float64Array
   readonly im: Float64Array
+  /** What the parts feel of it, side by side: filled when first asked for. */
+  felt: Felt | null
+}
+
+export interface Felt {
+  readonly re: Float64Array
+  readonly im: Float64Array
+}
+
+/** A quantity that a part feels: volts across a link, or amps through it. */
+export interface Sense {
+  readonly link: number
+  readonly of: 'volts' | 'amps'
 }
 
 /**
@@ -88,6 +101,21 @@ export class Factored {
     return response
   }
 
+  /** What is felt of a vector, in the order of `senses` (always the same for one network and analysis). */
+  felt(vector: Vector, senses: readonly Sense[]): Felt {
+    if (vector.felt) return vector.felt
+    const { links } = this.network
+    const felt = { re: new Float64Array(senses.length), im: new Float64Array(senses.length) }
+    senses.forEach(({ link, of }, s) => {
+      const { a, b } = links[link]
+      const at = this.nodeCount + 1 + link
+      felt.re[s] = of === 'amps' ? vector.re[at] : vector.re[a] - vector.re[b]
+      felt.im[s] = of === 'amps' ? vector.im[at] : vector.im[a] - vector.im[b]
+    })
+    vector.felt = felt
+    return felt
+  }
+
   private inject(a: number, b: number): Vector {
     this.workRe.fill(0)
     this.workIm.fill(0)
@@ -104,12 +132,14 @@ export class Factored {
     const im = new Float64Array(this.length)
     re.set(this.outRe.subarray(0, this.nodeCount))
     im.set(this.outIm.subarray(0, this.nodeCount))
-    this.unknownOfLink.forEach((unknown, link) => {
-      if (unknown < 0) return
-      re[this.nodeCount + 1 + link] = this.outRe[unknown]
-      im[this.nodeCount + 1 + link] = this.outIm[unknown]
-    })
-    return { re, im }
+    const { unknownOfLink } = this
+    for (let link = 0, at = this.nodeCount + 1; link < unknownOfLink.length; link++, at++) {
+      const unknown = unknownOfLink[link]
+      if (unknown < 0) continue
+      re[at] = this.outRe[unknown]
+      im[at] = this.outIm[unknown]
+    }
+    return { re, im, felt: null }
   }
 
   private assemble(size: number): { size: number; rows: number[]; columns: number[]; re: number[]; im: number[] } {

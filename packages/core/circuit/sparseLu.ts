@@ -118,15 +118,18 @@ interface Triangle {
 
 function flatten(lists: readonly Entries[]): Triangle {
   const start = new Int32Array(lists.length + 1)
-  lists.forEach((list, k) => {
-    start[k + 1] = start[k] + list.index.length
-  })
-  return {
-    start,
-    index: Int32Array.from(lists.flatMap((list) => list.index)),
-    re: Float64Array.from(lists.flatMap((list) => list.re)),
-    im: Float64Array.from(lists.flatMap((list) => list.im)),
+  for (let k = 0; k < lists.length; k++) start[k + 1] = start[k] + lists[k].index.length
+  const total = start[lists.length]
+  const flat = { start, index: new Int32Array(total), re: new Float64Array(total), im: new Float64Array(total) }
+  for (let k = 0; k < lists.length; k++) {
+    const { index, re, im } = lists[k]
+    for (let p = 0, at = start[k]; p < index.length; p++, at++) {
+      flat.index[at] = index[p]
+      flat.re[at] = re[p]
+      flat.im[at] = im[p]
+    }
   }
+  return flat
 }
 
 /** Right-looking elimination on rows kept as short lists. */

@@ -1,4 +1,4 @@
-import type { Factored, Vector } from './factored'
+import type { Factored, Felt, Sense, Vector } from './factored'
 import type { Row } from './network'
 
 /** One changed row: a link of the network, or (link −1) a join of two nodes that the network does not have. */
@@ -75,6 +75,23 @@ export class Variation {
     out[1] = im
   }
 
+  /** All that the parts feel, into `out`, in the order of `senses`. */
+  feel(senses: readonly Sense[], out: Felt): void {
+    const { base } = this
+    const own = base.felt(base.solution, senses)
+    out.re.set(own.re)
+    out.im.set(own.im)
+    for (let j = 0; j < this.size; j++) {
+      const { re, im } = base.felt(this.responses[j], senses)
+      const wRe = this.weightRe[j]
+      const wIm = this.weightIm[j]
+      for (let s = 0; s < re.length; s++) {
+        out.re[s] -= wRe * re[s] - wIm * im[s]
+        out.im[s] -= wRe * im[s] + wIm * re[s]
+      }
+    }
+  }
+
   /** Current from a to b of the join that is change number `index`. */
   joinAmps(index: number, out: Float64Array): void {
     out[0] = this.weightRe[index]
@@ -120,6 +137,14 @@ export class Variation {
     if (!row) {
       toRe[at] = -x.re[currents + change.link]
       toIm[at] = -x.im[currents + change.link]
+      return
+    }
+    if (row.links.length === 1 && row.links[0] === change.link && row.voltsIm[0] === 0 && row.voltsRe[0] === 1) {
+      // nearly every row is a plain impedance
+      const iRe = x.re[currents + change.link]
+      const iIm = x.im[currents + change.link]
+      toRe[at] = x.re[change.a] - x.re[change.b] - (row.ohmsRe[0] * iRe - row.ohmsIm[0] * iIm)
+      toIm[at] = x.im[change.a] - x.im[change.b] - (row.ohmsRe[0] * iIm + row.ohmsIm[0] * iRe)
       return
     }
     const { links } = this.base.network

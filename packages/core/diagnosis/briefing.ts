@@ -1,11 +1,11 @@
-import { display } from '../circuit/meter'
+import { display, type Meter } from '../circuit/meter'
 import type { CaseFile } from '../visit/entry'
 import type { Diagram } from '../diagram/diagram'
 import { diagnose, type Diagnosis } from './diagnose'
-import { partition, type Step } from './nextReading'
+import { partition, type Outcome, type Step } from './nextReading'
 import { stripsOf, type Strip } from './strip'
 import { stillThere } from './suspects'
-import { evidenceWords, meterWords, oddsWords } from './words'
+import { evidenceWords, meterWords, oddsWords, seenWords } from './words'
 
 /** A suspect as shown. */
 export interface SuspectBrief {
@@ -26,19 +26,33 @@ export interface ClearedBrief {
   readonly by: string
 }
 
-/** A reading to take, as one would say it to a helper. */
-export interface Ask {
-  readonly meter: Step['meter']
+/** A reading to take or a thing to look at, as one would say it to a helper. */
+export type Ask = MeasureAsk | LookAsk
+
+export interface MeasureAsk extends AskFacts {
+  readonly do: 'measure'
+  readonly meter: Meter
   readonly meterWords: string
   readonly from: string
   readonly to: string
   readonly fromWords: string
   readonly toWords: string
+}
+
+export interface LookAsk extends AskFacts {
+  readonly do: 'look'
+  readonly of: string
+  readonly ofWords: string
+  /** What may be seen, one of these to be said. */
+  readonly answers: readonly { readonly what: string; readonly words: string }[]
+}
+
+interface AskFacts {
   readonly zone: string
   readonly call: string
   readonly callWords: string
   readonly power: Step['power']
-  /** What the display shows if all is well. */
+  /** What is read or seen if all is well. */
   readonly healthy: string
   readonly reason: string
   readonly outcomes: readonly { readonly shows: string; readonly means: string; readonly odds: string }[]
@@ -108,17 +122,28 @@ function clearedShown({ model, belief, findings }: Diagnosis): readonly ClearedB
 function askOf({ model, belief }: Diagnosis, step: Step): Ask {
   const { diagram } = model
   const point = (id: string): string => (id === 'EARTH' ? 'bare metal of the unit' : diagram.points.get(id)?.words ?? id)
+  const zoneWords = (zone: string | undefined): string => diagram.zones.get(zone ?? '')?.words ?? ''
   const [first, second] = step.outcomes
-  return {
-    meter: step.meter, meterWords: meterWords[step.meter], from: step.from, to: step.to, fromWords: point(step.from), toWords: point(step.to),
-    zone: diagram.zones.get(diagram.points.get(step.from)?.zone ?? '')?.words ?? '',
+  const shows = (outcome: Outcome): string => (step.do === 'look' ? seenWords(outcome.seen ?? '') : display(outcome.value, step.meter))
+  const facts = {
     call: step.call, callWords: diagram.calls.find(({ id }) => id === step.call)?.words ?? step.call, power: step.power,
-    healthy: display(step.healthy, step.meter),
+    healthy: step.do === 'look' ? seenWords(step.healthy) : display(step.healthy, step.meter),
     reason: second ? `Parts ${count(first.hypotheses.length)} from ${count(second.hypotheses.length)}, ${percent(first.probability)} against ${percent(second.probability)}` : '',
-    outcomes: step.outcomes.filter(({ probability }) => probability > 0.004).slice(0, 4).map(({ value, probability, hypotheses }) => ({
-      shows: display(value, step.meter), odds: oddsWords(probability),
-      means: meaning(hypotheses.filter((h) => belief.probability[h] > shownFrom).slice(0, 3).map((h) => model.hypotheses[h].words), hypotheses.length),
+    outcomes: step.outcomes.filter(({ probability }) => probability > 0.004).slice(0, 4).map((outcome) => ({
+      shows: shows(outcome), odds: oddsWords(outcome.probability),
+      means: meaning(outcome.hypotheses.filter((h) => belief.probability[h] > shownFrom).slice(0, 3).map((h) => model.hypotheses[h].words), outcome.hypotheses.length),
     })),
+  }
+  if (step.do === 'look') {
+    const part = diagram.parts.get(step.of)
+    return {
+      ...facts, do: 'look', of: step.of, ofWords: part?.words ?? step.of, zone: zoneWords(part?.zone),
+      answers: step.outcomes.map(({ seen }) => ({ what: seen ?? '', words: seenWords(seen ?? '') })),
+    }
+  }
+  return {
+    ...facts, do: 'measure', meter: step.meter, meterWords: meterWords[step.meter], from: step.from, to: step.to,
+    fromWords: point(step.from), toWords: point(step.to), zone: zoneWords(diagram.points.get(step.from)?.zone),
   }
 }
 
@@ -147,7 +172,7 @@ function contradiction({ belief, findings }: Diagnosis): string {
 }
 
 /** How a value just typed sits against what the circuit can give: an empty text, or a question worth asking. */
-export function doubtAbout(diagnosis: Diagnosis, meter: Step['meter'], from: string, to: string, value: number | null): string {
+export function doubtAbout(diagnosis: Diagnosis, meter: Meter, from: string, to: string, value: number | null): string {
   const { model, belief, findings } = diagnosis
   const situation = model.situation(findings.now, stillThere(model, belief.repairedFaults, findings.now))
   const all = model.hypotheses.map((_, h) => h)

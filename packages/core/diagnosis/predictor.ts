@@ -17,7 +17,7 @@ export class SituationModel {
   readonly circuit: Circuit
   private readonly settled: (Settled | undefined)[] = []
   private readonly known = new Map<string, Predictions>()
-  private readonly knownLooks = new Map<string, readonly string[]>()
+  private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
 
   constructor(private readonly hypotheses: readonly Hypothesis[], circuit: Circuit) {
     this.circuit = circuit
@@ -52,12 +52,9 @@ export class SituationModel {
   }
 
   looks(hypothesis: number, part: string): readonly string[] {
-    const key = `${hypothesis} ${part}`
-    const known = this.knownLooks.get(key)
-    if (known) return known
-    const looks = this.circuit.looks(this.settle(hypothesis), part)
-    this.knownLooks.set(key, looks)
-    return looks
+    const known = this.knownLooks[hypothesis] ?? this.circuit.looks(this.settle(hypothesis))
+    this.knownLooks[hypothesis] = known
+    return known.get(part) ?? []
   }
 
   /** Whether anything that should move stands differently than in a healthy unit. */

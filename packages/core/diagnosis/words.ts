@@ -16,9 +16,15 @@ export function oddsWords(probability: number): string {
   return 'unlikely'
 }
 
+/** What a look shows, as one says it. */
+const lookWords: Readonly<Record<string, string>> = {
+  'pulled-in': 'pulled in', 'dropped-out': 'dropped out', 'lamp-on': 'lamp on', 'lamp-off': 'lamp off', 'open-drawn': 'drawn open', shut: 'shut',
+}
+export const seenWords = (seen: string): string => lookWords[seen] ?? seen.replaceAll('-', ' ')
+
 /** A piece of evidence in a sentence. */
 export function evidenceWords(piece: Evidence): string {
-  if (piece.kind === 'look') return `${piece.of}: ${piece.what.replaceAll('-', ' ')} (${piece.standing.call})`
+  if (piece.kind === 'look') return `${piece.of}: ${seenWords(piece.what)} (${piece.standing.call})`
   const where = piece.meter === 'amps' ? `in the wire ${piece.from} to ${piece.to}` : `${piece.from} to ${piece.to}`
   return `${display(piece.value, piece.meter)} ${where} (${piece.standing.call}${piece.standing.power === 'off' ? ', isolated' : ''})`
 }

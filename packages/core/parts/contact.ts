@@ -13,3 +13,8 @@ export const position = (made: boolean): 'open' | 'closed' => (made ? 'closed' :
 export const fixed = (
   name: string, from: string, to: string, role: Branch['role'], law: Branch['states'][string],
 ): Branch => ({ name, from, to, role, rest: 'is', states: { is: law } })
+
+/** Carries nothing: only remembers which of its states a moving thing is in. */
+export const memory = (name: string, states: readonly string[], rest: string): Branch => ({
+  name, from: 'EARTH', to: 'EARTH', role: 'contact', rest, states: Object.fromEntries(states.map((state) => [state, opened])),
+})

@@ -1,6 +1,6 @@
-import { opened, resistance } from '../electric/law'
+import { resistance } from '../electric/law'
 import { armatureIn, coilBranch } from './coil'
-import { contact, fixed, position } from './contact'
+import { contact, fixed, memory, position } from './contact'
 import { becomes, grounds, opens, sticks } from './fault'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
@@ -32,7 +32,7 @@ export const contactor: PartKind = {
       ? fixed(`bar${pole}`, `L${pole}`, `T${pole}`, 'conductor', resistance(0.0005))
       : contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'open', 0.001))),
     ...(hasAuxiliary(s) ? [contact('auxiliary', '13', '14', 'open', 0.02)] : []),
-    armature,
+    memory('armature', ['in', 'out'], 'out'),
   ],
   senses: () => ({ volts: ['coil'] }),
   behave: (now): Wants => {
@@ -73,10 +73,4 @@ export const contactor: PartKind = {
   pairs: (s) => legToLegPairs(s.number('poles')),
   looks: (now) => [now.is.armature === 'in' ? 'pulled-in' : 'dropped-out'],
   testBridge: 'never',
-}
-
-/** Carries no current: remembers whether the armature is in. */
-const armature: Branch = {
-  name: 'armature', from: 'EARTH', to: 'EARTH', role: 'contact', rest: 'out',
-  states: { in: opened, out: opened },
 }

@@ -2,6 +2,7 @@ import { complex, impedanceFor, polar } from '../electric/complex'
 import { alternatingSource, impedance, opened, resistance } from '../electric/law'
 import { fixed } from './contact'
 import { opens, sticks } from './fault'
+import { toFrame } from './frame'
 import type { Branch, PartKind, Wants } from './kind'
 
 const calledAboveVolts = 14
@@ -23,7 +24,7 @@ export const drive: PartKind = {
     { name: 'RUN', words: 'run call' }, { name: 'C', words: 'control common' },
   ],
   branches: (s): readonly Branch[] => [
-    ...legs.map((degrees, k): Branch => ({
+    ...legs.map((_, k): Branch => ({
       name: `input${k + 1}`, from: `L${k + 1}`, to: '~bus', role: 'load', rest: 'idle',
       states: {
         working: impedance(impedanceFor(s.number('volts') / Math.sqrt(3), s.number('amps'), 0.92), 500_000),
@@ -34,6 +35,7 @@ export const drive: PartKind = {
       name: `output${k + 1}`, from: `T${k + 1}`, to: '~inverter', role: 'output', rest: 'off',
       states: { on: alternatingSource(polar(s.number('output') / Math.sqrt(3), degrees), complex(0.3)), off: opened },
     })),
+    toFrame('~bus'),
     fixed('reference', '~inverter', 'EARTH', 'conductor', resistance(1e6)),
     fixed('run', 'RUN', 'C', 'load', impedance(complex(1500), 1500)),
   ],

@@ -34,5 +34,5 @@ export const electronicFan: PartKind = {
     opens('input', 'fan motor’s call input dead', 0.8),
     sticks('runs-on', ['drive'], 'running', 'fan motor runs without a call', 0.4),
   ],
-  looks: (now) => [now.is.drive === 'running' ? 'turning' : 'still'],
+  looks: (now) => [now.is.drive === 'running' && now.volts.drive.size > 0.5 * now.settings.number('volts') ? 'turning' : 'still'],
 }

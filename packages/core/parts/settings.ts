@@ -1,5 +1,7 @@
 /** A part's settings as written on the diagram, over the kind's defaults. Reading a wrong type throws. */
 export class Settings {
+  private readonly lists = new Map<string, readonly string[]>()
+
   constructor(
     readonly part: string,
     private readonly values: Readonly<Record<string, number | string>>,
@@ -19,8 +21,12 @@ export class Settings {
 
   /** A comma-separated setting as a list; the empty text is the empty list. */
   list(name: string): readonly string[] {
+    const known = this.lists.get(name)
+    if (known) return known
     const text = this.text(name)
-    return text === '' ? [] : text.split(',')
+    const list = text === '' ? [] : text.split(',')
+    this.lists.set(name, list)
+    return list
   }
 
   with(name: string, value: number | string): Settings {

@@ -1,6 +1,7 @@
 import { add, impedanceFor, multiply, polar, scale } from '../electric/complex'
 import { impedance, opened } from '../electric/law'
 import { becomes, grounds, opens } from './fault'
+import { memory } from './contact'
 import { toFrame } from './frame'
 import type { Branch, Now, PartKind, PartSymbol, Wants } from './kind'
 
@@ -8,11 +9,16 @@ const lockedShare = 5
 const startShare = 0.7
 const runShare = 0.5
 
-const turning = (now: Now): boolean => {
+/** Below this share of nominal nothing is on the motor, and its windings stay as they were. */
+const deadShare = 0.03
+
+const act = (now: Now): Wants => {
   const nominal = now.settings.number('volts')
-  const was = now.is.main === 'running'
-  // with its start winding dead it hums and cannot come up; once turning it goes on
-  return now.volts.main.size > (was ? runShare : startShare) * nominal && now.amps.start.size > 0.02 * now.settings.number('amps')
+  const volts = now.volts.main.size
+  if (volts < deadShare * nominal) return { rotor: 'still' }
+  // with its start winding dead it hums and cannot come up
+  const turns = volts > (now.is.rotor === 'turning' ? runShare : startShare) * nominal && now.amps.start.size > 0.02 * now.settings.number('amps')
+  return { rotor: turns ? 'turning' : 'still', main: turns ? 'running' : 'stalled' }
 }
 
 /**
@@ -24,7 +30,7 @@ const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps:
   words,
   symbol,
   settings: { volts: 208, amps },
-  moving: 'main',
+  moving: 'rotor',
   terminals: () => [
     { name: 'C', words: `${words} common` }, { name: 'R', words: `${words} run winding` }, { name: 'S', words: `${words} start winding` },
   ],
@@ -41,10 +47,11 @@ const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps:
       },
       { name: 'start', from: 'C', to: 'S', role: 'load', rest: 'is', states: { is: impedance(start, 2.5 * mainOhms) } },
       toFrame('C'),
+      memory('rotor', ['turning', 'still'], 'still'),
     ]
   },
-  senses: () => ({ volts: ['main'], amps: ['main', 'start'] }),
-  behave: (now): Wants => ({ main: turning(now) ? 'running' : 'stalled' }),
+  senses: () => ({ volts: ['main'], amps: ['start'] }),
+  behave: act,
   faults: () => [
     opens('main', `${words} run winding open`, 1.2, { prove: 'ohms winding by winding, leads off' }),
     opens('start', `${words} start winding open`, 0.6, { prove: 'ohms winding by winding, leads off' }),
@@ -56,7 +63,7 @@ const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps:
     },
   ],
   pairs: () => [['C', 'R'], ['C', 'S'], ['R', 'S']],
-  looks: (now) => [now.is.main === 'running' ? 'turning' : 'still'],
+  looks: (now) => [now.is.rotor],
 })
 
 export const singlePhaseCompressor = singlePhaseMotor('single-phase-compressor', 'compressor', 'motor', 18)

@@ -1,6 +1,7 @@
 import { add, complex, impedanceFor, multiply, polar, scale, type Complex } from '../electric/complex'
 import { opened, resistance, self, type Law, type Term } from '../electric/law'
 import { becomes, grounds, opens } from './fault'
+import { memory } from './contact'
 import { toFrame } from './frame'
 import type { Branch, Now, PartFault, PartKind, PartSymbol, Wants } from './kind'
 import type { Settings } from './settings'
@@ -32,12 +33,18 @@ function law(k: number, positive: Complex, negative: Complex, directOhms: number
   return { ac: { terms, emf: complex(0) }, dc: resistance(directOhms).dc }
 }
 
-const turning = (now: Now): boolean => {
+/** Below this share of nominal nothing is on the motor, and its windings stay as they were. */
+const deadShare = 0.03
+
+const act = (now: Now): Wants => {
   const { winding1: a, winding2: b, winding3: c } = now.volts
   const nominal = now.settings.number('volts')
-  const legs = [[a, b], [b, c], [c, a]].map(([x, y]) => Math.hypot(x.re - y.re, x.im - y.im))
-  if (now.is.winding1 === 'running') return Math.max(...legs) > runShare * nominal
-  return Math.min(...legs) > startShare * nominal
+  const legs = [Math.hypot(a.re - b.re, a.im - b.im), Math.hypot(b.re - c.re, b.im - c.im), Math.hypot(c.re - a.re, c.im - a.im)]
+  const most = Math.max(legs[0], legs[1], legs[2])
+  if (most < deadShare * nominal) return { rotor: 'still' }
+  const turns = now.is.rotor === 'turning' ? most > runShare * nominal : Math.min(legs[0], legs[1], legs[2]) > startShare * nominal
+  const state = turns ? 'running' : 'stalled'
+  return { rotor: turns ? 'turning' : 'still', winding1: state, winding2: state, winding3: state }
 }
 
 const motorBranches = (s: Settings): readonly Branch[] => {
@@ -69,17 +76,14 @@ const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: 
   words,
   symbol,
   settings: { volts: 208, amps, powerFactor: 0.84 },
-  moving: 'winding1',
+  moving: 'rotor',
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
-  branches: (s) => [...motorBranches(s), toFrame('~star')],
+  branches: (s) => [...motorBranches(s), toFrame('~star'), memory('rotor', ['turning', 'still'], 'still')],
   senses: () => ({ volts: [...windings], amps: [...windings] }),
-  behave: (now): Wants => {
-    const state = turning(now) ? 'running' : 'stalled'
-    return { winding1: state, winding2: state, winding3: state }
-  },
+  behave: act,
   faults: () => motorFaults(words),
   pairs: () => [['T1', 'T2'], ['T2', 'T3'], ['T1', 'T3']],
-  looks: (now) => [now.is.winding1 === 'running' ? 'turning' : 'still'],
+  looks: (now) => [now.is.rotor],
 })
 
 /** Modelled by positive- and negative-sequence impedances: runs on with a leg lost, cannot start without it. */

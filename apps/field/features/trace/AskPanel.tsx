@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import type { Ask } from '@jokulgale/core/diagnosis/briefing'
+import type { Ask, LookAsk } from '@jokulgale/core/diagnosis/briefing'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
@@ -9,6 +9,7 @@ import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
 import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
+import { SeenSheet } from './SeenSheet'
 
 interface AskPanelProps {
   readonly visit: OpenVisit
@@ -21,6 +22,8 @@ interface AskPanelProps {
 /** The next reading, as one would say it to a helper, and the way to enter it. */
 export function AskPanel({ visit, asks, busy, story, onMeasure }: AskPanelProps) {
   const [detail, setDetail] = useState(false)
+  const [seeing, setSeeing] = useState(false)
+  const seen = <SeenSheet visit={visit} open={seeing} onClose={() => { setSeeing(false) }} />
   const [first] = asks
   if (!first) {
     return (
@@ -28,12 +31,18 @@ export function AskPanel({ visit, asks, busy, story, onMeasure }: AskPanelProps)
         <Words strong>{busy ? 'Working out the next reading …' : 'No reading would tell the rest apart.'}</Words>
         {story ? <Words size="small">{story}</Words> : null}
         <Press title="Enter another reading" onPress={() => { onMeasure({ meter: 'volts', from: '', to: visit.diagram.common }) }} />
+        <Press title="Say what you see" onPress={() => { setSeeing(true) }} />
+        {seen}
       </View>
     )
   }
   const cannot = (): void => {
     setDetail(false)
-    void visit.say({ kind: 'unreachable', of: first.from })
+    void visit.say({ kind: 'unreachable', of: first.do === 'look' ? first.of : first.from })
+  }
+  const saw = (ask: LookAsk, what: string): void => {
+    setDetail(false)
+    void visit.say({ kind: 'observation', what, of: ask.of })
   }
   return (
     <View style={{ padding: space.medium, gap: space.small, opacity: busy ? 0.6 : 1 }}>
@@ -41,7 +50,10 @@ export function AskPanel({ visit, asks, busy, story, onMeasure }: AskPanelProps)
       <AskWords ask={first} visit={visit} />
       <View style={{ flexDirection: 'row', gap: space.small }}>
         <Press title="More" label="Outcomes, alternatives, can’t reach it" onPress={() => { setDetail(true) }} />
-        <Press grow kind="main" title="Enter the reading" onPress={() => { onMeasure(first) }} />
+        {first.do === 'measure' ? <Press grow kind="main" title="Enter the reading" onPress={() => { onMeasure(first) }} /> : null}
+        {first.do === 'look' ? first.answers.map(({ what, words }) => (
+          <Press key={what} grow kind="main" title={capital(words)} label={`${first.ofWords}: ${words}`} onPress={() => { saw(first, what) }} />
+        )) : null}
       </View>
       <Sheet title="Next reading" open={detail} onClose={() => { setDetail(false) }}>
         <AskWords ask={first} visit={visit} />
@@ -54,11 +66,26 @@ export function AskPanel({ visit, asks, busy, story, onMeasure }: AskPanelProps)
         ))}
         <Press title="Can’t reach it" onPress={cannot} />
         {asks.length > 1 ? <Words strong role="heading" aria-level={3}>Or instead</Words> : null}
-        {asks.slice(1).map((ask) => (
-          <Press key={`${ask.meter} ${ask.from} ${ask.to} ${ask.call}`} title={`${ask.meterWords}: ${ask.from} to ${ask.to}, ${ask.callWords}`} onPress={() => { setDetail(false); onMeasure(ask) }} />
-        ))}
+        {asks.slice(1).map((ask) => (ask.do === 'measure'
+          ? <Press key={`${ask.meter} ${ask.from} ${ask.to} ${ask.call}`} title={`${ask.meterWords}: ${ask.from} to ${ask.to}, ${ask.callWords}`} onPress={() => { setDetail(false); onMeasure(ask) }} />
+          : <LookRow key={ask.of} ask={ask} onSaw={(what) => { saw(ask, what) }} />))}
         <Press title="Any other reading" onPress={() => { setDetail(false); onMeasure({ meter: 'volts', from: '', to: visit.diagram.common }) }} />
+        <Press title="Say what you see" onPress={() => { setDetail(false); setSeeing(true) }} />
       </Sheet>
+      {seen}
+    </View>
+  )
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+
+function LookRow({ ask, onSaw }: { readonly ask: LookAsk; readonly onSaw: (what: string) => void }) {
+  return (
+    <View style={{ gap: space.hair }}>
+      <Words>{`Look at ${ask.ofWords}`}</Words>
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        {ask.answers.map(({ what, words }) => <Press key={what} grow title={capital(words)} label={`${ask.ofWords}: ${words}`} onPress={() => { onSaw(what) }} />)}
+      </View>
     </View>
   )
 }
@@ -73,13 +100,15 @@ function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit
   return (
     <View style={{ gap: 2 }}>
       {change ? <Notice kind="caution">{change}</Notice> : null}
-      <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.small, flexWrap: 'wrap' }}>
-        <Words strong>{ask.meterWords}</Words>
-        <Words strong color={palette.wrong}>{`${ask.meter === 'amps' ? 'wire' : 'red'} ${ask.from}`}</Words>
-        <Words strong>{`${ask.meter === 'amps' ? 'to' : 'black'} ${ask.to}`}</Words>
-      </View>
-      <Words size="small" quiet numberOfLines={1}>{`${ask.fromWords} · ${ask.zone}`}</Words>
-      <Words size="small">{'Should read '}<Words strong style={{ fontFamily: fonts.reading }}>{ask.healthy}</Words></Words>
+      {ask.do === 'measure' ? (
+        <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.small, flexWrap: 'wrap' }}>
+          <Words strong>{ask.meterWords}</Words>
+          <Words strong color={palette.wrong}>{`${ask.meter === 'amps' ? 'wire' : 'red'} ${ask.from}`}</Words>
+          <Words strong>{`${ask.meter === 'amps' ? 'to' : 'black'} ${ask.to}`}</Words>
+        </View>
+      ) : <Words strong>{`Look at ${ask.ofWords}`}</Words>}
+      <Words size="small" quiet numberOfLines={1}>{ask.do === 'measure' ? `${ask.fromWords} · ${ask.zone}` : ask.zone}</Words>
+      <Words size="small">{ask.do === 'measure' ? 'Should read ' : 'Should be '}<Words strong style={{ fontFamily: fonts.reading }}>{ask.healthy}</Words></Words>
     </View>
   )
 }

@@ -53,7 +53,8 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const [firstLead, setFirstLead] = useState('')
   const { briefing, busy, error } = useBriefing(visit.ladder, visit.state.complaint, visit.bodies)
   const [ask] = briefing?.asks ?? []
-  const red = ask?.from ?? ''
+  const red = ask?.do === 'measure' ? ask.from : ''
+  const black = ask?.do === 'measure' ? ask.to : ''
   useEffect(() => {
     if (tab !== 'trace' || red === '') return
     const quiet = window.matchMedia('(prefers-reduced-motion: reduce)').matches
@@ -81,7 +82,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
         </View>
       ) : null}
       {briefing?.strips.map((strip, k) => (
-        <StripView key={strip.words} strip={strip} startsOpen={k === 0} red={firstLead || red} black={firstLead ? '' : ask?.to ?? ''} onStop={tapStop} />
+        <StripView key={strip.words} strip={strip} startsOpen={k === 0} red={firstLead || red} black={firstLead ? '' : black} onStop={tapStop} />
       ))}
       {briefing?.strips.length === 0 ? <Words quiet>This call asks for nothing: every load should be still. Choose another call above, or measure what should be dead.</Words> : null}
     </View>

@@ -1,0 +1,34 @@
+import { View } from 'react-native'
+import { seenWords } from '@jokulgale/core/diagnosis/words'
+import { lookChoices } from '@jokulgale/core/parts/lookWords'
+import { Press } from '../../ui/Press'
+import { Sheet } from '../../ui/Sheet'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import type { OpenVisit } from '../visit/useVisit'
+
+interface SeenSheetProps {
+  readonly visit: OpenVisit
+  readonly open: boolean
+  readonly onClose: () => void
+}
+
+/** Anything seen without a meter: a contactor in, a motor still, a lamp dark. */
+export function SeenSheet({ visit, open, onClose }: SeenSheetProps) {
+  const parts = [...visit.diagram.parts.values()].filter(({ kind }) => lookChoices(kind).length > 0)
+  return (
+    <Sheet title="What do you see?" open={open} onClose={onClose}>
+      {parts.map((part) => (
+        <View key={part.id} style={{ gap: space.hair }}>
+          <Words strong>{part.words}</Words>
+          <View style={{ flexDirection: 'row', gap: space.small }}>
+            {lookChoices(part.kind).map((what) => (
+              <Press key={what} grow title={seenWords(what)} label={`${part.words}: ${seenWords(what)}`}
+                onPress={() => { onClose(); void visit.say({ kind: 'observation', what, of: part.id }) }} />
+            ))}
+          </View>
+        </View>
+      ))}
+    </Sheet>
+  )
+}
