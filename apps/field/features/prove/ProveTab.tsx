@@ -17,7 +17,7 @@ export function ProveTab({ visit }: { readonly visit: OpenVisit }) {
     <View style={{ gap: space.huge }}>
       <View style={{ gap: space.small }}>
         <Words strong quiet role="heading" aria-level={2}>Repair</Words>
-        {state.repairs.length === 0 ? <Words quiet>None recorded. Open the suspect that it was and record the repair there, or find the part here.</Words> : null}
+        {state.repairs.length === 0 ? <Words quiet>None recorded. Open the suspect that it was, under Suspects, and record the repair there.</Words> : null}
         {state.repairs.map(({ entry, body }) => (
           <View key={entry.id} style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.small }}>
             <Words strong>{diagram.parts.get(body.of)?.words ?? body.of}</Words>

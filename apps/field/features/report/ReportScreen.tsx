@@ -22,6 +22,7 @@ export function ReportScreen({ id }: { readonly id: string }) {
 
 function ReportBody({ visit: { unit, site, diagram, state } }: { readonly visit: OpenVisit }) {
   const unproven = diagram.calls.filter(({ id }) => !state.proofs.some(({ body }) => body.call === id && body.passed))
+  const firstCall = diagram.complaints.find(({ id }) => id === state.complaint)?.call
   const wrong = [...state.firstLook.values()].filter(({ body }) => body.is === 'wrong')
   return (
     <View style={{ gap: space.huge }}>
@@ -40,7 +41,7 @@ function ReportBody({ visit: { unit, site, diagram, state } }: { readonly visit:
         {state.readings.length === 0 && wrong.length === 0 ? <Words quiet>No readings were taken.</Words> : null}
         {wrong.map(({ entry, body }) => <Line key={entry.id} left={body.words ?? body.item} right="wrong" />)}
         {state.readings.map(({ entry, body, call }) => (
-          <Line key={entry.id} left={`${body.from} to ${body.to ?? diagram.common}`} right={display(body.value, body.meter)} small={diagram.calls.find(({ id }) => id === call)?.words ?? 'call not set'} />
+          <Line key={entry.id} left={`${body.from} to ${body.to ?? diagram.common}`} right={display(body.value, body.meter)} small={diagram.calls.find(({ id }) => id === (call ?? firstCall))?.words ?? ''} />
         ))}
       </Part>
       <Part title="Repair">

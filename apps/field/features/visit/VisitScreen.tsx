@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { View } from 'react-native'
+import { ScrollView, useWindowDimensions, View } from 'react-native'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -45,8 +45,12 @@ function Arrival({ visit }: { readonly visit: OpenVisit }) {
   )
 }
 
+/** Height of what stands above and below the wide trace, dp. */
+const aroundWideTrace = 215
+
 function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const wide = useWide()
+  const { height } = useWindowDimensions()
   const [tab, setTab] = useState<VisitTab>(visit.state.readings.length > 0 || visit.state.firstLook.size > 0 ? 'trace' : 'look')
   const [wanted, setWanted] = useState<ReadingWanted | null>(null)
   const [logged, setLogged] = useState<{ readonly entry: string; readonly words: string } | null>(null)
@@ -55,11 +59,14 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const [ask] = briefing?.asks ?? []
   const red = ask?.do === 'measure' ? ask.from : ''
   const black = ask?.do === 'measure' ? ask.to : ''
+  // where the ask is, or else where the call stops being live
+  const focus = briefing?.strips.flatMap(({ stops }) => stops).find(({ point }) => point === red)?.point
+    ?? briefing?.strips[0]?.stops.find(({ state }, k) => k > 0 && state !== 'live')?.point ?? ''
   useEffect(() => {
-    if (tab !== 'trace' || red === '') return
+    if (tab !== 'trace' || focus === '') return
     const quiet = window.matchMedia('(prefers-reduced-motion: reduce)').matches
-    document.getElementById(stopElement(red))?.scrollIntoView({ block: 'center', behavior: quiet ? 'auto' : 'smooth' })
-  }, [tab, red])
+    document.getElementById(stopElement(focus))?.scrollIntoView({ block: 'center', behavior: quiet ? 'auto' : 'smooth' })
+  }, [tab, focus])
   const measure = (reading: ReadingWanted): void => {
     setLogged(null)
     setWanted(reading)
@@ -90,9 +97,9 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const panel = <AskPanel visit={visit} asks={briefing?.asks ?? []} busy={busy} story={briefing?.story ?? ''} onMeasure={measure} />
   const suspects = briefing ? <SuspectsList briefing={briefing} visit={visit} onRepaired={() => { setTab('prove') }} /> : <Words quiet>Solving …</Words>
   const wideTrace = (
-    <View style={{ flexDirection: 'row', gap: space.huge, alignItems: 'flex-start' }}>
-      <View style={{ flex: 5 }}>{strips}</View>
-      <View style={{ flex: 4, gap: space.large }}>{panel}{suspects}</View>
+    <View style={{ flexDirection: 'row', gap: space.huge, height: Math.max(400, height - aroundWideTrace) }}>
+      <ScrollView style={{ flex: 5 }}>{strips}</ScrollView>
+      <ScrollView style={{ flex: 4 }} contentContainerStyle={{ gap: space.large }}>{panel}{suspects}</ScrollView>
     </View>
   )
   return (

@@ -1,0 +1,71 @@
+// Takes the pictures of docs/screenshots from a server with fresh demo data: node scripts/screenshots.mjs http://127.0.0.1:8080
+import { chromium } from '@playwright/test'
+import path from 'node:path'
+import { root } from './house/paths.mjs'
+
+const origin = process.argv[2] ?? 'http://127.0.0.1:8080'
+const folder = path.join(root, 'docs', 'screenshots')
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'] })
+const phone = { width: 390, height: 844 }
+const wide = { width: 1280, height: 800 }
+const settle = 2500
+
+async function visitor(viewport, colorScheme = 'light') {
+  const page = await (await browser.newContext({ viewport, colorScheme })).newPage()
+  const shoot = async (name) => { await page.waitForTimeout(settle); await page.screenshot({ path: path.join(folder, `${name}.png`) }) }
+  await page.goto(origin)
+  await page.getByLabel('E-mail').fill('ines@skerry.example')
+  await page.getByLabel('Password').fill('north-stairs-480')
+  return { page, shoot, enter: async () => { await page.getByRole('button', { name: 'Sign in' }).click(); await page.getByRole('heading', { name: 'Calls' }).waitFor() } }
+}
+
+const { page, shoot, enter } = await visitor(phone)
+await shoot('sign-in')
+await enter()
+await shoot('board')
+await page.getByRole('link', { name: 'RTU-1,' }).first().click()
+await shoot('call')
+const address = page.url()
+await page.getByRole('button', { name: 'I am here: start' }).click()
+await shoot('first-look')
+await page.getByRole('tab', { name: 'Trace' }).click()
+await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).waitFor({ timeout: 60_000 })
+await shoot('ask')
+
+async function measure(from, value) {
+  await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+  await page.getByRole('button', { name: 'Any other reading' }).click()
+  await page.getByLabel('Find a point').fill(from)
+  await page.getByRole('link', { name: from, exact: true }).click()
+  for (const key of value) await page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
+  if (from === 'LPS1.1') await shoot('pad')
+  await page.getByRole('button', { name: /^Log / }).click()
+  await page.waitForTimeout(settle)
+}
+await measure('LPS1.1', '25.4')
+await measure('LPS1.2', '0')
+await shoot('trace')
+const desk = await visitor(wide)
+await desk.enter()
+await desk.shoot('board-wide')
+await desk.page.goto(address)
+await desk.page.getByRole('tab', { name: 'Trace' }).click()
+await desk.page.getByRole('heading', { name: 'Suspects' }).waitFor({ timeout: 60_000 })
+await desk.shoot('visit-wide')
+const attic = await visitor(phone, 'dark')
+await attic.enter()
+await attic.page.goto(address)
+await attic.page.getByRole('tab', { name: 'Trace' }).click()
+await attic.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).waitFor({ timeout: 60_000 })
+await attic.shoot('trace-dark')
+await page.getByRole('tab', { name: 'Suspects' }).click()
+await page.getByRole('button', { name: /Low-pressure switch 1/ }).first().click()
+await shoot('suspects')
+await page.getByRole('button', { name: 'This was it: record the repair' }).click()
+await page.getByLabel('Readings for Cooling, first stage').fill('25.3 V; 15.6 15.5 15.7 A; 75 °F in, 56 °F out')
+await page.getByLabel('Cooling, first stage: proven').click()
+await shoot('prove')
+await page.getByLabel('For the building, in plain words').fill('A leak let the charge go and the pressure switch did its work. Leak mended, charged, both stages to be watched.')
+await page.getByRole('button', { name: 'Sign off: repaired' }).click()
+await shoot('report')
+await browser.close()
