@@ -41,7 +41,7 @@ async function countPlaywright(report) {
 }
 
 async function checks(scratch) {
-  const types = Promise.all(['packages/core', 'packages/contract', 'apps/cli', 'apps/server', 'apps/field', 'e2e'].map((folder) =>
+  const types = Promise.all(['packages/core', 'packages/contract', 'apps/cli', 'apps/server', 'apps/field', 'e2e', 'scripts'].map((folder) =>
     show('npx', ['tsc', '-p', folder]).then((code) => count(`types of ${folder}`, code === 0))))
   await types
   count('lint', (await show('npx', ['eslint', '.', '--max-warnings', '0'])) === 0)

@@ -1,4 +1,4 @@
-import type { Diagram, Part, Wire } from './diagram'
+import { terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
 import { earth, type Effect, type Fault, type PointId } from './effect'
 
 /** Weights of what goes wrong with wires, against those of parts. */
@@ -75,17 +75,33 @@ function crossedFaults(diagram: Diagram): readonly Fault[] {
     }))))
 }
 
-/** Leads that can sit on the neighbouring terminal of the same part: a transformer's primary on another tap. */
+/** Terminals of a part that a lead may be landed on by mistake, in groups that look alike. */
+function alikeTerminals(part: Part): readonly string[] {
+  if (part.kind.kind === 'transformer') return part.settings.list('taps').map((tap) => `P${tap}`)
+  if (part.kind.kind === 'smoke-detector') return ['NC', 'NO']
+  if (part.kind.kind === 'changeover-sensor') return ['COLD', 'HOT']
+  // the board's call terminals, R among them; common is a conductor of its own color
+  if (part.id === 'TB') return part.settings.list('terminals').filter((name) => name !== 'C' && name !== 'N')
+  return []
+}
+
+/** Weight of a lead on the wrong terminal: of a transformer's tap, left as delivered, and of any other. */
+const landingPrior = { tap: 1.2, other: 0.06 } as const
+
+/** Leads that sit on the wrong one of several terminals that look alike. */
 function landingFaults(diagram: Diagram): readonly Fault[] {
-  return [...diagram.parts.values()].filter((part) => part.kind.kind === 'transformer').flatMap((part) => {
-    const taps = part.settings.list('taps').map((tap) => `${part.id}.P${tap}`)
-    return [...diagram.wires.values()].flatMap((wire) => [wire.from, wire.to].filter((end) => taps.includes(end)).flatMap((end) =>
-      taps.filter((tap) => tap !== end).map((tap): Fault => ({
-        id: `${part.id}:on-${tap.slice(tap.indexOf('.') + 1)}`,
-        words: `${part.words}: primary lead on tap ${tap.slice(tap.indexOf('.') + 2)} V`,
-        of: part.id, prior: 1.2,
-        effects: [{ does: 'move', wire: wire.id, end, to: tap }],
-        cause: 'left as delivered, or a replacement wired like the old one', prove: 'compare the tap with the measured supply',
+  return [...diagram.parts.values()].flatMap((part) => {
+    const alike = alikeTerminals(part).map((name) => `${part.id}.${name}`)
+    const isTap = part.kind.kind === 'transformer'
+    return [...diagram.wires.values()].flatMap((wire) => [wire.from, wire.to].filter((end) => alike.includes(end)).flatMap((end) =>
+      alike.filter((other) => other !== end && other !== wire.from && other !== wire.to).map((other): Fault => ({
+        id: isTap ? `${part.id}:on-${terminalOfPoint(other)}` : `${wire.id}:on:${other}`,
+        words: isTap ? `${part.words}: primary lead on tap ${terminalOfPoint(other).slice(1)} V` : `Wire ${wireName(wire)}: landed on ${other} instead of ${end}`,
+        of: isTap ? part.id : wire.id,
+        prior: isTap ? landingPrior.tap : landingPrior.other,
+        effects: [{ does: 'move', wire: wire.id, end, to: other }],
+        cause: isTap ? 'left as delivered, or a replacement wired like the old one' : 'miswired at the last work',
+        prove: isTap ? 'compare the tap with the measured supply' : 'follow the lead to its terminal',
       }))))
   })
 }
