@@ -3,7 +3,7 @@ import type { Effect } from '../diagram/effect'
 import type { Conditions, Now, Phasor } from '../parts/kind'
 import { Factored, type Felt, type Sense } from './factored'
 import { buildNetwork, type Analysis, type Network, type Row } from './network'
-import { resolveEffects, type Overrides } from './overrides'
+import { replacedRow, resolveEffects, type Overrides, type Replacement } from './overrides'
 import { Variation, type Change } from './variation'
 
 /** What a unit is asked to do, and under which facts. `standing` effects hold for everything solved here. */
@@ -112,7 +112,7 @@ export class Circuit {
   }
 
   /** Rows that standing effects put in the place of a link's own, if any. */
-  standingRows(link: number): Readonly<Record<Analysis, Row>> | undefined {
+  standingRows(link: number): Replacement | undefined {
     return this.standing.rows.get(link)
   }
 
@@ -135,8 +135,9 @@ export class Circuit {
   }
 
   private rowOf(link: number, state: string, analysis: Analysis): Row {
+    const own = this.network.links[link].states[state]
     const standing = this.standing.rows.get(link)
-    return standing ? standing[analysis] : this.network.links[link].states[state][analysis]
+    return standing ? replacedRow(standing, own, analysis) : own[analysis]
   }
 
   private factor(analysis: Analysis): Factored {
@@ -178,7 +179,7 @@ export class Circuit {
     const changes: Change[] = []
     for (const link of touched) {
       const replaced = overrides.rows.get(link)
-      const row = replaced ? replaced[analysis] : this.rowOf(link, states[link], analysis)
+      const row = replaced ? replacedRow(replaced, this.network.links[link].states[states[link]], analysis) : this.rowOf(link, states[link], analysis)
       if (row === base.rows[link]) continue
       const { a, b } = this.network.links[link]
       changes.push({ link, a, b, row })

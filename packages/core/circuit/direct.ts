@@ -2,6 +2,7 @@ import type { Effect } from '../diagram/effect'
 import type { Settled } from './circuit'
 import { Factored } from './factored'
 import { buildNetwork, type Analysis, type Network, type Row } from './network'
+import { replacedRow } from './overrides'
 
 /** A settled state as one plain network: every link under its own row, joins as links of their own. */
 export interface DirectNetwork {
@@ -16,8 +17,8 @@ export function directNetwork(settled: Settled, effects: readonly Effect[]): Dir
   const network = buildNetwork(circuit.diagram, circuit.situation.conditions, standing)
   const rows = (analysis: Analysis): readonly Row[] => network.links.map((link, number) => {
     const replaced = overrides.rows.get(number) ?? circuit.standingRows(number)
-    if (replaced) return replaced[analysis]
-    return link.states[states[number] ?? link.rest][analysis]
+    const own = link.states[states[number] ?? link.rest]
+    return replaced ? replacedRow(replaced, own, analysis) : own[analysis]
   })
   return { network, rows: { ac: rows('ac'), dc: rows('dc') } }
 }

@@ -5,6 +5,15 @@ import { joinsOf, resistanceRows, type Analysis, type Network, type Row } from '
 
 type Rows = Readonly<Record<Analysis, Row>>
 
+/** Rows in the place of a link's own; `closedOnly` where a contact passes nothing while it is open. */
+export interface Replacement extends Rows {
+  readonly closedOnly: boolean
+}
+
+/** The row of a link that has been replaced. */
+export const replacedRow = (replaced: Replacement, own: Rows, analysis: Analysis): Row =>
+  replaced.closedOnly && own.ac === null ? null : replaced[analysis]
+
 /** Two nodes joined that the network does not join. */
 export interface Join {
   readonly a: number
@@ -14,17 +23,17 @@ export interface Join {
 
 /** Effects resolved against a network: rows that replace a link's law, states that are held, settings that differ, joins. */
 export interface Overrides {
-  readonly rows: ReadonlyMap<number, Rows>
+  readonly rows: ReadonlyMap<number, Replacement>
   readonly held: ReadonlyMap<number, string>
   readonly settings: ReadonlyMap<string, Settings>
   readonly joins: readonly Join[]
 }
 
-const openRows: Rows = { ac: null, dc: null }
+const openRows: Replacement = { ac: null, dc: null, closedOnly: false }
 
 /** Resolves effects. Throws UnknownNameError for a branch, point or part that the unit does not have. */
 export function resolveEffects(network: Network, effects: readonly Effect[], joinsBuiltIn = false): Overrides {
-  const rows = new Map<number, Rows>()
+  const rows = new Map<number, Replacement>()
   const held = new Map<number, string>()
   const settings = new Map<string, Settings>()
   const link = (id: BranchId): number => {
@@ -43,9 +52,12 @@ export function resolveEffects(network: Network, effects: readonly Effect[], joi
       case 'open':
         rows.set(link(effect.branch), openRows)
         break
-      case 'ohms':
-        rows.set(link(effect.branch), resistanceRows(effect.ohms, link(effect.branch)))
+      case 'ohms': {
+        const number = link(effect.branch)
+        const { role } = network.links[number]
+        rows.set(number, { ...resistanceRows(effect.ohms, number), closedOnly: role === 'contact' || role === 'fuse' })
         break
+      }
       case 'hold': {
         const number = link(effect.branch)
         if (!(effect.state in network.links[number].states))

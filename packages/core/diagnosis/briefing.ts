@@ -108,7 +108,7 @@ const top = (weights: Float64Array): number => weights.reduce((a, b) => Math.max
 function clearedShown({ model, belief, findings }: Diagnosis): readonly ClearedBrief[] {
   if (findings.evidence.length === 0) return []
   return model.hypotheses.map((hypothesis, h) => ({ hypothesis, h }))
-    .filter(({ h }) => h > 0 && belief.probability[h] < clearedBelow)
+    .filter(({ h }) => h > 0 && h < model.singles && belief.probability[h] < clearedBelow)
     .map(({ hypothesis, h }) => {
       const losses = belief.weight.map((weight) => top(weight) - weight[h])
       const most = losses.reduce((best, loss, e) => (loss > losses[best] ? e : best), 0)
@@ -175,7 +175,7 @@ function contradiction({ belief, findings }: Diagnosis): string {
 export function doubtAbout(diagnosis: Diagnosis, meter: Meter, from: string, to: string, value: number | null): string {
   const { model, belief, findings } = diagnosis
   const situation = model.situation(findings.now, stillThere(model, belief.repairedFaults, findings.now))
-  const all = model.hypotheses.map((_, h) => h)
+  const all = Array.from({ length: model.singles }, (_, h) => h)
   const outcomes = partition(meter, situation.predict(meter, from, to, all), belief, all)
   const near = outcomes.some((outcome) => (outcome.value === null ? value === null
     : value !== null && Math.abs(outcome.value - value) <= Math.max(1.5, 0.2 * Math.abs(outcome.value))))

@@ -35,13 +35,19 @@ export function liveCandidates(diagram: Diagram): readonly Candidate[] {
   const control = controlPoints(diagram)
   const toCommon = [...control].filter((point) => point !== diagram.common)
     .map((point): Candidate => ({ meter: 'volts', from: point, to: diagram.common }))
+  // line points to bare metal: where one conductor stops; never proof that it is dead
+  const toMetal = [...diagram.points.values()].filter(({ id, part }) => !control.has(id) && switchesLine(diagram, part))
+    .map(({ id }): Candidate => ({ meter: 'volts', from: id, to: 'EARTH' }))
   const acrossParts = [...diagram.parts.values()].flatMap((part) => across(part).map(([from, to]): Candidate => ({
     meter: isDirect(part, from, to) ? 'dc' : 'volts', from: `${part.id}.${from}`, to: `${part.id}.${to}`,
   })))
   const clamped = [...diagram.wires.values()].filter((wire) => feedsLoad(diagram, wire.to) || feedsLoad(diagram, wire.from))
     .map((wire): Candidate => ({ meter: 'amps', from: wire.from, to: wire.to }))
-  return [...toCommon, ...acrossParts, ...clamped]
+  return [...toCommon, ...acrossParts, ...toMetal, ...clamped]
 }
+
+const lineSwitches = new Set(['relay', 'breaker', 'fuse', 'automatic-limit', 'manual-limit', 'sequencer', 'disconnect', 'contactor'])
+const switchesLine = (diagram: Diagram, part: string): boolean => lineSwitches.has(diagram.parts.get(part)?.kind.kind ?? '')
 
 const feedsLoad = (diagram: Diagram, point: string): boolean => {
   const part = diagram.parts.get(partOfPoint(point))

@@ -30,6 +30,6 @@ export function diagnose(diagram: Diagram, { complaint, entries }: Omit<CaseFile
   const model = modelOf(diagram)
   const findings = gather(diagram, { complaint, entries })
   const belief = believe(model, findings)
-  const ranked = model.hypotheses.map((_, h) => h).sort((a, b) => belief.probability[b] - belief.probability[a])
+  const ranked = Array.from(belief.probability, (_, h) => h).sort((a, b) => belief.probability[b] - belief.probability[a])
   return { model, findings, belief, ranked, next: rankReadings(model, findings, belief) }
 }

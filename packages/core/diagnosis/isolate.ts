@@ -30,7 +30,7 @@ interface Option extends Candidate {
   readonly hop: number
   readonly atPlug: boolean
   /** Predicted value by hypothesis; NaN is out of range. */
-  readonly values: Float64Array
+  readonly values: readonly number[]
 }
 
 /** Hypotheses grouped by what they predict: a gap that a person can tell parts two groups. */
@@ -49,8 +49,8 @@ function groupsOf({ meter, values }: Option, members: readonly number[]): readon
 
 /** Every reading of every call, and ohms isolated, with its predictions. */
 function optionsOf(model: UnitModel): readonly Option[] {
-  const { diagram, hypotheses } = model
-  const all = hypotheses.map((_, h) => h)
+  const { diagram } = model
+  const all = Array.from({ length: model.singles }, (_, h) => h)
   const base = atArrival(diagram, diagram.calls[0].id)
   const option = (candidate: Candidate, standing: Standing, hops: ReadonlyMap<string, number>): Option => ({
     ...candidate, standing,
@@ -76,7 +76,7 @@ function optionsOf(model: UnitModel): readonly Option[] {
 /** Plays every single fault of a unit to its end under a policy, with exact readings and all costs equal. */
 export function isolateAll(model: UnitModel, policy: Policy): Isolation {
   const { hypotheses } = model
-  const faults = hypotheses.map((_, h) => h).filter((h) => hypotheses[h].effects.length > 0 && hypotheses[h].prior > 0)
+  const faults = Array.from({ length: model.singles }, (_, h) => h).filter((h) => hypotheses[h].effects.length > 0 && hypotheses[h].prior > 0)
   const total = faults.reduce((sum, h) => sum + hypotheses[h].prior, 0)
   const weight = (members: readonly number[]): number => members.reduce((sum, h) => sum + hypotheses[h].prior, 0) / total
   const options = optionsOf(model)

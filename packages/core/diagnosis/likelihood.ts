@@ -24,9 +24,9 @@ export const tolerances: Readonly<Record<Exclude<Meter, 'ohms'>, Tolerance>> = {
   amps: { share: 0.08, floor: 0.08, span: 60 },
   millivolts: { share: 0.35, floor: 4, span: 2000 },
 }
-/** Ohms are judged on a logarithmic scale. */
+/** Ohms are judged on a logarithmic scale, above what leads, clips and the touch of a chafed wire add. */
 const ohmsSpread = 0.25
-const ohmsFloor = 0.4
+const ohmsFloor = 1
 const ohmsSpan = Math.log(ohmsRangeEnd / 0.1)
 
 /** One standard deviation of a good reading about its prediction. */

@@ -4,7 +4,7 @@ import { partOfPoint, type Diagram } from '../diagram/diagram'
 import { costOf, defaultCosts, isolatedCandidates, liveCandidates, type Candidate, type CostRules } from './candidates'
 import type { Findings } from './evidence'
 import { blunderChance, distinct } from './likelihood'
-import type { SituationModel, UnitModel } from './predictor'
+import type { Predictions, SituationModel, UnitModel } from './predictor'
 import type { Standing } from './standing'
 import { stillThere, type Belief } from './suspects'
 
@@ -131,7 +131,7 @@ const lookSeconds = 8
 /** A look may miss or mislead: that much of its information is left. */
 const lookTrust = 0.6
 /** Pairs that a look parts at a glance; other words are not asked for. */
-const plainLooks = new Set(['pulled-in', 'dropped-out', 'turning', 'still', 'lamp-on', 'lamp-off', 'open-drawn', 'shut', 'on', 'off', 'dark', 'tripped', 'dry'])
+const plainLooks = new Set(['pulled-in', 'dropped-out', 'turning', 'still', 'lamp-on', 'lamp-off', 'open-drawn', 'shut', 'on', 'off', 'dark', 'tripped', 'set'])
 
 /** Looks worth taking now: contactors in or out, motors turning, lamps, damper and valves. */
 function looksIn(model: UnitModel, findings: Findings, belief: Belief, which: readonly number[], open: ReadonlySet<string>): readonly LookStep[] {
@@ -173,7 +173,7 @@ const blocked = (diagram: Diagram, findings: Findings, ...points: readonly strin
   points.some((point) => findings.unreachable.has(point) || findings.unreachable.has(diagram.points.get(point)?.zone ?? ''))
 
 /** Suspects grouped by what they predict: a gap that a person can tell parts two groups. */
-export function partition(meter: Meter, predicted: Float64Array, belief: Belief, which: readonly number[]): readonly Outcome[] {
+export function partition(meter: Meter, predicted: Predictions, belief: Belief, which: readonly number[]): readonly Outcome[] {
   const value = (h: number): number | null => (Number.isNaN(predicted[h]) ? null : predicted[h])
   const order = [...which].sort((a, b) => sortable(predicted[a]) - sortable(predicted[b]))
   const groups: number[][] = []

@@ -47,43 +47,83 @@ function blame(model: UnitModel, probability: Float64Array, repaired: string): n
   return best
 }
 
+type Weighed = Omit<Belief, 'repairedFaults'>
+
 function weigh(
   model: UnitModel, findings: Findings, evidence: readonly Evidence[], repairedFaults: readonly number[], repairs: number,
-): Omit<Belief, 'repairedFaults'> {
+): Weighed {
+  const context: Context = { model, findings, evidence, repairedFaults, good: new Set(findings.repaired.slice(0, repairs)), complained: repairs === 0 }
+  const singles = Array.from({ length: model.singles }, (_, h) => h)
+  const first = weighAll(context, singles)
+  const pairs = pairsWorthTrying(context, first)
+  return pairs.length === 0 ? first : weighAll(context, [...singles, ...pairs])
+}
+
+interface Context {
+  readonly model: UnitModel
+  readonly findings: Findings
+  readonly evidence: readonly Evidence[]
+  readonly repairedFaults: readonly number[]
+  /** Parts known good since they were repaired. */
+  readonly good: ReadonlySet<string>
+  readonly complained: boolean
+}
+
+function weighAll({ model, findings, evidence, repairedFaults, good, complained }: Context, which: readonly number[]): Weighed {
   const { hypotheses } = model
-  const all = hypotheses.map((_, h) => h)
-  const log = Float64Array.from(hypotheses, ({ prior }) => Math.log(prior))
-  const good = new Set(findings.repaired.slice(0, repairs))
-  hypotheses.forEach((hypothesis, h) => {
-    if (hypothesis.of.some((part) => good.has(part))) log[h] = -Infinity
-  })
-  if (repairs === 0) addComplaint(model, findings, log)
+  const log = new Float64Array(hypotheses.length).fill(-Infinity)
+  for (const h of which) if (!hypotheses[h].of.some((part) => good.has(part))) log[h] = Math.log(hypotheses[h].prior)
+  if (complained) addComplaint(model, findings, log, which)
   const weight = evidence.map((piece) => {
     const situation = model.situation(piece.standing, stillThere(model, repairedFaults, piece.standing))
-    const row = new Float64Array(hypotheses.length)
+    const row = new Float64Array(hypotheses.length).fill(-Infinity)
     if (piece.kind === 'reading') {
-      const predicted = situation.predict(piece.meter, piece.from, piece.to, all)
-      for (const h of all) {
+      const predicted = situation.predict(piece.meter, piece.from, piece.to, which)
+      for (const h of which) {
         const chance = likelihood(piece.meter, piece.value, Number.isNaN(predicted[h]) ? null : predicted[h])
-        const moving = situation.settle(h).oscillates
-        row[h] = Math.log(moving ? (1 - movingTarget) * chance + movingTarget * 0.02 : chance)
+        row[h] = Math.log(situation.settle(h).oscillates ? (1 - movingTarget) * chance + movingTarget * 0.02 : chance)
       }
     } else
-      for (const h of all) {
-        const seen = situation.looks(h, piece.of).includes(piece.what)
-        row[h] = Math.log(seen ? lookChance.hit : lookChance.falseAlarm)
-      }
-    for (const h of all) log[h] += row[h]
+      for (const h of which) row[h] = Math.log(situation.looks(h, piece.of).includes(piece.what) ? lookChance.hit : lookChance.falseAlarm)
+    for (const h of which) log[h] += row[h]
     return row
   })
   return { probability: normalise(log), weight }
 }
 
-function addComplaint(model: UnitModel, findings: Findings, log: Float64Array): void {
+/** Log-likelihood that a hypothesis may lose on a piece of evidence and still be said to explain it. */
+const explains = 3
+/** How many single faults, at the most, are tried in pairs. */
+const paired = 26
+
+/** Pairs of single faults, where no single one explains every piece of evidence: those that explain what others leave. */
+function pairsWorthTrying({ model, evidence }: Context, { weight, probability }: Weighed): readonly number[] {
+  if (evidence.length < 2) return []
+  const best = weight.map((row) => row.reduce((a, b) => Math.max(a, b), -Infinity))
+  const leaves = (h: number): readonly number[] => weight.flatMap((row, e) => (best[e] - row[h] > explains ? [e] : []))
+  const order = Array.from({ length: model.singles }, (_, h) => h).filter((h) => h > 0 && probability[h] > 0).sort((a, b) => probability[b] - probability[a])
+  if (order.length === 0 || order.slice(0, 40).some((h) => leaves(h).length === 0)) return []
+  // leading suspects, and for each piece that the leader leaves open those that explain it with the least else against them
+  const chosen = new Set(order.slice(0, paired / 2))
+  for (const e of leaves(order[0]))
+    for (const h of order.filter((candidate) => best[e] - weight[e][candidate] < 1).slice(0, Math.ceil(paired / 2))) chosen.add(h)
+  const few = [...chosen].slice(0, 2 * paired)
+  return few.flatMap((a, k) => few.slice(k + 1).filter((b) => differ(model, a, b)).map((b) => model.pair(a, b)))
+}
+
+const differ = (model: UnitModel, a: number, b: number): boolean => !sameBranch(model.hypotheses[a].effects, model.hypotheses[b].effects)
+
+/** Two faults of one branch are not independent of each other. */
+const sameBranch = (a: readonly Effect[], b: readonly Effect[]): boolean => {
+  const touched = new Set(a.map((effect) => ('branch' in effect ? effect.branch : '')))
+  return b.some((effect) => 'branch' in effect && touched.has(effect.branch))
+}
+
+function addComplaint(model: UnitModel, findings: Findings, log: Float64Array, which: readonly number[]): void {
   const complaint = model.diagram.complaints.find(({ id }) => id === findings.complaint)
   if (!complaint) return
   const situation = model.situation(atArrival(model.diagram, complaint.call))
-  for (let h = 0; h < log.length; h++) if (!situation.showsSymptom(h)) log[h] += Math.log(complaintWithoutSymptom)
+  for (const h of which) if (!situation.showsSymptom(h)) log[h] += Math.log(complaintWithoutSymptom)
 }
 
 function normalise(log: Float64Array): Float64Array {

@@ -86,7 +86,7 @@ function alikeTerminals(part: Part): readonly string[] {
 }
 
 /** Weight of a lead on the wrong terminal: of a transformer's tap, left as delivered, and of any other. */
-const landingPrior = { tap: 1.2, other: 0.06 } as const
+const landingPrior = { tap: 1.2, other: 0.06, alarm: 0.5 } as const
 
 /** Leads that sit on the wrong one of several terminals that look alike. */
 function landingFaults(diagram: Diagram): readonly Fault[] {
@@ -98,7 +98,7 @@ function landingFaults(diagram: Diagram): readonly Fault[] {
         id: isTap ? `${part.id}:on-${terminalOfPoint(other)}` : `${wire.id}:on:${other}`,
         words: isTap ? `${part.words}: primary lead on tap ${terminalOfPoint(other).slice(1)} V` : `Wire ${wireName(wire)}: landed on ${other} instead of ${end}`,
         of: isTap ? part.id : wire.id,
-        prior: isTap ? landingPrior.tap : landingPrior.other,
+        prior: isTap ? landingPrior.tap : part.kind.kind === 'smoke-detector' ? landingPrior.alarm : landingPrior.other,
         effects: [{ does: 'move', wire: wire.id, end, to: other }],
         cause: isTap ? 'left as delivered, or a replacement wired like the old one' : 'miswired at the last work',
         prove: isTap ? 'compare the tap with the measured supply' : 'follow the lead to its terminal',

@@ -31,6 +31,9 @@ export const impedance = (ac: Complex, dcOhms: number): Law => ({
   dc: Number.isFinite(dcOhms) ? resistive(complex(dcOhms)) : 'open',
 })
 
+/** Direct resistance of an electronic load, ohms: its rectifier blocks what an ohmmeter puts out. */
+export const rectified = Infinity
+
 /** The same resistance to alternating and direct current. Ohms. */
 export const resistance = (ohms: number): Law => impedance(complex(ohms), ohms)
 

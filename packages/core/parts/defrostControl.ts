@@ -1,5 +1,5 @@
 import { complex, impedanceForVoltAmperes } from '../electric/complex'
-import { impedance } from '../electric/law'
+import { impedance, rectified } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { PartKind, Wants } from './kind'
@@ -21,7 +21,7 @@ export const defrostControl: PartKind = {
     { name: 'F1', words: 'outdoor fan feed' }, { name: 'F2', words: 'outdoor fan' },
   ],
   branches: () => [
-    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.7), 3500)),
+    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.7), rectified)),
     fixed('call', 'Y', 'C', 'load', impedance(complex(2200), 2200)),
     contact('compressor', 'Y', 'CC', 'closed', 0.03),
     contact('cooling', 'O', 'RV', 'closed', 0.03),

@@ -1,5 +1,5 @@
 import { complex, impedanceForVoltAmperes } from '../electric/complex'
-import { directSource, impedance, type Law } from '../electric/law'
+import { directSource, impedance, rectified, type Law } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { misset, opens, sticks } from './fault'
 import { enthalpyBtuPerPound } from '../bench/psychrometrics'
@@ -87,7 +87,7 @@ const makeEconomizer = (kind: string, words: string, method: string, humidity: b
     { name: 'A+', words: 'actuator signal +' }, { name: 'A-', words: 'actuator signal −' },
   ],
   branches: () => [
-    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 4, 0.8), 3000)),
+    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 4, 0.8), rectified)),
     fixed('input1', 'Y1I', 'C', 'load', input(2400)),
     fixed('input2', 'Y2I', 'C', 'load', input(2400)),
     fixed('fanInput', 'G', 'C', 'load', input(2400)),

@@ -1,5 +1,5 @@
 import { complex, impedanceForVoltAmperes } from '../electric/complex'
-import { impedance } from '../electric/law'
+import { impedance, rectified } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { PartKind, Wants } from './kind'
@@ -23,7 +23,7 @@ export const ignitionControl: PartKind = {
     { name: 'IND1', words: 'inducer feed' }, { name: 'IND2', words: 'inducer' },
   ],
   branches: () => [
-    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 4, 0.7), 3000)),
+    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 4, 0.7), rectified)),
     fixed('call', 'W', 'C', 'load', impedance(complex(1500), 1500)),
     fixed('limitFeed', 'R', 'LO', 'conductor', impedance(complex(0.05), 0.05)),
     fixed('limit', 'LI', 'C', 'load', impedance(complex(1800), 1800)),

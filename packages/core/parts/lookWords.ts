@@ -6,7 +6,7 @@ const pairs = {
   lamp: ['lamp-on', 'lamp-off'],
   blade: ['on', 'off'],
   valve: ['open-drawn', 'shut'],
-  float: ['tripped', 'dry'],
+  float: ['tripped', 'set', 'wet', 'dry'],
   fuse: ['blown'],
 } as const
 

@@ -1,5 +1,5 @@
 import { complex, impedanceForVoltAmperes } from '../electric/complex'
-import { impedance } from '../electric/law'
+import { impedance, rectified } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { PartKind, Wants } from './kind'
@@ -20,7 +20,7 @@ export const provingBoard: PartKind = {
     { name: 'P1', words: 'proving loop, out' }, { name: 'P2', words: 'proving loop, back' }, { name: 'K', words: 'to the safety string and contactor' },
   ],
   branches: () => [
-    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.7), 3500)),
+    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.7), rectified)),
     fixed('call', 'Y', 'C', 'load', impedance(complex(2200), 2200)),
     fixed('loopFeed', 'R', 'P1', 'conductor', impedance(complex(470), 470)),
     fixed('loop', 'P2', 'C', 'load', impedance(complex(3300), 3300)),

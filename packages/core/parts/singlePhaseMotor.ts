@@ -18,7 +18,8 @@ const act = (now: Now): Wants => {
   if (volts < deadShare * nominal) return { rotor: 'still' }
   // with its start winding dead it hums and cannot come up
   const turns = volts > (now.is.rotor === 'turning' ? runShare : startShare) * nominal && now.amps.start.size > 0.02 * now.settings.number('amps')
-  return { rotor: turns ? 'turning' : 'still', main: turns ? 'running' : 'stalled' }
+  // a stalled motor opens on its inner protector before anything upstream does
+  return { rotor: turns ? 'turning' : 'still', main: turns ? 'running' : 'off' }
 }
 
 /**

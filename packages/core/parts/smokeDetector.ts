@@ -1,5 +1,5 @@
 import { impedanceForVoltAmperes } from '../electric/complex'
-import { impedance } from '../electric/law'
+import { impedance, rectified } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { PartKind } from './kind'
@@ -17,7 +17,7 @@ export const smokeDetector: PartKind = {
     { name: 'COM', words: 'alarm contact, common' }, { name: 'NC', words: 'alarm contact, closed when clear' }, { name: 'NO', words: 'alarm contact, closed in alarm' },
   ],
   branches: () => [
-    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.8), 4000)),
+    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.8), rectified)),
     contact('clear', 'COM', 'NC', 'open'),
     contact('alarm', 'COM', 'NO', 'closed'),
   ],

@@ -1,5 +1,5 @@
 import { impedanceForVoltAmperes } from '../electric/complex'
-import { impedance } from '../electric/law'
+import { impedance, rectified } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { misset, opens, sticks } from './fault'
 import type { Now, PartKind } from './kind'
@@ -60,7 +60,7 @@ export const thermostat: PartKind = {
     ...outputs(s).map((name) => ({ name, words: `${name} output` })),
   ],
   branches: (s) => [
-    ...(s.text('power') === 'common' ? [fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(s.number('volts'), 1.5, 0.7), 4000))] : []),
+    ...(s.text('power') === 'common' ? [fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(s.number('volts'), 1.5, 0.7), rectified))] : []),
     ...outputs(s).map((name) => contact(relay(name), 'R', name, 'open', 0.05)),
   ],
   senses: (s) => (s.text('power') === 'common' ? { volts: ['electronics'] } : {}),
