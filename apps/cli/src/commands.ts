@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
 import { Circuit } from '@jokulgale/core/circuit/circuit'
 import { meters, readMeter, type Meter, type Reading } from '@jokulgale/core/circuit/meter'
+import { playTimeline } from '@jokulgale/core/circuit/timeline'
 import { situationOf } from '@jokulgale/core/circuit/situation'
 import { diagnose, modelOf } from '@jokulgale/core/diagnosis/diagnose'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
@@ -25,6 +26,7 @@ export const commands: Readonly<Record<string, (args: readonly string[]) => unkn
   diagnose: diagnoseFile,
   isolate,
   spice,
+  timeline,
 }
 
 function unitOf(args: readonly string[]): Diagram {
@@ -98,4 +100,16 @@ function spice(args: readonly string[]): string {
   const unit = unitOf(positionals)
   const effects = effectsOf(unit, values.fault)
   return spiceNetlist(new Circuit(unit, situationOf(unit, values.call)).vary(effects), effects)
+}
+
+function timeline(args: readonly string[]): unknown {
+  const { values, positionals } = parseArgs({
+    args: [...args], allowPositionals: true,
+    options: { call: { type: 'string', default: 'cool1' }, fault: { type: 'string', multiple: true, default: [] }, seconds: { type: 'string', default: '900' } },
+  })
+  const unit = unitOf(positionals)
+  const seconds = Number(values.seconds)
+  if (!(seconds > 0 && seconds <= 86_400)) throw new Error(`--seconds is a number up to a day, not “${values.seconds}”`)
+  const { events, periodSeconds } = playTimeline(unit, situationOf(unit, 'off'), situationOf(unit, values.call), effectsOf(unit, values.fault), seconds)
+  return { unit: unit.id, call: values.call, events, periodSeconds }
 }

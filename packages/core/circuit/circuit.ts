@@ -111,6 +111,30 @@ export class Circuit {
     return whole
   }
 
+  /** The circuit with every link in a given state, whatever the parts would make of it. */
+  solveStates(states: readonly string[], overrides: Overrides): { readonly ac: Variation; readonly dc: Variation } {
+    const touched = new Set<number>(overrides.rows.keys())
+    states.forEach((state, link) => {
+      if (state !== this.states[link]) touched.add(link)
+    })
+    return { ac: this.variation('ac', states, touched, overrides), dc: this.variation('dc', states, touched, overrides) }
+  }
+
+  /** What every part wants of its own links in such a state: link → state, only where it differs. */
+  wantsIn(solution: { readonly ac: Variation; readonly dc: Variation }, states: readonly string[], overrides: Overrides): ReadonlyMap<number, string> {
+    this.feel(solution.ac, solution.dc)
+    const wanted = new Map<number, string>()
+    for (const actor of this.actors) {
+      const { behave } = actor.part.kind
+      if (!behave) continue
+      this.fill(actor, states, overrides)
+      const wants = behave(actor.now)
+      for (const [branch, link] of actor.own)
+        if (branch in wants && wants[branch] !== states[link] && !overrides.held.has(link) && !this.standing.held.has(link)) wanted.set(link, wants[branch])
+    }
+    return wanted
+  }
+
   /** Rows that standing effects put in the place of a link's own, if any. */
   standingRows(link: number): Replacement | undefined {
     return this.standing.rows.get(link)

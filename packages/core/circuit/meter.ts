@@ -1,5 +1,6 @@
 import { UnknownNameError } from '../diagram/nearest'
 import type { Settled } from './circuit'
+import type { Variation } from './variation'
 
 export type Meter = 'volts' | 'loz' | 'ohms' | 'amps' | 'dc' | 'millivolts'
 export const meters: readonly Meter[] = ['volts', 'loz', 'ohms', 'amps', 'dc', 'millivolts']
@@ -34,8 +35,11 @@ export function meterValue(settled: Settled, meter: Meter, from: string, to: str
   return valueBetween(settled, meter, nodeOf(settled, from), nodeOf(settled, to))
 }
 
-export function clampAmps(settled: Settled, link: number): number {
-  settled.ac.amps(link, scratch)
+export const clampAmps = (settled: Settled, link: number): number => clampAmpsOf(settled.ac, link)
+
+/** Current of a link, root-mean-square amperes. */
+export function clampAmpsOf(solution: Variation, link: number): number {
+  solution.amps(link, scratch)
   return Math.hypot(scratch[0], scratch[1])
 }
 

@@ -1,12 +1,14 @@
 import { impedanceForVoltAmperes } from '../electric/complex'
 import { impedance, rectified } from '../electric/law'
-import { contact, fixed, position } from './contact'
+import { contact, fixed, memory, position } from './contact'
 import { misset, opens, sticks } from './fault'
 import type { Now, PartKind } from './kind'
 import type { Settings } from './settings'
 
 /** Below this a thermostat's electronics go dark and its relays let go, volts. */
 const darkBelowVolts = 17
+/** Its capacitors carry it over this long without power, seconds. */
+const holdUpSeconds = 0.5
 
 const outputs = (s: Settings): readonly string[] => s.list('outputs')
 const relay = (terminal: string): string => `relay${terminal}`
@@ -45,14 +47,15 @@ function driven(now: Now): ReadonlySet<string> {
 
 /**
  * A thermostat: joins R to the outputs that the call asks for. `heat` says whether it drives G in heating
- * (electric) or leaves the fan to the unit (fuel). Its compressor outputs wait `compressorDelay` seconds after power returns.
+ * (electric) or leaves the fan to the unit (fuel). It takes `restart` seconds to
+ * come back when power has been lost; its compressor outputs wait `compressorDelay` seconds.
  */
 export const thermostat: PartKind = {
   kind: 'thermostat',
   words: 'thermostat',
   symbol: 'control',
   settings: {
-    outputs: 'Y1,Y2,G,W1', system: 'conventional', heat: 'fuel', stages: 2, changeover: 'O', compressorDelay: 300, volts: 24, power: 'common',
+    outputs: 'Y1,Y2,G,W1', system: 'conventional', heat: 'fuel', stages: 2, changeover: 'O', compressorDelay: 300, restart: 60, volts: 24, power: 'common',
   },
   terminals: (s) => [
     { name: 'R', words: 'R, control power in' },
@@ -62,16 +65,24 @@ export const thermostat: PartKind = {
   branches: (s) => [
     ...(s.text('power') === 'common' ? [fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(s.number('volts'), 1.5, 0.7), rectified))] : []),
     ...outputs(s).map((name) => contact(relay(name), 'R', name, 'open', 0.05)),
+    memory('electronicsState', ['dark', 'awake'], 'dark'),
   ],
   senses: (s) => (s.text('power') === 'common' ? { volts: ['electronics'] } : {}),
   behave: (now) => {
-    const awake = now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts
+    const powered = now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts
+    // it holds up for a moment without power, and its outputs wait until it has started up again
+    const awake = now.is.electronicsState === 'awake'
     const on = driven(now)
-    return Object.fromEntries(outputs(now.settings).map((name) => [relay(name), position(awake && on.has(name))]))
+    return {
+      electronicsState: powered ? 'awake' : 'dark',
+      ...Object.fromEntries(outputs(now.settings).map((name) => [relay(name), position(awake && on.has(name))])),
+    }
   },
-  delays: (s) => outputs(s).filter((name) => name.startsWith('Y')).map((name) => ({
-    branch: relay(name), to: 'closed', seconds: s.number('compressorDelay'),
-  })),
+  delays: (s) => [
+    { branch: 'electronicsState', to: 'awake', seconds: s.number('restart') },
+    { branch: 'electronicsState', to: 'dark', seconds: holdUpSeconds },
+    ...outputs(s).filter((name) => name.startsWith('Y')).map((name) => ({ branch: relay(name), to: 'closed', seconds: s.number('compressorDelay') })),
+  ],
   faults: (s) => [
     ...outputs(s).map((name) => opens(relay(name), `thermostat does not close ${name}`, 0.7, { prove: `join R to ${name} at the thermostat for a moment` })),
     ...outputs(s).map((name) => sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.4)),

@@ -1,0 +1,95 @@
+import type { Diagram } from '../diagram/diagram'
+import type { Effect } from '../diagram/effect'
+import { openingSeconds } from '../parts/overcurrent'
+import { Circuit, type Situation } from './circuit'
+import { clampAmpsOf } from './meter'
+import { resolveEffects } from './overrides'
+
+/** Something that changed by itself: which link, to what, when. */
+export interface TimelineEvent {
+  readonly seconds: number
+  readonly link: string
+  readonly to: string
+}
+
+export interface Timeline {
+  readonly events: readonly TimelineEvent[]
+  /** The circuit goes round and round: seconds a round, null when it comes to rest. */
+  readonly periodSeconds: number | null
+  /** State of every link at the end, by link number of the circuit of the call. */
+  readonly states: readonly string[]
+}
+
+/** Changes within one instant after which it is called chattering, and time moves on all the same. */
+const mostAtOnce = 60
+/** How fast something that chatters does so, seconds. */
+const chatterSeconds = 0.05
+
+/**
+ * What happens by itself after a call is set: contacts follow at once, delays run, fuses open by current and time.
+ * Starts from the state in which `before` has come to rest, and ends at `untilSeconds` or when nothing is pending.
+ */
+export function playTimeline(diagram: Diagram, before: Situation, after: Situation, effects: readonly Effect[], untilSeconds: number): Timeline {
+  const rest = new Circuit(diagram, before).vary(effects)
+  const circuit = new Circuit(diagram, after)
+  const overrides = resolveEffects(circuit.network, effects)
+  const states = circuit.network.links.map((link, number) => overrides.held.get(number) ?? rest.states[number] ?? link.rest)
+  const delays = delaysOf(circuit)
+  const pending = new Map<number, { readonly to: string; readonly at: number }>()
+  const events: TimelineEvent[] = []
+  const seen = new Map<string, number>()
+  let seconds = 0
+  let atOnce = 0
+  let periodSeconds: number | null = null
+  const change = (link: number, to: string): void => {
+    states[link] = to
+    pending.delete(link)
+    events.push({ seconds, link: circuit.network.links[link].id, to })
+  }
+  while (seconds <= untilSeconds) {
+    const solution = circuit.solveStates(states, overrides)
+    const wanted = circuit.wantsIn(solution, states, overrides)
+    for (const link of [...pending.keys()]) if (wanted.get(link) !== pending.get(link)?.to) pending.delete(link)
+    let moved = false
+    for (const [link, to] of wanted) {
+      const wait = waitOf(circuit, link, to, delays, clampAmpsOf(solution.ac, link))
+      if (wait <= 0 && atOnce < mostAtOnce) {
+        change(link, to)
+        moved = true
+      } else if (!pending.has(link)) pending.set(link, { to, at: seconds + Math.max(wait, chatterSeconds) })
+    }
+    if (moved) {
+      atOnce += 1
+      continue
+    }
+    const signature = `${states.join()} ${[...pending].map(([link, { to, at }]) => `${link}${to}${(at - seconds).toFixed(3)}`).sort().join()}`
+    const earlier = seen.get(signature)
+    if (earlier !== undefined && seconds > earlier) {
+      periodSeconds = seconds - earlier
+      break
+    }
+    seen.set(signature, seconds)
+    const [next] = [...pending].sort((a, b) => a[1].at - b[1].at)
+    if (!next) break
+    seconds = next[1].at
+    if (seconds > untilSeconds) break
+    atOnce = 0
+    change(next[0], next[1].to)
+  }
+  return { events, periodSeconds, states }
+}
+
+type Delays = ReadonlyMap<string, number>
+
+function delaysOf(circuit: Circuit): Delays {
+  const delays = new Map<string, number>()
+  for (const part of circuit.diagram.parts.values())
+    for (const { branch, to, seconds } of part.kind.delays?.(part.settings) ?? []) delays.set(`${part.id}/${branch} ${to}`, seconds)
+  return delays
+}
+
+function waitOf(circuit: Circuit, link: number, to: string, delays: Delays, amps: number): number {
+  const { id, part } = circuit.network.links[link]
+  if (part?.kind.slow && to === 'open') return openingSeconds(amps / part.settings.number('amps'))
+  return delays.get(`${id} ${to}`) ?? 0
+}
