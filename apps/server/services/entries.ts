@@ -1,7 +1,7 @@
 import { and, asc, eq, gt, inArray } from 'drizzle-orm'
 import type { SentEntry, StoredEntry } from '@jokulgale/contract/visit'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
-import { readLadder } from '@jokulgale/core/diagram/readLadder'
+import { knownLadder } from '@jokulgale/core/diagram/readLadder'
 import { entryProblem } from '@jokulgale/core/visit/checkEntry'
 import type { Database } from '../db/connect'
 import { diagrams, entries, units, visits } from '../db/schema'
@@ -44,20 +44,10 @@ export async function storeEntries(db: Database, who: Who, sent: readonly SentEn
   })
 }
 
-const readDiagrams = new Map<string, Diagram>()
-
-function parsed(ladder: string): Diagram {
-  const known = readDiagrams.get(ladder)
-  if (known) return known
-  const diagram = readLadder(ladder)
-  readDiagrams.set(ladder, diagram)
-  return diagram
-}
-
 async function diagramsOfVisits(db: Database, shopId: string, ids: readonly string[]): Promise<ReadonlyMap<string, Diagram>> {
   const rows = await db.select({ visit: visits.id, ladder: diagrams.ladder }).from(visits)
     .innerJoin(units, and(eq(units.id, visits.unitId), eq(units.shopId, shopId)))
     .innerJoin(diagrams, and(eq(diagrams.id, units.diagramId), eq(diagrams.shopId, shopId)))
     .where(and(inArray(visits.id, [...ids]), eq(visits.shopId, shopId)))
-  return new Map(rows.map(({ visit, ladder }) => [visit, parsed(ladder)]))
+  return new Map(rows.map(({ visit, ladder }) => [visit, knownLadder(ladder)]))
 }

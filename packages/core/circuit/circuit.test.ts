@@ -1,4 +1,8 @@
+import fc from 'fast-check'
 import { faultsOf } from '../diagram/faults'
+import { DiagramError, readLadder } from '../diagram/readLadder'
+import { partKinds } from '../parts/index'
+import { Settings } from '../parts/settings'
 import { builtInUnit, builtInUnitIds } from '../units/index'
 import { Circuit, type Settled } from './circuit'
 import { solveDirect } from './direct'
@@ -83,6 +87,50 @@ function worstDifference(settled: Settled, direct: Factored, analysis: 'ac' | 'd
     worst.amps = Math.max(worst.amps, Math.hypot(out[0] - re[at], out[1] - im[at]))
   })
   return Math.max(worst.volts / most.volts, worst.amps / most.amps)
+}
+
+test('with no motor turning the network is reciprocal', () => {
+  for (const id of builtInUnitIds) {
+    const diagram = builtInUnit(id)
+    const { ac } = new Circuit(diagram, situationOf(diagram, 'off')).healthy
+    const nodes = [...diagram.points.keys()].map((_, node) => node)
+    for (let k = 0; k < 40; k++) {
+      const [a, b, c, d] = [7, 11, 13, 17].map((step) => nodes[(k * step + step) % nodes.length])
+      const there = ac.base.pairResponse(a, b)
+      const back = ac.base.pairResponse(c, d)
+      const seen = Math.hypot(there.re[c] - there.re[d] - (back.re[a] - back.re[b]), there.im[c] - there.im[d] - (back.im[a] - back.im[b]))
+      const size = Math.max(1, Math.abs(there.re[a] - there.re[b]), Math.abs(back.re[c] - back.re[d]))
+      expect(seen / size).toBeLessThan(1e-9)
+    }
+  }
+})
+
+test('random diagrams are refused or solved, they neither crash nor hang', () => {
+  const kinds = ['heater', 'relay', 'contactor', 'lamp', 'fuse', 'door-switch', 'low-pressure-switch', 'gas-valve', 'capacitor', 'three-phase-fan', 'capacitor-fan', 'transformer'] as const
+  fc.assert(fc.property(fc.array(fc.constantFrom(...kinds), { minLength: 1, maxLength: 8 }), fc.array(fc.tuple(fc.nat(60), fc.nat(60)), { minLength: 4, maxLength: 30 }), (chosen, pairs) => {
+    const parts = chosen.map((kind, k) => ({ id: `P${k}`, kind, terminals: terminalsOf(kind) }))
+    const points = ['SV.L1', 'SV.L2', 'SV.L3', 'SV.N', ...parts.flatMap(({ id, terminals }) => terminals.map((name) => `${id}.${name}`))]
+    const text = ['unit random "Random"', 'class none', 'common SV.N', 'call off "Off"', 'zone here "Here"', 'part SV supply "Supply" in here',
+      ...parts.map(({ id, kind }) => `part ${id} ${kind} "${kind}" in here`), 'rung "All" line',
+      ...pairs.map(([a, b], k) => `  ${points[a % points.length]} -black ${k}- ${points[b % points.length]}`)].join('\n')
+    let diagram
+    try {
+      diagram = readLadder(text)
+    } catch (error) {
+      expect(error).toBeInstanceOf(DiagramError)
+      return
+    }
+    const circuit = new Circuit(diagram, situationOf(diagram, 'off'))
+    for (let node = 0; node < circuit.network.earthNode; node++) {
+      circuit.healthy.ac.volts(node, circuit.network.earthNode, out)
+      expect(Number.isFinite(out[0]) && Number.isFinite(out[1])).toBe(true)
+    }
+  }), { numRuns: 300 })
+})
+
+const terminalsOf = (name: string): readonly string[] => {
+  const kind = partKinds.get(name)
+  return kind ? kind.terminals(new Settings('P', kind.settings)).map((terminal) => terminal.name) : []
 }
 
 test('energy balances: what the sources give is what the rest takes', () => {

@@ -23,6 +23,9 @@ test.each([
   ['a part that nothing reaches', good.replace('part GV gas-valve', 'part ZZ gas-valve "Spare" in gas\npart GV gas-valve'), /ZZ: no wire reaches it/],
   ['a wire across two parts with =', good.replace('LPS1.1 = LPS1.2', 'LPS1.1 = HPS1.2'), /goes through one part/],
   ['a zone that is not there', good.replace('"Gas valve" in gas', '"Gas valve" in cellar'), /no zone “cellar”/],
+  ['a supply short', good.replace('rung "Equipment ground" line', 'rung "Short" line\n  SV.L1 -black 99- SV.L2\nrung "Equipment ground" line'), /SV\.L1-SV\.L2: joins two legs/],
+  ['a leg on the metal', good.replace('SV.N -green G- G1.1', 'SV.L3 -green G- G1.1'), /puts a leg of the supply on the metal/],
+  ['a section that floats', good.replace('part GV gas-valve', 'part ZA lamp "Lamp" in gas\npart ZB lamp "Lamp" in gas\npart GV gas-valve').replace('rung "Gas valve" control', 'rung "Island" control\n  ZA.1 -pink 1- ZB.1\nrung "Gas valve" control'), /ZA, ZB: nothing joins this to the supply/],
   ['a line that says nothing', good.replace('class rooftop', 'clas rooftop'), /column/],
 ])('%s is named with its line and what to do', (_, text, message) => {
   const found = problems(text)

@@ -4,6 +4,7 @@ import { Settings } from '../parts/settings'
 import type { Call, Complaint, Diagram, FaultCode, Part, Rung, RungStop, TestPoint, Trace, Wire, Zone } from './diagram'
 import { partOfPoint } from './diagram'
 import { nearest } from './nearest'
+import { unsoundWiring } from './soundness'
 
 /** One thing wrong with a ladder text: where, and what to do. */
 export interface DiagramProblem {
@@ -26,6 +27,17 @@ const defaultReachSeconds = 30
 /** Reads a unit's ladder text. Throws DiagramError with every problem found. */
 export function readLadder(text: string): Diagram {
   return new Reader(statementsOf(text)).read()
+}
+
+const readBefore = new Map<string, Diagram>()
+
+/** The same, read once and kept: the same text gives the same diagram. */
+export function knownLadder(text: string): Diagram {
+  const known = readBefore.get(text)
+  if (known) return known
+  const diagram = readLadder(text)
+  readBefore.set(text, diagram)
+  return diagram
 }
 
 function statementsOf(text: string): readonly Statement[] {
@@ -210,6 +222,7 @@ class Reader {
       const follows = part.kind.settings.follows === undefined ? '' : part.settings.text('follows')
       if (follows !== '' && !this.parts.has(follows)) this.problem(part.line, `${part.id}: follows ${follows}, which is not a part`)
     }
+    if (this.problems.length === 0) this.problems.push(...unsoundWiring(this.parts.values(), this.wires.values()))
     for (const trace of this.traces)
       for (const point of [trace.from, trace.to]) this.knows(point, trace.line)
     for (const { call, words } of [...this.traces, ...this.complaints])

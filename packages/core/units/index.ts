@@ -1,9 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import { UnknownNameError } from '../diagram/nearest'
-import { readLadder } from '../diagram/readLadder'
+import { knownLadder } from '../diagram/readLadder'
 import { unitTexts } from '../generated/unitTexts'
-
-const read = new Map<string, Diagram>()
 
 export const builtInUnitIds: readonly string[] = Object.keys(unitTexts)
 
@@ -15,10 +13,4 @@ export function builtInUnitText(id: string): string {
 }
 
 /** The diagram of a built-in unit, read once. Throws UnknownNameError. */
-export function builtInUnit(id: string): Diagram {
-  const known = read.get(id)
-  if (known) return known
-  const diagram = readLadder(builtInUnitText(id))
-  read.set(id, diagram)
-  return diagram
-}
+export const builtInUnit = (id: string): Diagram => knownLadder(builtInUnitText(id))

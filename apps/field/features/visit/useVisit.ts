@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo } from 'react'
 import type { SiteRecord, UnitRecord } from '@jokulgale/contract/places'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
-import { readLadder } from '@jokulgale/core/diagram/readLadder'
+import { knownLadder } from '@jokulgale/core/diagram/readLadder'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { foldVisit, type VisitState } from '@jokulgale/core/visit/visitState'
 import { useAppSelector } from '../store'
@@ -20,16 +20,6 @@ export interface OpenVisit {
 }
 
 const nothing: readonly KeptEntry[] = []
-const diagrams = new Map<string, Diagram>()
-
-function diagramOf(ladder: string): Diagram {
-  const known = diagrams.get(ladder)
-  if (known) return known
-  const diagram = readLadder(ladder)
-  diagrams.set(ladder, diagram)
-  return diagram
-}
-
 /** A visit with its unit, folded from its log; null until it and its unit are known here. */
 export function useVisit(id: string): OpenVisit | null {
   const sync = useSync()
@@ -47,6 +37,6 @@ export function useVisit(id: string): OpenVisit | null {
   const unit = places?.units.find((candidate) => candidate.id === visit?.unit)
   const site = places?.sites.find((candidate) => candidate.id === unit?.site)
   const ladder = places?.diagrams.find((candidate) => candidate.id === unit?.diagram)?.ladder
-  return useMemo(() => (unit && site && ladder !== undefined ? { id, unit, site, ladder, diagram: diagramOf(ladder), state, bodies, say } : null),
+  return useMemo(() => (unit && site && ladder !== undefined ? { id, unit, site, ladder, diagram: knownLadder(ladder), state, bodies, say } : null),
     [id, unit, site, ladder, state, bodies, say])
 }
