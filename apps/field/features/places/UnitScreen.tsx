@@ -39,7 +39,7 @@ export function UnitScreen({ id }: { readonly id: string }) {
       <View>
         <Words size="lead">{diagram?.title ?? unit.diagram}</Words>
         <Words quiet>{unit.place}</Words>
-        <Words quiet>{`${unit.make}, serial ${unit.serial}, installed ${unit.installed}`}</Words>
+        <Words quiet>{`${unit.make}, serial ${unit.serial}, installed ${unit.installed.slice(0, 4)}`}</Words>
         <Words quiet>{`Access: ${site.access}`}</Words>
       </View>
       <View>

@@ -19,7 +19,7 @@ export function CallBar({ visit }: { readonly visit: OpenVisit }) {
   const close = (): void => { setOpen(null) }
   const chip = (label: string, name: string, onPress: () => void, live: boolean) => (
     <Pressable accessibilityRole="button" accessibilityLabel={`${name}: ${label}. Change`} onPress={onPress}
-      style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: target, paddingHorizontal: space.medium, flexShrink: 1 }}>
+      style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: target, paddingHorizontal: space.medium, flexShrink: name === 'Power' ? 0 : 1 }}>
       <View aria-hidden style={{ width: 10, height: 10, borderRadius: live ? 5 : 0, backgroundColor: live ? palette.live : palette.dead }} />
       <Words size="small" strong numberOfLines={1} style={{ flexShrink: 1 }}>{label}</Words>
       <Icon name="chevron-down" size={16} color={palette.quiet} />
