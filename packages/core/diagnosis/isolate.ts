@@ -22,6 +22,8 @@ export interface Isolation {
   readonly foundShare: number
   /** No procedure with these readings can do with fewer in the mean. */
   readonly boundReadings: number
+  /** Entropy of the classes by prior. */
+  readonly entropyBits: number
 }
 
 interface Option extends Candidate {
@@ -100,6 +102,7 @@ export function isolateAll(model: UnitModel, policy: Policy): Isolation {
     meanReadings: leaves.reduce((sum, leaf) => sum + leaf.weight * leaf.depth, 0),
     foundShare: leaves.reduce((sum, leaf) => sum + leaf.weight, 0),
     boundReadings: huffmanBound(leaves.map((leaf) => leaf.weight), arity),
+    entropyBits: entropy(leaves.map((leaf) => leaf.weight)),
   }
 }
 
