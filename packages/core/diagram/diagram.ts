@@ -1,4 +1,4 @@
-import type { Conditions, PartKind, TestBridge } from '../parts/kind'
+import type { Conditions, PartKind } from '../parts/kind'
 import type { Settings } from '../parts/settings'
 import type { PointId } from './effect'
 
@@ -98,6 +98,3 @@ export interface Diagram {
 
 export const partOfPoint = (point: PointId): string => point.slice(0, point.indexOf('.'))
 export const terminalOfPoint = (point: PointId): string => point.slice(point.indexOf('.') + 1)
-
-/** How the contact of a part may be joined across for a test; nothing said means never. */
-export const testBridgeOf = (part: Part): TestBridge => part.kind.testBridge ?? 'never'

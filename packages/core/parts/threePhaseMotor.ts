@@ -1,4 +1,4 @@
-import { add, complex, impedanceFor, multiply, polar, scale, type Complex } from '../electric/complex'
+import { add, complex, impedanceFor, multiply, polar, type Complex } from '../electric/complex'
 import { opened, resistance, self, type Law, type Term } from '../electric/law'
 import { becomes, grounds, opens } from './fault'
 import { memory } from './contact'
@@ -55,7 +55,7 @@ const motorBranches = (s: Settings): readonly Branch[] => {
   const directOhms = (0.12 * volts) / amps
   return windings.map((name, k): Branch => ({
     name, from: `T${k + 1}`, to: '~star', role: 'load', rest: 'stalled',
-    states: { running: law(k, running, scale(locked, 1), directOhms), stalled: law(k, locked, locked, directOhms), off: opened },
+    states: { running: law(k, running, locked, directOhms), stalled: law(k, locked, locked, directOhms), off: opened },
   }))
 }
 

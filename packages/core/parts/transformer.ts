@@ -61,14 +61,10 @@ export const transformer: PartKind = {
       fixed('secondary', 'S1', '~s', 'winding', impedance(complex(0.001), secondaryDirectOhms)),
     ]
   },
-  faults: (s) => {
-    const used = taps(s)
-    return [
-      opens('primary', 'primary winding open', 3, { cause: 'a short on the secondary, or overload', prove: 'ohms across the primary, isolated' }),
-      opens('secondary', 'secondary winding open', 2, { cause: 'a short on the secondary with no fuse', prove: 'ohms across the secondary, isolated' }),
-      becomes('primary-shorted', 'primary', 0.01, 'primary turns shorted', 0),
-      becomes('secondary-weak', 'secondary', 5, 'secondary connection or turns burnt: sags under load', 0.6),
-    ].filter((fault) => fault.prior > 0 && used.length > 0)
-  },
+  faults: () => [
+    opens('primary', 'primary winding open', 3, { cause: 'a short on the secondary, or overload', prove: 'ohms across the primary, isolated' }),
+    opens('secondary', 'secondary winding open', 2, { cause: 'a short on the secondary with no fuse', prove: 'ohms across the secondary, isolated' }),
+    becomes('secondary-weak', 'secondary', 5, 'secondary connection or turns burnt: sags under load', 0.6),
+  ],
   pairs: (s) => [...taps(s).map((volts) => ['COM', `P${volts}`] as const), ['S1', 'S2']],
 }
