@@ -39,8 +39,8 @@ describe.each(eachCall)('%s in %s', (id, call) => {
   })
 
   test('low-rank updates agree with a fresh factorisation, fault by fault', () => {
-    // every seventh fault of each unit in each call, other ones in each; the benchmark goes over all of them
-    const faults = faultsOf(diagram).filter((_, k) => k % 7 === call.length % 7)
+    // every seventh fault of each unit in each call, other ones in each
+    const faults = faultsOf(diagram).filter((_, k) => k % 7 === diagram.calls.findIndex(({ id: name }) => name === call) % 7)
     for (const fault of faults) {
       const settled = circuit.vary(fault.effects)
       if (settled.oscillates) continue
@@ -52,15 +52,31 @@ describe.each(eachCall)('%s in %s', (id, call) => {
     }
   })
 
-  test('every fault gives numbers', () => {
-    for (const fault of faultsOf(diagram)) {
+  test('every fault gives numbers, and where it comes to rest no part wants otherwise', () => {
+    for (const [k, fault] of faultsOf(diagram).entries()) {
       const settled = circuit.vary(fault.effects)
+      // every third in each call, other ones in each
+      if (k % 3 === call.length % 3 && !settled.oscillates && circuit.wantsIn(settled, settled.states, settled.overrides).size > 0) throw new Error(`${fault.id}: called at rest too early`)
       for (let node = 0; node < circuit.network.earthNode; node++) {
         settled.ac.volts(node, circuit.network.earthNode, out)
         if (!Number.isFinite(out[0]) || !Number.isFinite(out[1])) throw new Error(`${fault.id}: ${circuit.network.nodeNames[node]} is not a number`)
       }
     }
   })
+})
+
+/** What a look shows of a part that works, by the branch of it that does the work. */
+const working: Readonly<Record<string, string>> = { coil: 'pulled-in|open-drawn', main: 'turning', protector: 'turning', electronics: 'lamp-on', light: 'lamp-on', motor: 'open-drawn', drive: 'turning', input: 'turning' }
+
+test.each(eachCall)('%s in %s: what is broken inside does not work, whatever volts stand on it', (id, call) => {
+  const diagram = builtInUnit(id)
+  const circuit = new Circuit(diagram, situationOf(diagram, call))
+  for (const fault of faultsOf(diagram)) {
+    const [, branch] = /:(\w+)-(?:open|shorted)$/.exec(fault.id) ?? []
+    if (branch === undefined || !(branch in working)) continue
+    const looks = circuit.looks(circuit.vary(fault.effects)).get(fault.of) ?? []
+    if (looks.some((look) => working[branch].split('|').includes(look))) throw new Error(`${fault.id}: ${looks.join()}`)
+  }
 })
 
 /**
@@ -73,12 +89,12 @@ function worstDifference(settled: Settled, direct: Factored, analysis: 'ac' | 'd
   const worst = { volts: 0, amps: 0 }
   const most = { volts: 1, amps: 1 }
   const { healthy } = settled.circuit
-  const islands = islandsOf(settled)
+  const solution = analysis === 'ac' ? settled.ac : settled.circuit.wholeDirect(settled)
+  const islands = islandsOf(solution)
   links.forEach(({ a, b }, link) => {
     const at = direct.nodeCount + 1 + link
     healthy[analysis].volts(a, b, out)
     most.volts = Math.max(most.volts, Math.hypot(out[0], out[1]))
-    const solution = analysis === 'ac' ? settled.ac : settled.circuit.wholeDirect(settled)
     solution.volts(a, b, out)
     if (islands[a] === islands[b]) worst.volts = Math.max(worst.volts, Math.hypot(out[0] - (re[a] - re[b]), out[1] - (im[a] - im[b])))
     healthy[analysis].amps(link, out)

@@ -1,5 +1,5 @@
 import type { Analysis, Network, Row } from './network'
-import { SparseLu } from './sparseLu'
+import { SparseLu, type SparseMatrix } from './sparseLu'
 
 /** Leakage of every node to the metal of the unit, siemens: keeps what hangs free defined (100 GΩ). */
 export const leakageSiemens = 1e-11
@@ -17,49 +17,41 @@ export interface Felt {
   readonly im: Float64Array
 }
 
-/** A quantity that a part feels: volts across a link, or amps through it. */
-export interface Sense {
-  readonly link: number
-  readonly of: 'volts' | 'amps'
+/** What the parts feel: each is the difference of two places of a vector (amps: against earth's zero). */
+export interface Senses {
+  readonly plus: Int32Array
+  readonly minus: Int32Array
 }
 
 /**
  * A network factored with every link under one row. Link currents are unknowns of their own (modified nodal
- * analysis; Ho, Ruehli & Brennan 1975), so that opening a link is a change of its row, with no subtraction of
- * nearly equal numbers. Links that are open are left out of the matrix.
+ * analysis; Ho, Ruehli & Brennan 1975), so that opening a link is a change of its row, to “its current is nought”,
+ * with no subtraction of nearly equal numbers. Unknowns stand in the order of a `Vector`.
  */
 export class Factored {
   readonly nodeCount: number
   readonly length: number
   readonly solution: Vector
   private readonly lu: SparseLu
-  private readonly unknownOfLink: Int32Array
-  private readonly rowResponses = new Map<number, Vector>()
+  private readonly rowResponses: (Vector | undefined)[] = []
   private readonly pairResponses = new Map<number, Vector>()
   private readonly workRe: Float64Array
   private readonly workIm: Float64Array
-  private readonly outRe: Float64Array
-  private readonly outIm: Float64Array
+  private slab = new Float64Array(0)
+  private slabUsed = 0
 
   constructor(readonly network: Network, readonly analysis: Analysis, readonly rows: readonly Row[]) {
-    const nodeCount = (this.nodeCount = network.earthNode)
-    this.unknownOfLink = new Int32Array(network.links.length).fill(-1)
-    let size = nodeCount
-    rows.forEach((row, link) => {
-      if (row) this.unknownOfLink[link] = size++
-    })
-    this.length = nodeCount + 1 + network.links.length
-    this.lu = SparseLu.factor(this.assemble(size))
-    this.workRe = new Float64Array(size)
-    this.workIm = new Float64Array(size)
-    this.outRe = new Float64Array(size)
-    this.outIm = new Float64Array(size)
+    this.nodeCount = network.earthNode
+    this.length = this.nodeCount + 1 + network.links.length
+    this.lu = SparseLu.factor(this.assemble())
+    this.workRe = new Float64Array(this.length)
+    this.workIm = new Float64Array(this.length)
     rows.forEach((row, link) => {
       if (!row) return
-      this.workRe[this.unknownOfLink[link]] = row.emfRe
-      this.workIm[this.unknownOfLink[link]] = row.emfIm
+      this.workRe[this.placeOf(link)] = row.emfRe
+      this.workIm[this.placeOf(link)] = row.emfIm
     })
-    this.solution = this.solve()
+    this.solution = this.solve(0)
   }
 
   /** Entries of the factors: the work of one solve. */
@@ -67,27 +59,19 @@ export class Factored {
     return this.lu.entries
   }
 
-  isOpen(link: number): boolean {
-    return this.unknownOfLink[link] < 0
+  /** Where the current of a link stands in a vector. */
+  placeOf(link: number): number {
+    return this.nodeCount + 1 + link
   }
 
-  /** What one unit of electromotive force in the row of a link does; of an open link, one ampere fed in at its ends. */
+  /** What one unit on the right-hand side of a link's row does: a volt of electromotive force; of an open link, an ampere. */
   rowResponse(link: number): Vector {
-    const known = this.rowResponses.get(link)
+    const known = this.rowResponses[link]
     if (known) return known
-    const unknown = this.unknownOfLink[link]
-    let response: Vector
-    if (unknown >= 0) {
-      this.workRe.fill(0)
-      this.workIm.fill(0)
-      this.workRe[unknown] = 1
-      response = this.solve()
-    } else {
-      const { a, b } = this.network.links[link]
-      response = this.inject(a, b)
-      response.re[this.nodeCount + 1 + link] = -1
-    }
-    this.rowResponses.set(link, response)
+    const place = this.placeOf(link)
+    this.workRe[place] = 1
+    const response = this.solve(this.lu.stepOf(place))
+    this.rowResponses[link] = response
     return response
   }
 
@@ -96,82 +80,85 @@ export class Factored {
     const key = a * (this.nodeCount + 1) + b
     const known = this.pairResponses.get(key)
     if (known) return known
-    const response = this.inject(a, b)
+    let from = this.length
+    const feed = (node: number, amps: number): void => {
+      if (node >= this.nodeCount) return
+      this.workRe[node] += amps
+      from = Math.min(from, this.lu.stepOf(node))
+    }
+    feed(a, 1)
+    feed(b, -1)
+    const response = this.solve(from)
     this.pairResponses.set(key, response)
     return response
   }
 
   /** What is felt of a vector, in the order of `senses` (always the same for one network and analysis). */
-  felt(vector: Vector, senses: readonly Sense[]): Felt {
+  felt(vector: Vector, { plus, minus }: Senses): Felt {
     if (vector.felt) return vector.felt
-    const { links } = this.network
-    const felt = { re: new Float64Array(senses.length), im: new Float64Array(senses.length) }
-    senses.forEach(({ link, of }, s) => {
-      const { a, b } = links[link]
-      const at = this.nodeCount + 1 + link
-      felt.re[s] = of === 'amps' ? vector.re[at] : vector.re[a] - vector.re[b]
-      felt.im[s] = of === 'amps' ? vector.im[at] : vector.im[a] - vector.im[b]
-    })
+    const { re, im } = vector
+    const felt = { re: new Float64Array(plus.length), im: new Float64Array(plus.length) }
+    for (let s = 0; s < plus.length; s++) {
+      felt.re[s] = re[plus[s]] - re[minus[s]]
+      felt.im[s] = im[plus[s]] - im[minus[s]]
+    }
     vector.felt = felt
     return felt
   }
 
-  private inject(a: number, b: number): Vector {
-    this.workRe.fill(0)
-    this.workIm.fill(0)
-    if (a !== b) {
-      if (a < this.nodeCount) this.workRe[a] = 1
-      if (b < this.nodeCount) this.workRe[b] = -1
-    }
-    return this.solve()
+  private solve(from: number): Vector {
+    const vector = { re: this.room(), im: this.room(), felt: null }
+    this.lu.solve(this.workRe, this.workIm, from, vector.re, vector.im)
+    return vector
   }
 
-  private solve(): Vector {
-    this.lu.solve(this.workRe, this.workIm, this.outRe, this.outIm)
-    const re = new Float64Array(this.length)
-    const im = new Float64Array(this.length)
-    re.set(this.outRe.subarray(0, this.nodeCount))
-    im.set(this.outIm.subarray(0, this.nodeCount))
-    const { unknownOfLink } = this
-    for (let link = 0, at = this.nodeCount + 1; link < unknownOfLink.length; link++, at++) {
-      const unknown = unknownOfLink[link]
-      if (unknown < 0) continue
-      re[at] = this.outRe[unknown]
-      im[at] = this.outIm[unknown]
+  /** Room for one part of a vector, cut from a slab of many: small typed arrays are dear to make. */
+  private room(): Float64Array {
+    if (this.slabUsed + this.length > this.slab.length) {
+      this.slab = new Float64Array(this.length * (this.slab.length === 0 ? 8 : 64))
+      this.slabUsed = 0
     }
-    return { re, im, felt: null }
+    const start = this.slabUsed
+    this.slabUsed += this.length
+    return this.slab.subarray(start, start + this.length)
   }
 
-  private assemble(size: number): { size: number; rows: number[]; columns: number[]; re: number[]; im: number[] } {
-    const matrix = { size, rows: [] as number[], columns: [] as number[], re: [] as number[], im: [] as number[] }
-    const put = (row: number, column: number, re: number, im = 0): void => {
+  private assemble(): SparseMatrix {
+    const matrix = { size: this.length, rows: [] as number[], columns: [] as number[], re: [] as number[], im: [] as number[] }
+    const put = (row: number, column: number, re: number, im: number): void => {
       matrix.rows.push(row)
       matrix.columns.push(column)
       matrix.re.push(re)
       matrix.im.push(im)
     }
-    const { nodeCount, unknownOfLink } = this
-    for (let node = 0; node < nodeCount; node++) put(node, node, leakageSiemens)
-    this.network.links.forEach((link, number) => {
-      const row = this.rows[number]
-      const current = unknownOfLink[number]
-      if (!row) return
-      if (link.a < nodeCount) put(link.a, current, 1)
-      if (link.b < nodeCount) put(link.b, current, -1)
-      row.links.forEach((of, term) => {
-        const { a, b } = this.network.links[of]
+    const { nodeCount, network: { links } } = this
+    for (let node = 0; node < nodeCount; node++) put(node, node, leakageSiemens, 0)
+    put(nodeCount, nodeCount, 1, 0)
+    for (let link = 0; link < links.length; link++) {
+      const { a, b } = links[link]
+      const row = this.rows[link]
+      const current = this.placeOf(link)
+      if (a !== b) {
+        if (a < nodeCount) put(a, current, 1, 0)
+        if (b < nodeCount) put(b, current, -1, 0)
+      }
+      if (!row) {
+        put(current, current, 1, 0)
+        continue
+      }
+      for (let term = 0; term < row.links.length; term++) {
+        const of = links[row.links[term]]
         const vRe = row.voltsRe[term]
         const vIm = row.voltsIm[term]
-        if (vRe !== 0 || vIm !== 0) {
-          if (a < nodeCount) put(current, a, vRe, vIm)
-          if (b < nodeCount) put(current, b, -vRe, -vIm)
+        if ((vRe !== 0 || vIm !== 0) && of.a !== of.b) {
+          if (of.a < nodeCount) put(current, of.a, vRe, vIm)
+          if (of.b < nodeCount) put(current, of.b, -vRe, -vIm)
         }
-        const other = unknownOfLink[of]
         const zRe = row.ohmsRe[term]
         const zIm = row.ohmsIm[term]
-        if (other >= 0 && (zRe !== 0 || zIm !== 0)) put(current, other, -zRe, -zIm)
-      })
-    })
+        if (zRe !== 0 || zIm !== 0) put(current, this.placeOf(row.links[term]), -zRe, -zIm)
+      }
+    }
     return matrix
   }
 }

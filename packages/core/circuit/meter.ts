@@ -19,6 +19,8 @@ export interface Reading {
 }
 
 const scratch = new Float64Array(2)
+/** Below this no meter shows anything, volts. */
+const unreadVolts = 1e-7
 
 /**
  * What the meter reads between two points of a settled circuit, its own input resistance included; for `amps`, in the
@@ -54,6 +56,8 @@ export function valueBetween(settled: Settled, meter: Exclude<Meter, 'amps'>, a:
   solution.volts(a, b, scratch)
   const vRe = scratch[0]
   const vIm = scratch[1]
+  // nothing there is nothing read, whatever feeds it
+  if (Math.abs(vRe) + Math.abs(vIm) < unreadVolts) return 0
   solution.impedance(a, b, scratch)
   // the meter is an element too: volts divide between what feeds it and its own input
   const input = meterOhms[meter]

@@ -29,6 +29,8 @@ export interface Overrides {
   readonly joins: readonly Join[]
 }
 
+export const noOverrides: Overrides = { rows: new Map(), held: new Map(), settings: new Map(), joins: [] }
+
 const openRows: Replacement = { ac: null, dc: null, closedOnly: false }
 
 /** Resolves effects. Throws UnknownNameError for a branch, point or part that the unit does not have. */

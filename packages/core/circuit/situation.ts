@@ -4,12 +4,12 @@ import { UnknownNameError } from '../diagram/nearest'
 import type { Conditions } from '../parts/kind'
 import type { Situation } from './circuit'
 
-/** Isolated: every source of the unit switched off at its isolators, locked and proven dead. */
+/** Off: every source of the unit switched off at its isolators, locked and proven dead. */
 export type Power = 'on' | 'off'
 
-/** What switching off at the unit's isolators does. */
-export const isolation = (diagram: Diagram): readonly Effect[] =>
-  diagram.isolators.flatMap((id) => {
+/** What switching off at some isolators of a unit does. */
+export const switchedOff = (diagram: Diagram, isolators: readonly string[]): readonly Effect[] =>
+  isolators.flatMap((id) => {
     const part = diagram.parts.get(id)
     return part
       ? part.kind.branches(part.settings, {}).filter((branch) => branch.role === 'contact' && 'open' in branch.states)
@@ -20,12 +20,13 @@ export const isolation = (diagram: Diagram): readonly Effect[] =>
 /** The situation of a call, under the call's own conditions unless told otherwise. Throws UnknownNameError. */
 export function situationOf(
   diagram: Diagram, callId: string, power: Power = 'on', conditions: Conditions = {}, standing: readonly Effect[] = [],
+  off: readonly string[] = [],
 ): Situation {
   const call = diagram.calls.find(({ id }) => id === callId)
   if (!call) throw new UnknownNameError('call', callId, diagram.calls.map(({ id }) => id))
   return {
     call: callId,
     conditions: { ...call.conditions, ...conditions },
-    standing: power === 'on' ? standing : [...standing, ...isolation(diagram)],
+    standing: [...standing, ...switchedOff(diagram, power === 'on' ? off : diagram.isolators)],
   }
 }

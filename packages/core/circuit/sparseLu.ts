@@ -29,19 +29,34 @@ export class SparseLu {
   readonly size: number
   private readonly pivotRow: Int32Array
   private readonly pivotColumn: Int32Array
+  /** The step at which each row is the pivot. */
+  private readonly stepOfRow: Int32Array
   private readonly inverseRe: Float64Array
   private readonly inverseIm: Float64Array
   private readonly lower: Triangle
   private readonly upper: Triangle
 
   private constructor(steps: readonly Step[]) {
-    this.size = steps.length
-    this.pivotRow = Int32Array.from(steps, (step) => step.row)
-    this.pivotColumn = Int32Array.from(steps, (step) => step.column)
-    this.inverseRe = Float64Array.from(steps, (step) => step.inverseRe)
-    this.inverseIm = Float64Array.from(steps, (step) => step.inverseIm)
-    this.lower = flatten(steps.map((step) => step.lower))
-    this.upper = flatten(steps.map((step) => step.upper))
+    const size = (this.size = steps.length)
+    this.pivotRow = new Int32Array(size)
+    this.pivotColumn = new Int32Array(size)
+    this.stepOfRow = new Int32Array(size)
+    this.inverseRe = new Float64Array(size)
+    this.inverseIm = new Float64Array(size)
+    const lower: Entries[] = []
+    const upper: Entries[] = []
+    for (let k = 0; k < size; k++) {
+      const step = steps[k]
+      this.pivotRow[k] = step.row
+      this.pivotColumn[k] = step.column
+      this.stepOfRow[step.row] = k
+      this.inverseRe[k] = step.inverseRe
+      this.inverseIm[k] = step.inverseIm
+      lower.push(step.lower)
+      upper.push(step.upper)
+    }
+    this.lower = flatten(lower)
+    this.upper = flatten(upper)
   }
 
   /** Entries of both factors, the work of one solve. */
@@ -54,32 +69,29 @@ export class SparseLu {
     return new SparseLu(new Elimination(matrix).run())
   }
 
-  /** Solves A x = b. `b` is used up; the answer goes to `xRe`, `xIm` (first `size` places). */
-  solve(bRe: Float64Array, bIm: Float64Array, xRe: Float64Array, xIm: Float64Array): void {
-    const { size, pivotRow, pivotColumn, inverseRe, inverseIm, lower, upper } = this
-    for (let k = 0; k < size; k++) {
-      const row = pivotRow[k]
-      const re = bRe[row]
-      const im = bIm[row]
-      if (re === 0 && im === 0) continue
-      const end = lower.start[k + 1]
-      for (let p = lower.start[k]; p < end; p++) {
-        const at = lower.index[p]
-        const mRe = lower.re[p]
-        const mIm = lower.im[p]
-        bRe[at] -= (mRe * re - mIm * im)
-        bIm[at] -= (mRe * im + mIm * re)
-      }
-    }
+  /** Where a right-hand side with its first entry in this row begins: pass the least of all its rows to `solve`. */
+  stepOf(row: number): number {
+    return this.stepOfRow[row]
+  }
+
+  /**
+   * Solves A x = b for a sparse b whose entries begin at step `from`. The answer goes to `xRe`, `xIm` (first `size`
+   * places); `b` is left all zero, ready for the next.
+   */
+  solve(bRe: Float64Array, bIm: Float64Array, from: number, xRe: Float64Array, xIm: Float64Array): void {
+    this.forward(bRe, bIm, from)
+    const { size, pivotRow, pivotColumn, inverseRe, inverseIm } = this
+    const { start, index, re: upperRe, im: upperIm } = this.upper
     for (let k = size - 1; k >= 0; k--) {
       const row = pivotRow[k]
       let re = bRe[row]
       let im = bIm[row]
-      const end = upper.start[k + 1]
-      for (let p = upper.start[k]; p < end; p++) {
-        const at = upper.index[p]
-        const uRe = upper.re[p]
-        const uIm = upper.im[p]
+      bRe[row] = 0
+      bIm[row] = 0
+      for (let p = start[k], end = start[k + 1]; p < end; p++) {
+        const at = index[p]
+        const uRe = upperRe[p]
+        const uIm = upperIm[p]
         const vRe = xRe[at]
         const vIm = xIm[at]
         re -= uRe * vRe - uIm * vIm
@@ -90,6 +102,24 @@ export class SparseLu {
       const column = pivotColumn[k]
       xRe[column] = re * iRe - im * iIm
       xIm[column] = re * iIm + im * iRe
+    }
+  }
+
+  private forward(bRe: Float64Array, bIm: Float64Array, from: number): void {
+    const { size, pivotRow } = this
+    const { start, index, re: lowerRe, im: lowerIm } = this.lower
+    for (let k = from; k < size; k++) {
+      const row = pivotRow[k]
+      const re = bRe[row]
+      const im = bIm[row]
+      if (re === 0 && im === 0) continue
+      for (let p = start[k], end = start[k + 1]; p < end; p++) {
+        const at = index[p]
+        const mRe = lowerRe[p]
+        const mIm = lowerIm[p]
+        bRe[at] -= mRe * re - mIm * im
+        bIm[at] -= mRe * im + mIm * re
+      }
     }
   }
 }
@@ -115,6 +145,8 @@ interface Triangle {
   readonly re: Float64Array
   readonly im: Float64Array
 }
+
+const noEntries: Entries = { index: [], re: [], im: [] }
 
 function flatten(lists: readonly Entries[]): Triangle {
   const start = new Int32Array(lists.length + 1)
@@ -146,8 +178,12 @@ class Elimination {
 
   constructor(matrix: SparseMatrix) {
     const size = (this.size = matrix.size)
-    this.rows = Array.from({ length: size }, () => ({ index: [], re: [], im: [] }))
-    this.columnRows = Array.from({ length: size }, () => [])
+    this.rows = []
+    this.columnRows = []
+    for (let k = 0; k < size; k++) {
+      this.rows.push({ index: [], re: [], im: [] })
+      this.columnRows.push([])
+    }
     this.columnCount = new Int32Array(size)
     this.rowDone = new Uint8Array(size)
     this.place = new Int32Array(size).fill(-1)
@@ -247,9 +283,10 @@ class Elimination {
     this.rowDone[row] = 1
     removeAt(pivot, at)
     for (const other of pivot.index) this.columnCount[other] -= 1
-    const lower: Entries = { index: [], re: [], im: [] }
+    let lower = noEntries
     for (const target of this.columnRows[column]) {
       if (this.rowDone[target] === 1) continue
+      if (lower === noEntries) lower = { index: [], re: [], im: [] }
       const entries = this.rows[target]
       const spot = entries.index.indexOf(column)
       const aRe = entries.re[spot]

@@ -1,4 +1,4 @@
-import type { Factored, Felt, Sense, Vector } from './factored'
+import type { Factored, Felt, Senses, Vector } from './factored'
 import type { Row } from './network'
 
 /** One changed row: a link of the network, or (link −1) a join of two nodes that the network does not have. */
@@ -9,31 +9,60 @@ export interface Change {
   readonly row: Row
 }
 
+/** Working space that nothing holds on to: the first `size` places of one of four. */
+const spaces = Array.from({ length: 4 }, () => new Float64Array(64))
+function scratch(size: number, which: number): Float64Array {
+  if (spaces[which].length < size) spaces[which] = new Float64Array(2 * size)
+  return spaces[which]
+}
+
+const none = new Float64Array(0)
+const noOrder = new Int32Array(0)
+
 /**
  * A factored network with a few rows replaced, solved by a low-rank update of the one factorisation: with x₀ the
  * base solution and xⱼ the response to a unit force in changed row j, the new rows applied to x₀ − Σ cⱼ xⱼ must hold,
  * which is a k × k system for c (Sherman–Morrison–Woodbury, written on the rows so that nothing cancels).
+ * It is solved when first asked about.
  */
 export class Variation {
+  private solved = false
+  private size = 0
   private readonly responses: Vector[] = []
-  private readonly size: number
-  private readonly matrixRe: Float64Array
-  private readonly matrixIm: Float64Array
-  private readonly order: Int32Array
-  private readonly weightRe: Float64Array
-  private readonly weightIm: Float64Array
+  private matrixRe = none
+  private matrixIm = none
+  private order = noOrder
+  private weightRe = none
+  private weightIm = none
 
-  constructor(readonly base: Factored, readonly changes: readonly Change[]) {
+  constructor(public base: Factored, public changes: readonly Change[]) {}
+
+  /** Turns to other changes, perhaps of another base; the working space stays. */
+  restart(base: Factored, changes: readonly Change[]): void {
+    this.base = base
+    this.changes = changes
+    this.solved = false
+  }
+
+  private ready(): void {
+    if (this.solved) return
+    this.solved = true
+    const { base, changes, responses } = this
     const size = (this.size = changes.length)
-    this.matrixRe = new Float64Array(size * size)
-    this.matrixIm = new Float64Array(size * size)
-    this.order = new Int32Array(size)
-    this.weightRe = new Float64Array(size)
-    this.weightIm = new Float64Array(size)
-    for (const change of changes)
-      this.responses.push(change.link >= 0 ? base.rowResponse(change.link) : base.pairResponse(change.a, change.b))
+    if (size === 0) return
+    if (this.order.length < size) {
+      this.matrixRe = new Float64Array(size * size)
+      this.matrixIm = new Float64Array(size * size)
+      this.order = new Int32Array(size)
+      this.weightRe = new Float64Array(size)
+      this.weightIm = new Float64Array(size)
+    }
     for (let i = 0; i < size; i++) {
-      for (let j = 0; j < size; j++) this.apply(i, this.responses[j], j === i, this.matrixRe, this.matrixIm, i * size + j)
+      const { link, a, b } = changes[i]
+      responses[i] = link >= 0 ? base.rowResponse(link) : base.pairResponse(a, b)
+    }
+    for (let i = 0; i < size; i++) {
+      for (let j = 0; j < size; j++) this.apply(i, responses[j], j === i, this.matrixRe, this.matrixIm, i * size + j)
       this.apply(i, base.solution, false, this.weightRe, this.weightIm, i)
       const { row } = changes[i]
       if (row) {
@@ -47,6 +76,7 @@ export class Variation {
 
   /** Volts from node a to node b into `out`: [re, im]. */
   volts(a: number, b: number, out: Float64Array): void {
+    this.ready()
     const { re, im } = this.base.solution
     let vRe = re[a] - re[b]
     let vIm = im[a] - im[b]
@@ -61,9 +91,19 @@ export class Variation {
     out[1] = vIm
   }
 
+  /** Size of the direct volts from node a to node b. */
+  directVolts(a: number, b: number): number {
+    this.ready()
+    const { re } = this.base.solution
+    let volts = re[a] - re[b]
+    for (let j = 0; j < this.size; j++) volts -= this.weightRe[j] * (this.responses[j].re[a] - this.responses[j].re[b])
+    return Math.abs(volts)
+  }
+
   /** Current of a link from a to b into `out`: [re, im]. */
   amps(link: number, out: Float64Array): void {
-    const at = this.base.nodeCount + 1 + link
+    this.ready()
+    const at = this.base.placeOf(link)
     let re = this.base.solution.re[at]
     let im = this.base.solution.im[at]
     for (let j = 0; j < this.size; j++) {
@@ -76,15 +116,17 @@ export class Variation {
   }
 
   /** All that the parts feel, into `out`, in the order of `senses`. */
-  feel(senses: readonly Sense[], out: Felt): void {
+  feel(senses: Senses, out: Felt): void {
+    this.ready()
     const { base } = this
     const own = base.felt(base.solution, senses)
     out.re.set(own.re)
     out.im.set(own.im)
     for (let j = 0; j < this.size; j++) {
-      const { re, im } = base.felt(this.responses[j], senses)
       const wRe = this.weightRe[j]
       const wIm = this.weightIm[j]
+      if (wRe === 0 && wIm === 0) continue
+      const { re, im } = base.felt(this.responses[j], senses)
       for (let s = 0; s < re.length; s++) {
         out.re[s] -= wRe * re[s] - wIm * im[s]
         out.im[s] -= wRe * im[s] + wIm * re[s]
@@ -94,19 +136,21 @@ export class Variation {
 
   /** Current from a to b of the join that is change number `index`. */
   joinAmps(index: number, out: Float64Array): void {
+    this.ready()
     out[0] = this.weightRe[index]
     out[1] = this.weightIm[index]
   }
 
   /** Impedance seen between two nodes with every source dead, into `out`: [re, im]. Ohms. */
   impedance(a: number, b: number, out: Float64Array): void {
+    this.ready()
     const { size } = this
     const response = this.base.pairResponse(a, b)
     let re = response.re[a] - response.re[b]
     let im = response.im[a] - response.im[b]
     if (size > 0) {
-      const dRe = new Float64Array(size)
-      const dIm = new Float64Array(size)
+      const dRe = scratch(size, 0)
+      const dIm = scratch(size, 1)
       for (let i = 0; i < size; i++) this.apply(i, response, false, dRe, dIm, i)
       this.substitute(dRe, dIm)
       for (let j = 0; j < size; j++) {
@@ -135,8 +179,8 @@ export class Variation {
       return
     }
     if (!row) {
-      toRe[at] = -x.re[currents + change.link]
-      toIm[at] = -x.im[currents + change.link]
+      toRe[at] = x.re[currents + change.link]
+      toIm[at] = x.im[currents + change.link]
       return
     }
     if (row.links.length === 1 && row.links[0] === change.link && row.voltsIm[0] === 0 && row.voltsRe[0] === 1) {
@@ -167,6 +211,8 @@ export class Variation {
   /** Dense LU with partial pivoting, in place. */
   private factor(): void {
     const { size, matrixRe, matrixIm, order } = this
+    order[0] = 0
+    if (size === 1 && (matrixRe[0] !== 0 || matrixIm[0] !== 0)) return
     for (let i = 0; i < size; i++) order[i] = i
     for (let k = 0; k < size; k++) {
       let best = k
@@ -207,8 +253,12 @@ export class Variation {
 
   private substitute(bRe: Float64Array, bIm: Float64Array): void {
     const { size, matrixRe, matrixIm, order } = this
-    const yRe = new Float64Array(size)
-    const yIm = new Float64Array(size)
+    if (size === 1) {
+      divide(bRe, bIm, matrixRe[0], matrixIm[0])
+      return
+    }
+    const yRe = scratch(size, 2)
+    const yIm = scratch(size, 3)
     for (let k = 0; k < size; k++) {
       const at = order[k] * size
       let re = bRe[order[k]]
@@ -235,4 +285,12 @@ export class Variation {
       bIm[k] = (im * pRe - re * pIm) / square
     }
   }
+}
+
+/** b₀ ← b₀ / (re + j·im). */
+function divide(bRe: Float64Array, bIm: Float64Array, re: number, im: number): void {
+  const square = re * re + im * im
+  const b = bRe[0]
+  bRe[0] = (b * re + bIm[0] * im) / square
+  bIm[0] = (bIm[0] * re - b * im) / square
 }

@@ -96,5 +96,8 @@ export interface Diagram {
   readonly codes: readonly FaultCode[]
 }
 
+/** A part as one says it; its id where the diagram does not have it. */
+export const partWords = ({ parts }: Diagram, id: string): string => parts.get(id)?.words ?? id
+
 export const partOfPoint = (point: PointId): string => point.slice(0, point.indexOf('.'))
 export const terminalOfPoint = (point: PointId): string => point.slice(point.indexOf('.') + 1)

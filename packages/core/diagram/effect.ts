@@ -14,6 +14,16 @@ export type Effect =
   | { readonly does: 'move'; readonly wire: BranchId; readonly end: PointId; readonly to: PointId }
   | { readonly does: 'set'; readonly part: string; readonly setting: string; readonly to: number | string }
 
+/** What takes a trip back for the time being: somebody resets it, or it cools while the unit rests. */
+export type Clearing = 'reset' | 'wait'
+
+/** A condition, measured above or below a value, under which a fault cannot be. */
+export interface Exclusion {
+  readonly of: string
+  readonly above?: number
+  readonly below?: number
+}
+
 /** Something that can be wrong with a unit: `PART:what`. `prior` is a weight against the unit's other faults. */
 export interface Fault {
   readonly id: string
@@ -24,4 +34,7 @@ export interface Fault {
   readonly prove: string
   /** The part or wire it belongs to. */
   readonly of: string
+  readonly shows?: string
+  readonly clears?: readonly Clearing[]
+  readonly unless?: Exclusion
 }

@@ -5,8 +5,10 @@ import { earth, type Effect, type Fault, type PointId } from './effect'
 const wirePrior = { open: 0.35, openInCable: 0.9, ground: 0.08, groundInCable: 0.3, crossed: 0.12 } as const
 const chafedOhms = 0.3
 
-const inPart = (part: Part, effect: Effect): Effect => {
-  const branch = (name: string): string => `${part.id}/${name}`
+/** Effects in a part's own names as effects in the unit's. */
+export const inPart = (part: Part, effect: Effect): Effect => {
+  // a branch of another part is named whole, PART/branch
+  const branch = (name: string): string => (name.includes('/') ? name : `${part.id}/${name}`)
   const point = (name: string): PointId => (name === earth ? earth : `${part.id}.${name}`)
   switch (effect.does) {
     case 'open':
@@ -31,6 +33,9 @@ const partFaults = (part: Part): readonly Fault[] =>
     cause: fault.cause ?? '',
     prove: fault.prove ?? '',
     of: part.id,
+    ...(fault.shows ? { shows: fault.shows } : {}),
+    ...(fault.clears ? { clears: fault.clears } : {}),
+    ...(fault.unless ? { unless: fault.unless } : {}),
   }))
 
 const inCable = (diagram: Diagram, wire: Wire): boolean =>
@@ -45,13 +50,13 @@ function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
       id: `${wire.id}:open`, words: `Wire ${wireName(wire)}: open`, of: wire.id,
       prior: cable ? wirePrior.openInCable : wirePrior.open,
       effects: [{ does: 'open', branch: wire.id }],
-      cause: cable ? 'cut, pulled or not landed' : 'loose or burnt at a terminal', prove: 'same volts at both ends; power off, ohms end to end',
+      shows: 'off', cause: cable ? 'cut, pulled or not landed' : 'loose or burnt at a terminal', prove: 'same volts at both ends; power off, ohms end to end',
     },
     {
       id: `${wire.id}:grounded`, words: `Wire ${wireName(wire)}: chafed to metal`, of: wire.id,
       prior: cable ? wirePrior.groundInCable : wirePrior.ground,
       effects: [{ does: 'join', from: wire.from, to: earth, ohms: chafedOhms }],
-      cause: 'sharp edge, hot copper, vibration', prove: 'power off, both ends lifted, ohms to ground',
+      cause: 'sharp edge, hot copper, vibration', shows: 'chafed', prove: 'power off, both ends lifted, ohms to ground',
     },
   ]
 }
@@ -71,7 +76,7 @@ function crossedFaults(diagram: Diagram): readonly Fault[] {
       of: a.id,
       prior: wirePrior.crossed,
       effects: [{ does: 'join', from: a.from, to: b.from, ohms: chafedOhms }],
-      cause: 'staple, garden tool, gnawing', prove: 'power off, both ends lifted, ohms between the two',
+      cause: 'staple, garden tool, gnawing', shows: 'chafed', prove: 'power off, both ends lifted, ohms between the two',
     }))))
 }
 
@@ -124,6 +129,17 @@ function sensorFaults(diagram: Diagram): readonly Fault[] {
   })
 }
 
+/** Terminals of the board joined by somebody: R to a call that then never stops. */
+function joinedFaults(diagram: Diagram): readonly Fault[] {
+  const board = diagram.parts.get('TB')
+  if (!board || !board.settings.list('terminals').includes('R')) return []
+  return board.settings.list('terminals').filter((name) => /^(G|Y1|Y2|W1|W2)$/.test(name)).map((name): Fault => ({
+    id: `TB:R-joined-${name}`, words: `${board.words}: R joined to ${name} by somebody`, of: 'TB', prior: name === 'G' ? 0.3 : 0.05,
+    effects: [{ does: 'join', from: 'TB.R', to: `TB.${name}`, ohms: 0.05 }],
+    cause: 'a jumper left in, or put in so that ventilation never stops', prove: 'look at the board for a strange wire',
+  }))
+}
+
 /** Every single thing that can be wrong with the unit's parts, wires, settings and landings. */
 export function faultsOf(diagram: Diagram): readonly Fault[] {
   return [
@@ -131,6 +147,7 @@ export function faultsOf(diagram: Diagram): readonly Fault[] {
     ...[...diagram.wires.values()].flatMap((wire) => wireFaults(diagram, wire)),
     ...crossedFaults(diagram),
     ...landingFaults(diagram),
+    ...joinedFaults(diagram),
     ...sensorFaults(diagram),
   ]
 }

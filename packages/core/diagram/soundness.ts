@@ -50,6 +50,7 @@ function floatingSections(parts: readonly Part[], wires: readonly Wire[]): reado
   const fed = new Set(parts.filter(({ kind }) => kind.symbol === 'source').map(({ id }) => sections.find(id)))
   const lone = new Map<string, Part[]>()
   for (const part of parts) {
+    if (part.kind.terminals(part.settings).length === 0) continue
     const section = sections.find(part.id)
     if (!fed.has(section)) lone.set(section, [...(lone.get(section) ?? []), part])
   }

@@ -1,8 +1,17 @@
-import { contact } from './contact'
-import { becomes, opens, sticks } from './fault'
-import type { PartKind } from './kind'
-import { fusePosition } from './overcurrent'
+import { contact, memory } from './contact'
+import { becomes, opens } from './fault'
+import type { PartFault, PartKind } from './kind'
+import { fusePosition, overcurrentSenses } from './overcurrent'
+import type { Settings } from './settings'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
+
+const handleAt = (s: Settings, handle: 'off' | 'tripped', words: string, prior: number, detail: Partial<PartFault>): PartFault => ({
+  ...detail, name: handle, words, prior,
+  effects: [
+    { does: 'hold', branch: 'handle', state: handle },
+    ...poleNumbers(s.number('poles')).map((pole) => ({ does: 'hold' as const, branch: `pole${pole}`, state: 'open' })),
+  ],
+})
 
 /** A circuit breaker, one to three poles that trip together; also the resettable one of a control circuit. */
 export const breaker: PartKind = {
@@ -11,26 +20,29 @@ export const breaker: PartKind = {
   symbol: 'switch',
   settings: { poles: 2, amps: 60 },
   terminals: (s) => poleTerminals(s.number('poles')),
-  branches: (s) => poleNumbers(s.number('poles')).map((pole) => contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'closed', 0.001)),
+  branches: (s) => [
+    ...poleNumbers(s.number('poles')).map((pole) => contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'closed', 0.001)),
+    memory('handle', ['on', 'off', 'tripped'], 'on'),
+  ],
   slow: true,
-  senses: (s) => ({ amps: poleNumbers(s.number('poles')).map((pole) => `pole${pole}`) }),
+  senses: (s) => overcurrentSenses(poleNumbers(s.number('poles')).map((pole) => `pole${pole}`), s.number('amps')),
   behave: (now) => {
     const poles = poleNumbers(now.settings.number('poles')).map((pole) => `pole${pole}`)
     const tripped = poles.some((pole) => fusePosition(now, pole) === 'open')
-    return Object.fromEntries(poles.map((pole) => [pole, tripped ? 'open' : 'closed']))
+    return { ...Object.fromEntries(poles.map((pole) => [pole, tripped ? 'open' : 'closed'])), ...(tripped && now.is.handle === 'on' ? { handle: 'tripped' } : {}) }
   },
   faults: (s) => [
-    sticks('off', poleNumbers(s.number('poles')).map((pole) => `pole${pole}`), 'open', 'breaker off', 2.5, {
+    handleAt(s, 'off', 'breaker off', 2.5, {
       cause: 'somebody switched it off: find out who and why', prove: 'look at the handle',
     }),
-    sticks('tripped', poleNumbers(s.number('poles')).map((pole) => `pole${pole}`), 'open', 'breaker tripped', 2, {
-      cause: 'a short or an overload behind it', prove: 'look at the handle; find the short before it is reset',
+    handleAt(s, 'tripped', 'breaker tripped', 2, {
+      cause: 'a short or an overload behind it', prove: 'look at the handle; find the short before it is reset', clears: ['reset'],
     }),
     ...poleNumbers(s.number('poles')).flatMap((pole) => [
       opens(`pole${pole}`, `breaker pole ${pole} does not make`, 0.5),
-      becomes(`pole${pole}-burnt`, `pole${pole}`, 1, `breaker pole ${pole} or its stab burnt`, 0.6),
+      becomes(`pole${pole}-burnt`, `pole${pole}`, 1, `breaker pole ${pole} or its stab burnt`, 0.6, { shows: 'burnt' }),
     ]),
   ],
   pairs: (s) => legToLegPairs(s.number('poles')),
-  looks: (now) => [now.is.pole1 === 'open' ? 'off' : 'on'],
+  looks: (now) => [now.is.handle === 'on' && now.is.pole1 === 'open' ? 'off' : now.is.handle],
 }

@@ -1,17 +1,18 @@
 import { contact, position } from './contact'
 import { opens, sticks } from './fault'
 import type { PartKind } from './kind'
+import { temperatureFelt, touchEffects, untouched } from './touch'
 
 /** Strap-on pipe sensor of a two-pipe system: `COM` to `COLD` on a cold pipe, to `HOT` on a warm one. */
 export const changeoverSensor: PartKind = {
   kind: 'changeover-sensor',
   words: 'pipe changeover sensor',
   symbol: 'sensor',
-  settings: { opensAbove: 75 },
+  settings: { opensAbove: 75, reads: 'pipe', ...untouched },
   terminals: () => [{ name: 'COM', words: 'common' }, { name: 'COLD', words: 'closed on a cold pipe' }, { name: 'HOT', words: 'closed on a warm pipe' }],
   branches: () => [contact('cold', 'COM', 'COLD', 'closed'), contact('hot', 'COM', 'HOT', 'open')],
   behave: (now) => {
-    const cold = (now.conditions.pipe ?? 46) < now.settings.number('opensAbove')
+    const cold = temperatureFelt(now, 46) < now.settings.number('opensAbove')
     return { cold: position(cold), hot: position(!cold) }
   },
   faults: () => [
@@ -27,5 +28,6 @@ export const changeoverSensor: PartKind = {
     opens('hot', 'changeover’s hot contact does not make', 0.8),
     sticks('hot-stuck', ['hot'], 'closed', 'changeover’s hot contact stuck closed', 0.3),
   ],
+  touched: touchEffects,
   testBridge: 'momentary',
 }

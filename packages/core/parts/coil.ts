@@ -1,6 +1,6 @@
 import { impedanceForVoltAmperes } from '../electric/complex'
 import { impedance } from '../electric/law'
-import type { Branch, Phasor } from './kind'
+import type { Branch, Phasor, Senses } from './kind'
 
 /** A coil of rated volts and holding volt-amperes; its direct-current resistance is much lower than its impedance. */
 export const coilBranch = (
@@ -17,3 +17,8 @@ export const dropOutShare = 0.6
 /** Whether the armature is in, given the volts on the coil and whether it was in before. */
 export const armatureIn = (coil: Phasor, ratedVolts: number, wasIn: boolean): boolean =>
   coil.size >= ratedVolts * (wasIn ? dropOutShare : pullInShare)
+
+/** What an armature feels: the volts on its coil, which matter where it comes in and where it lets go. */
+export const armatureSenses = (ratedVolts: number): Senses => ({
+  volts: ['coil'], steps: { coil: [ratedVolts * dropOutShare, ratedVolts * pullInShare] },
+})

@@ -1,5 +1,5 @@
 import { resistance } from '../electric/law'
-import { armatureIn, coilBranch } from './coil'
+import { armatureIn, armatureSenses, coilBranch } from './coil'
 import { contact, fixed, memory, position } from './contact'
 import { becomes, grounds, opens, sticks } from './fault'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
@@ -9,6 +9,14 @@ import type { Settings } from './settings'
 const switched = (s: Settings): readonly number[] =>
   poleNumbers(s.number('poles')).filter((pole) => !s.list('bars').includes(String(pole)))
 const hasAuxiliary = (s: Settings): boolean => s.text('auxiliary') === 'yes'
+/** What stays put when the armature does. */
+const staysOut = (s: Settings): PartFault['effects'] => [
+  { does: 'hold', branch: 'armature', state: 'out' },
+  ...[...switched(s).map((pole) => `pole${pole}`), ...(hasAuxiliary(s) ? ['auxiliary'] : [])]
+    .map((branch) => ({ does: 'hold' as const, branch, state: 'open' })),
+]
+/** Impedance of a coil wound for a line voltage, on 24 V; ohms. */
+const wrongCoilOhms = 2500
 const isIn = (now: Now): boolean => armatureIn(now.volts.coil, now.settings.number('coilVolts'), now.is.armature === 'in')
 
 /**
@@ -34,7 +42,7 @@ export const contactor: PartKind = {
     ...(hasAuxiliary(s) ? [contact('auxiliary', '13', '14', 'open', 0.02)] : []),
     memory('armature', ['in', 'out'], 'out'),
   ],
-  senses: () => ({ volts: ['coil'] }),
+  senses: (s) => armatureSenses(s.number('coilVolts')),
   behave: (now): Wants => {
     const made = position(isIn(now))
     return {
@@ -45,25 +53,25 @@ export const contactor: PartKind = {
   },
   faults: (s): readonly PartFault[] => [
     opens('coil', 'coil open', 2.5, { cause: 'heat, age, a plate that did not come home', prove: 'ohms across the coil, a lead off' }),
-    becomes('coil-shorted', 'coil', 0.4, 'coil shorted inside', 1.5, { cause: 'heat', prove: 'ohms across the coil, a lead off' }),
+    becomes('coil-shorted', 'coil', 0.4, 'coil shorted inside', 1.5, { cause: 'heat', prove: 'ohms across the coil, a lead off', shows: 'burnt' }),
     grounds('A1', 'coil lead touches metal', 0.3),
     {
+      name: 'wrong-coil', words: 'coil of a higher voltage fitted: does not pull in', prior: 0.25,
+      cause: 'a substitute fitted by somebody', prove: 'read the coil’s own marking; its ohms',
+      effects: [{ does: 'ohms', branch: 'coil', ohms: wrongCoilOhms }, ...staysOut(s)],
+    },
+    {
       name: 'jammed', words: 'armature does not come in though the coil is good', prior: 0.8,
-      cause: 'insects, a burnt carrier, a warped plate',
-      effects: [
-        { does: 'hold', branch: 'armature', state: 'out' },
-        ...[...switched(s).map((pole) => `pole${pole}`), ...(hasAuxiliary(s) ? ['auxiliary'] : [])]
-          .map((branch) => ({ does: 'hold' as const, branch, state: 'open' })),
-      ],
+      cause: 'insects, a burnt carrier, a warped plate', effects: staysOut(s),
     },
     {
       name: 'welded', words: 'all poles welded closed', prior: 0.6, cause: 'short cycling, low coil volts',
       effects: switched(s).map((pole) => ({ does: 'hold' as const, branch: `pole${pole}`, state: 'closed' })),
     },
     ...switched(s).flatMap((pole) => [
-      opens(`pole${pole}`, `pole ${pole} does not make`, 1.5, { cause: 'burnt, pitted, an insect between', prove: 'volts across the pole with the coil in' }),
+      opens(`pole${pole}`, `pole ${pole} does not make`, 1.5, { cause: 'burnt, pitted, an insect between', prove: 'volts across the pole with the coil in', shows: 'burnt' }),
       sticks(`pole${pole}-welded`, [`pole${pole}`], 'closed', `pole ${pole} welded`, 0.5),
-      becomes(`pole${pole}-burnt`, `pole${pole}`, 0.4, `pole ${pole} burnt: drops volts under load`, 1, { prove: 'millivolts across each pole under load' }),
+      becomes(`pole${pole}-burnt`, `pole${pole}`, 0.4, `pole ${pole} burnt: drops volts under load`, 1, { prove: 'millivolts across each pole under load', shows: 'burnt' }),
     ]),
     ...(hasAuxiliary(s) ? [
       opens('auxiliary', 'auxiliary switch does not follow', 1),

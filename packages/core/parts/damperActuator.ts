@@ -18,8 +18,7 @@ export const damperActuator: PartKind = {
     fixed('motor', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, s.number('va'), 0.7), 60)),
     fixed('signal', 'S+', 'S-', 'load', impedance(complex(100_000), 100_000)),
   ],
-  senses: () => ({ volts: ['motor'], direct: ['signal'] }),
-  behave: () => ({}),
+  senses: () => ({ volts: ['motor'], steps: { motor: [] }, direct: ['signal'] }),
   faults: () => [
     opens('motor', 'actuator dead', 1),
     becomes('motor-shorted', 'motor', 0.4, 'actuator shorted inside', 0.4),

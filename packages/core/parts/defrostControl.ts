@@ -5,6 +5,8 @@ import { opens, sticks } from './fault'
 import type { PartKind, Wants } from './kind'
 
 const calledAboveVolts = 16
+/** A call that is passed on draws at least this through the control, amperes; less, and a switch behind it is open. */
+const passedAmps = 0.05
 
 /**
  * Defrost control of a heat pump: passes `Y` on to the contactor at `CC`, drives the reversing valve at `RV` from `O`
@@ -29,7 +31,7 @@ export const defrostControl: PartKind = {
     contact('heat', 'R', 'W2', 'open', 0.03),
     contact('fan', 'F1', 'F2', 'closed', 0.01),
   ],
-  senses: () => ({ volts: ['electronics', 'call'] }),
+  senses: () => ({ volts: ['electronics', 'call'], amps: ['compressor'], steps: { electronics: [calledAboveVolts], call: [calledAboveVolts], compressor: [] } }),
   behave: (now): Wants => {
     const awake = now.volts.electronics.size >= calledAboveVolts
     const defrosting = awake && now.call === 'defrost' && now.volts.call.size >= calledAboveVolts
@@ -45,5 +47,9 @@ export const defrostControl: PartKind = {
     sticks('heat-stuck', ['heat'], 'closed', 'defrost control holds auxiliary heat on', 0.5),
     sticks('reverse-stuck', ['reverse'], 'closed', 'defrost control holds the reversing valve on', 0.4),
   ],
+  code: (now) => {
+    if (now.volts.electronics.size < calledAboveVolts) return 'dark'
+    return now.volts.call.size >= calledAboveVolts && now.amps.compressor.size < passedAmps ? '2 flashes' : 'steady'
+  },
   looks: (now) => [now.volts.electronics.size >= calledAboveVolts ? 'lamp-on' : 'lamp-off'],
 }

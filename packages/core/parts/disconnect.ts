@@ -16,8 +16,8 @@ export const disconnect: PartKind = {
       cause: 'somebody switched it off: find out who and why before switching on', prove: 'look at the handle',
     }),
     ...poleNumbers(s.number('poles')).flatMap((pole) => [
-      opens(`pole${pole}`, `blade of pole ${pole} does not make`, 1.5, { cause: 'loose or burnt blade' }),
-      becomes(`pole${pole}-burnt`, `pole${pole}`, 1.2, `blade of pole ${pole} burnt, drops volts under load`, 1.5, { cause: 'loose blade, heat' }),
+      opens(`pole${pole}`, `blade of pole ${pole} does not make`, 1.5, { cause: 'loose or burnt blade', shows: 'burnt' }),
+      becomes(`pole${pole}-burnt`, `pole${pole}`, 1.2, `blade of pole ${pole} burnt, drops volts under load`, 1.5, { cause: 'loose blade, heat', shows: 'burnt' }),
     ]),
   ],
   pairs: (s) => legToLegPairs(s.number('poles')),

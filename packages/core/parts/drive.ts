@@ -6,6 +6,8 @@ import { toFrame } from './frame'
 import type { Branch, PartKind, Wants } from './kind'
 
 const calledAboveVolts = 14
+/** Share of nominal volts that each leg must have for the drive to work. */
+const fedShare = 0.7
 const legs = [0, -120, 120] as const
 
 /**
@@ -39,10 +41,13 @@ export const drive: PartKind = {
     fixed('reference', '~inverter', 'EARTH', 'conductor', resistance(1e6)),
     fixed('run', 'RUN', 'C', 'load', impedance(complex(1500), 1500)),
   ],
-  senses: () => ({ volts: ['input1', 'input2', 'input3', 'run'] }),
+  senses: (s) => ({
+    volts: ['input1', 'input2', 'input3', 'run'],
+    steps: { ...Object.fromEntries(['input1', 'input2', 'input3'].map((input) => [input, [(fedShare * s.number('volts')) / Math.sqrt(3)]])), run: [calledAboveVolts] },
+  }),
   behave: (now): Wants => {
     const nominal = now.settings.number('volts') / Math.sqrt(3)
-    const fed = [now.volts.input1, now.volts.input2, now.volts.input3].every((volts) => volts.size > 0.7 * nominal)
+    const fed = [now.volts.input1, now.volts.input2, now.volts.input3].every((volts) => volts.size > fedShare * nominal)
     const on = fed && now.volts.run.size > calledAboveVolts
     return {
       input1: on ? 'working' : 'idle', input2: on ? 'working' : 'idle', input3: on ? 'working' : 'idle',
@@ -50,10 +55,15 @@ export const drive: PartKind = {
     }
   },
   faults: () => [
-    sticks('locked-out', ['output1', 'output2', 'output3'], 'off', 'drive locked out on a fault', 3, { cause: 'its display names the fault: overcurrent, ground, undervoltage, heat' }),
+    sticks('locked-out', ['output1', 'output2', 'output3'], 'off', 'drive locked out on a fault', 3, { cause: 'its display names the fault: overcurrent, ground, undervoltage, heat', clears: ['reset'] }),
     opens('run', 'drive’s run input dead', 0.8),
     opens('output1', 'drive output 1 dead', 0.5),
     opens('input1', 'drive’s line input 1 open', 0.4),
   ],
+  code: (now) => {
+    const fed = Math.min(now.volts.input1.size, now.volts.input2.size, now.volts.input3.size) > (fedShare * now.settings.number('volts')) / Math.sqrt(3)
+    if (!fed) return 'dark'
+    return now.is.output1 === 'on' ? 'running' : now.volts.run.size > calledAboveVolts ? 'locked out' : 'ready'
+  },
   looks: (now) => [now.is.output1 === 'on' ? 'lamp-on' : 'lamp-off'],
 }

@@ -5,6 +5,8 @@ import { opens, sticks } from './fault'
 import type { PartKind } from './kind'
 
 const calledAboveVolts = 14
+/** Share of its rated volts that it needs to run. */
+const fedShare = 0.7
 
 /** An electronically commutated fan: line power all the time at `L`–`N`, a 24 V run call at `G`–`C`. */
 export const electronicFan: PartKind = {
@@ -26,8 +28,8 @@ export const electronicFan: PartKind = {
     },
     fixed('input', 'G', 'C', 'load', impedance(complex(1200), 1200)),
   ],
-  senses: () => ({ volts: ['drive', 'input'] }),
-  behave: (now) => ({ drive: now.volts.drive.size > 0.7 * now.settings.number('volts') && now.volts.input.size > calledAboveVolts ? 'running' : 'still' }),
+  senses: (s) => ({ volts: ['drive', 'input'], steps: { drive: [fedShare * s.number('volts')], input: [calledAboveVolts] } }),
+  behave: (now) => ({ drive: now.volts.drive.size > fedShare * now.settings.number('volts') && now.volts.input.size > calledAboveVolts ? 'running' : 'still' }),
   faults: () => [
     sticks('dead', ['drive'], 'still', 'fan motor does not run with line and call present', 2, { cause: 'its electronics; water' }),
     opens('drive', 'fan motor’s line input open', 0.8),

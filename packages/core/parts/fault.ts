@@ -1,8 +1,11 @@
+import type { Clearing } from '../diagram/effect'
 import type { PartFault } from './kind'
 
 interface Detail {
   readonly cause?: string
   readonly prove?: string
+  readonly shows?: string
+  readonly clears?: readonly Clearing[]
 }
 
 /** A branch that passes nothing: `BRANCH-open`. */

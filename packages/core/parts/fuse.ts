@@ -1,8 +1,12 @@
-import { becomes, opens } from './fault'
 import { opened, resistance } from '../electric/law'
-import type { PartKind } from './kind'
-import { fusePosition } from './overcurrent'
+import { memory } from './contact'
+import { becomes } from './fault'
+import type { Branch, PartKind } from './kind'
+import { fusePosition, overcurrentSenses } from './overcurrent'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
+
+/** From this multiple of its rating on a link bursts with a flash; below, it sags and parts. A control transformer’s own impedance lets no more than some five through. */
+const burstsAtShare = 3
 
 /** Fuses, one to three in a block; a control fuse has one. `amps` is the rating. */
 export const fuse: PartKind = {
@@ -11,20 +15,32 @@ export const fuse: PartKind = {
   symbol: 'fuse',
   settings: { poles: 1, amps: 3 },
   terminals: (s) => poleTerminals(s.number('poles')),
-  branches: (s) => poleNumbers(s.number('poles')).map((pole) => ({
-    name: `fuse${pole}`, from: `L${pole}`, to: `T${pole}`, role: 'fuse', rest: 'closed',
-    states: { open: opened, closed: resistance(s.number('amps') > 10 ? 0.002 : 0.03) },
-  })),
+  branches: (s): readonly Branch[] => [
+    ...poleNumbers(s.number('poles')).map((pole): Branch => ({
+      name: `fuse${pole}`, from: `L${pole}`, to: `T${pole}`, role: 'fuse', rest: 'closed',
+      states: { open: opened, closed: resistance(s.number('amps') > 10 ? 0.002 : 0.03) },
+    })),
+    memory('link', ['whole', 'sagged', 'burst'], 'whole'),
+  ],
   slow: true,
-  senses: (s) => ({ amps: poleNumbers(s.number('poles')).map((pole) => `fuse${pole}`) }),
-  behave: (now) => Object.fromEntries(
-    poleNumbers(now.settings.number('poles')).map((pole) => [`fuse${pole}`, fusePosition(now, `fuse${pole}`)])),
+  senses: (s) => overcurrentSenses(poleNumbers(s.number('poles')).map((pole) => `fuse${pole}`), s.number('amps')),
+  behave: (now) => {
+    const poles = poleNumbers(now.settings.number('poles')).map((pole) => `fuse${pole}`)
+    const most = Math.max(...poles.map((pole) => now.amps[pole].size)) / now.settings.number('amps')
+    const opens = poles.some((pole) => now.is[pole] === 'closed' && fusePosition(now, pole) === 'open')
+    return {
+      ...Object.fromEntries(poles.map((pole) => [pole, fusePosition(now, pole)])),
+      ...(opens ? { link: most >= burstsAtShare ? 'burst' : 'sagged' } : {}),
+    }
+  },
   faults: (s) => poleNumbers(s.number('poles')).flatMap((pole) => [
-    opens(`fuse${pole}`, s.number('poles') === 1 ? 'fuse open with no short left behind it' : `line fuse ${pole} open`, 2.5, {
+    {
+      name: `fuse${pole}-open`, words: s.number('poles') === 1 ? 'fuse open with no short left behind it' : `line fuse ${pole} open`, prior: 2.5,
+      effects: [{ does: 'hold', branch: `fuse${pole}`, state: 'open' }, { does: 'hold', branch: 'link', state: 'sagged' }],
       cause: 'age or a start too many; but look for the short before the next fuse goes in', prove: 'ohms across the fuse, out of its clips',
-    }),
-    becomes(`clip${pole}-loose`, `fuse${pole}`, s.number('amps') > 10 ? 0.8 : 30, `fuse clip ${pole} loose or burnt`, 0.8),
+    },
+    becomes(`clip${pole}-loose`, `fuse${pole}`, s.number('amps') > 10 ? 0.8 : 30, `fuse clip ${pole} loose or burnt`, 0.8, { shows: 'burnt' }),
   ]),
   pairs: (s) => (s.number('poles') > 1 ? legToLegPairs(s.number('poles')) : []),
-  looks: (now) => (poleNumbers(now.settings.number('poles')).some((pole) => now.is[`fuse${pole}`] === 'open') ? ['blown'] : []),
+  looks: (now) => ({ whole: ['whole'], sagged: ['blown', 'blown-sagged'], burst: ['blown', 'blown-silvered', 'blown-clear'] })[now.is.link] ?? [],
 }

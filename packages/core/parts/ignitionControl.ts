@@ -34,7 +34,10 @@ export const ignitionControl: PartKind = {
     contact('valve', 'PS', 'MV', 'open', 0.05),
     contact('blower', 'LI', 'BL', 'open', 0.05),
   ],
-  senses: () => ({ volts: ['electronics', 'call', 'limit', 'draft'] }),
+  senses: () => ({
+    volts: ['electronics', 'call', 'limit', 'draft'],
+    steps: Object.fromEntries(['electronics', 'call', 'limit', 'draft'].map((input) => [input, [calledAboveVolts]])),
+  }),
   behave: (now): Wants => {
     const called = [now.volts.electronics, now.volts.call, now.volts.limit].every((volts) => volts.size >= calledAboveVolts)
     const proven = called && now.volts.draft.size >= calledAboveVolts
@@ -52,5 +55,11 @@ export const ignitionControl: PartKind = {
     opens('blower', 'ignition control does not call the blower', 0.6),
     sticks('inducer-stuck', ['inducer'], 'closed', 'inducer contact stuck closed', 0.3),
   ],
+  code: (now) => {
+    const { electronics, call, limit, draft } = now.volts
+    if (electronics.size < calledAboveVolts) return 'dark'
+    if (call.size < calledAboveVolts) return 'steady'
+    return limit.size < calledAboveVolts ? '4 flashes' : draft.size < calledAboveVolts ? '2 flashes' : 'steady'
+  },
   looks: (now) => [now.volts.electronics.size >= calledAboveVolts ? 'lamp-on' : 'lamp-off'],
 }

@@ -1,52 +1,72 @@
+import { airFilter } from './airFilter'
+import { automaticLimit } from './automaticLimit'
+import { belt } from './belt'
 import { breaker } from './breaker'
+import { buildingRelay } from './buildingRelay'
 import { capacitor } from './capacitor'
+import { capacitorFan } from './capacitorFan'
+import { changeoverSensor } from './changeoverSensor'
+import { chargeSwitch } from './chargeSwitch'
 import { chassis } from './chassis'
 import { contactor } from './contactor'
+import { crankcaseHeater } from './crankcaseHeater'
 import { damperActuator } from './damperActuator'
+import { defrostControl } from './defrostControl'
 import { disconnect } from './disconnect'
 import { doorSwitch } from './doorSwitch'
 import { draftSwitch } from './draftSwitch'
-import { economizer, enthalpyEconomizer } from './economizer'
+import { drain } from './drain'
+import { drive } from './drive'
+import { economizer } from './economizer'
+import { electronicFan } from './electronicFan'
+import { enthalpyEconomizer } from './enthalpyEconomizer'
+import { floatSwitch } from './floatSwitch'
+import { freezeSwitch } from './freezeSwitch'
 import { fuse } from './fuse'
-import { crankcaseHeater, heater } from './heater'
+import { gasValve } from './gasValve'
+import { heater } from './heater'
+import { heaterBank } from './heaterBank'
+import { highPressureSwitch } from './highPressureSwitch'
+import { humiditySensor } from './humiditySensor'
 import { ignitionControl } from './ignitionControl'
 import { jumper } from './jumper'
-import type { PartKind } from './kind'
 import { lamp } from './lamp'
+import { lineLoadMonitor } from './lineLoadMonitor'
 import { lockout } from './lockout'
+import { lowPressureSwitch } from './lowPressureSwitch'
+import { manualLimit } from './manualLimit'
+import { motorOverload } from './motorOverload'
+import { outdoorCoil } from './outdoorCoil'
 import { phaseMonitor } from './phaseMonitor'
 import { plug } from './plug'
-import {
-  automaticLimit, chargeSwitch, freezeSwitch, highPressureSwitch, lowPressureSwitch, manualLimit, motorOverload, rollout,
-} from './protectiveSwitch'
-import { relay } from './relay'
-import { buildingRelay } from './buildingRelay'
-import { changeoverSensor } from './changeoverSensor'
-import { defrostControl } from './defrostControl'
-import { drive } from './drive'
-import { electronicFan } from './electronicFan'
-import { floatSwitch } from './floatSwitch'
-import { heaterBank } from './heaterBank'
-import { humiditySensor } from './humiditySensor'
-import { lineLoadMonitor } from './lineLoadMonitor'
 import { provingBoard } from './provingBoard'
+import { refrigerantCircuit } from './refrigerantCircuit'
+import { relay } from './relay'
+import { reversingValve } from './reversingValve'
+import { rollout } from './rollout'
 import { sequencer } from './sequencer'
+import { singlePhaseCompressor } from './singlePhaseCompressor'
 import { smokeDetector } from './smokeDetector'
-import { capacitorFan, singlePhaseCompressor } from './singlePhaseMotor'
-import { gasValve, reversingValve, waterValve } from './solenoid'
 import { supply } from './supply'
 import { temperatureSensor } from './temperatureSensor'
 import { terminalBoard } from './terminalBoard'
 import { thermostat } from './thermostat'
-import { threePhaseCompressor, threePhaseFan } from './threePhaseMotor'
+import { threePhaseCompressor } from './threePhaseCompressor'
+import { threePhaseFan } from './threePhaseFan'
 import { transformer } from './transformer'
+import { waterValve } from './waterValve'
+import type { PartKind } from './kind'
 
 /** Every kind of part a diagram may name. */
 export const partKinds: ReadonlyMap<string, PartKind> = new Map([
-  automaticLimit, breaker, capacitor, capacitorFan, chargeSwitch, chassis, contactor, crankcaseHeater, damperActuator,
-  disconnect, doorSwitch, draftSwitch, economizer, enthalpyEconomizer, floatSwitch, freezeSwitch, fuse, gasValve, heater, highPressureSwitch,
-  ignitionControl, jumper, lamp, lockout, lowPressureSwitch, manualLimit, motorOverload, phaseMonitor, plug, relay,
-  buildingRelay, changeoverSensor, defrostControl, drive, electronicFan, heaterBank, humiditySensor, lineLoadMonitor,
-  provingBoard, sequencer, smokeDetector, reversingValve, rollout, singlePhaseCompressor, supply, temperatureSensor, terminalBoard, thermostat,
-  threePhaseCompressor, threePhaseFan, transformer, waterValve,
+  airFilter, automaticLimit, belt, breaker, buildingRelay, capacitor,
+  capacitorFan, changeoverSensor, chargeSwitch, chassis, contactor, crankcaseHeater,
+  damperActuator, defrostControl, disconnect, doorSwitch, draftSwitch, drain,
+  drive, economizer, electronicFan, enthalpyEconomizer, floatSwitch, freezeSwitch,
+  fuse, gasValve, heater, heaterBank, highPressureSwitch, humiditySensor,
+  ignitionControl, jumper, lamp, lineLoadMonitor, lockout, lowPressureSwitch,
+  manualLimit, motorOverload, outdoorCoil, phaseMonitor, plug, provingBoard,
+  refrigerantCircuit, relay, reversingValve, rollout, sequencer, singlePhaseCompressor,
+  smokeDetector, supply, temperatureSensor, terminalBoard, thermostat, threePhaseCompressor,
+  threePhaseFan, transformer, waterValve,
 ].map((kind) => [kind.kind, kind]))

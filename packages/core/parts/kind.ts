@@ -1,9 +1,15 @@
 import type { Complex } from '../electric/complex'
 import type { Law } from '../electric/law'
-import type { Effect } from '../diagram/effect'
+import type { Clearing, Effect, Exclusion } from '../diagram/effect'
 import type { Settings } from './settings'
 
-/** Outside facts that the circuit answers to: `outdoorDryBulb` (°F), `supplyVolts` (leg to leg), … */
+/** Outside facts that the circuit answers to: temperatures in °F, humidity in per cent, pressures in psig, `supplyVolts` leg to leg; smoke and water 0 or 1. */
+export const knownConditions = [
+  'outdoorDryBulb', 'outdoorHumidity', 'returnDryBulb', 'returnHumidity', 'mixedDryBulb', 'pipe', 'supplyVolts', 'smoke', 'panWater',
+  'suctionPressure', 'suctionPressure2', 'dischargePressure', 'dischargePressure2', 'liquidPressure', 'coilTemperature', 'heaterTemperature',
+  'burnerTemperature', 'overloadHeat',
+] as const
+export type Condition = (typeof knownConditions)[number]
 export type Conditions = Readonly<Record<string, number>>
 
 export type Role = 'conductor' | 'contact' | 'fuse' | 'load' | 'coil' | 'winding' | 'source' | 'sensor' | 'output'
@@ -41,10 +47,15 @@ export interface Now {
 /** States a part wants for its own branches; those not named stay. */
 export type Wants = Readonly<Record<string, string>>
 
+/** What a part feels: volts across its branches, amps through them, direct volts across them. */
 export interface Senses {
   readonly volts?: readonly string[]
   readonly amps?: readonly string[]
   readonly direct?: readonly string[]
+  /** Volts between two of its terminals, felt under the name `FROM-TO`. */
+  readonly between?: readonly (readonly [string, string])[]
+  /** Sizes that matter of what is felt, by name: a change that passes none of them is no reason to act. Without any, every change is. */
+  readonly steps?: Readonly<Record<string, readonly number[]>>
 }
 
 /** Seconds between wanting a state and having it. */
@@ -62,7 +73,14 @@ export interface PartFault {
   readonly effects: readonly Effect[]
   readonly cause?: string
   readonly prove?: string
+  /** What a look at the part may show of it, beside how it stands. */
+  readonly shows?: string
+  /** What clears it for the time being: it was a trip, and nothing in the part is broken. */
+  readonly clears?: readonly Clearing[]
+  /** A condition under which it cannot be. */
+  readonly unless?: Exclusion
 }
+
 
 export interface Terminal {
   readonly name: string
@@ -99,7 +117,11 @@ export interface PartKind {
   pairs?(settings: Settings): readonly (readonly [string, string])[]
   /** What a look at it can tell: words of observation that hold now. */
   looks?(now: Now): readonly string[]
+  /** The code or lamp that an electronic part shows now, as its unit’s table of codes has it. */
+  code?(now: Now): string
   /** The branch whose state others follow (a motor turning, a contact made). */
   readonly moving?: string
   readonly testBridge?: TestBridge
+  /** What a person's warm hand or an ice pack does to it, in its own names. */
+  touched?(verb: 'warm' | 'cool', settings: Settings): readonly Effect[]
 }

@@ -12,8 +12,7 @@ export const lamp: PartKind = {
   settings: { volts: 24, ohms: 2400 },
   terminals: () => [{ name: '1', words: 'lamp, hot' }, { name: '2', words: 'lamp, common' }],
   branches: (s) => [fixed('light', '1', '2', 'load', impedance(complex(s.number('ohms')), s.number('ohms')))],
-  senses: () => ({ volts: ['light'] }),
-  behave: () => ({}),
+  senses: () => ({ volts: ['light'], steps: { light: [] } }),
   faults: () => [opens('light', 'lamp dead', 1)],
   looks: (now) => [now.volts.light.size > 0.6 * now.settings.number('volts') ? 'lamp-on' : 'lamp-off'],
 }

@@ -6,15 +6,14 @@ import type { Now, PartKind } from './kind'
 import { phasesAreGood } from './phaseMonitor'
 
 const presentShare = 0.5
+const calledAboveVolts = 14
 
-const right = (now: Now): boolean => {
-  const volts = now.settings.number('volts')
-  const line = phasesAreGood(now.volts.line12, now.volts.line23, now.volts.line31, volts, now.settings.number('unbalance'))
-  const called = now.volts.call.size > 14
-  const load = [now.volts.load12, now.volts.load23, now.volts.load31]
-  const stuck = !called && load.some((leg) => leg.size > presentShare * volts)
-  return line && !stuck
-}
+/** Volts behind the contactor with no call to it. */
+const stuck = (now: Now): boolean => now.volts.call.size <= calledAboveVolts &&
+  [now.volts.load12, now.volts.load23, now.volts.load31].some((leg) => leg.size > presentShare * now.settings.number('volts'))
+
+const right = (now: Now): boolean => !stuck(now) &&
+  phasesAreGood(now.volts.line12, now.volts.line23, now.volts.line31, now.settings.number('volts'), now.settings.number('unbalance'))
 
 /** Phase monitor on line and load of a contactor: also sees a pole that stays closed with no call on `Y`–`C`. */
 export const lineLoadMonitor: PartKind = {
@@ -45,5 +44,6 @@ export const lineLoadMonitor: PartKind = {
   ],
   pairs: () => [['L1', 'L2'], ['L2', 'L3'], ['L1', 'L3'], ['T1', 'T2'], ['T2', 'T3'], ['T1', 'T3']],
   looks: (now) => [right(now) ? 'lamp-on' : 'lamp-off'],
+  code: (now) => (right(now) ? 'steady' : now.volts.line12.size < 0.3 * now.settings.number('volts') && now.volts.line23.size < 0.3 * now.settings.number('volts') ? 'dark' : stuck(now) ? 'fast' : 'flashing'),
   testBridge: 'never',
 }

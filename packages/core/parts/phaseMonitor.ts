@@ -43,5 +43,6 @@ export const phaseMonitor: PartKind = {
   ],
   pairs: () => [['L1', 'L2'], ['L2', 'L3'], ['L1', 'L3']],
   looks: (now) => [good(now) ? 'lamp-on' : 'lamp-off'],
+  code: (now) => (good(now) ? 'steady' : Math.max(now.volts.sense12.size, now.volts.sense23.size, now.volts.sense31.size) < 0.3 * now.settings.number('volts') ? 'dark' : 'flashing'),
   testBridge: 'never',
 }

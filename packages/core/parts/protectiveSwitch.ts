@@ -1,6 +1,17 @@
-import { contact } from './contact'
+import { contact, position } from './contact'
 import { becomes, opens } from './fault'
-import type { PartFault, PartKind, PartSymbol, TestBridge } from './kind'
+import type { Condition, Now, PartFault, PartKind, PartSymbol, TestBridge } from './kind'
+import { touchEffects, untouched, temperatureFelt } from './touch'
+
+/** What a protective switch watches: it opens past `opensAt` and closes again past `closesAt`. */
+interface Watch {
+  /** The condition; another one of the same sort is a setting of the part. */
+  readonly reads: Condition
+  readonly opensAt: number
+  readonly closesAt: number
+  /** A hand can warm or cool it. */
+  readonly byHand?: true
+}
 
 interface Words {
   readonly kind: string
@@ -8,60 +19,47 @@ interface Words {
   readonly symbol: PartSymbol
   readonly testBridge: TestBridge
   readonly openPrior: number
+  readonly watch: Watch
   /** What opens it when nothing is wrong with the switch itself. */
-  readonly trips: readonly PartFault[]
+  readonly trip: Omit<PartFault, 'name' | 'effects' | 'unless'>
 }
 
+/** Whether what it watches lets it be closed; nothing measured is nothing wrong. */
+function isClosed(now: Now, byHand: boolean): boolean {
+  const { settings, conditions } = now
+  const value = byHand && settings.text('touch') !== 'none' ? temperatureFelt(now, NaN) : conditions[settings.text('reads')]
+  if (value === undefined) return true
+  const opensAt = settings.number('opensAt')
+  const closesAt = settings.number('closesAt')
+  const turningPoint = now.is.contact === 'closed' ? opensAt : closesAt
+  return opensAt < closesAt ? value > turningPoint : value < turningPoint
+}
+
+/** What opens a switch that watches a water pipe. */
+const waterCause = 'water too hot or standing: boiler, mixing valve, pump, air in the line'
+
 /** A normally closed protective switch in a control string: terminals `1` (in) and `2` (out). */
-const protectiveSwitch = ({ kind, words, symbol, testBridge, openPrior, trips }: Words): PartKind => ({
+export const protectiveSwitch = ({ kind, words, symbol, testBridge, openPrior, watch, trip }: Words): PartKind => ({
   kind,
   words,
   symbol,
-  settings: {},
+  settings: { reads: watch.reads, opensAt: watch.opensAt, closesAt: watch.closesAt, ...untouched },
   terminals: () => [{ name: '1', words: `${words}, in` }, { name: '2', words: `${words}, out` }],
   branches: () => [contact('contact', '1', '2', 'closed')],
-  faults: () => [
+  behave: (now) => ({ contact: position(isClosed(now, watch.byHand ?? false)) }),
+  faults: (s) => [
     opens('contact', `${words} itself open`, openPrior),
     becomes('contact-high', 'contact', 120, `${words} makes badly`, 0.3),
     { name: 'bridged', words: `${words} bridged by somebody`, prior: 0.05, effects: [{ does: 'hold', branch: 'contact', state: 'closed' }] },
-    ...trips,
+    {
+      ...trip, ...(s.text('reads') === 'pipe' ? { cause: waterCause } : {}), name: 'tripped', effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
+      // it is not held open where what it watches has come back
+      unless: watch.opensAt < watch.closesAt
+        ? { of: s.text('reads'), above: s.number('closesAt') }
+        : { of: s.text('reads'), below: s.number('closesAt') },
+    },
   ],
+  ...(watch.byHand ? { touched: touchEffects } : {}),
+  ...(trip.clears?.includes('reset') ? { looks: (now: Now) => [now.is.contact === 'open' ? 'tripped' : 'set'] } : {}),
   testBridge,
-})
-
-const trip = (name: string, words: string, prior: number, cause: string): PartFault => ({
-  name, words, prior, cause, effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
-})
-
-export const lowPressureSwitch = protectiveSwitch({
-  kind: 'low-pressure-switch', words: 'low-pressure switch', symbol: 'pressure', testBridge: 'watching-pressure', openPrior: 1.2,
-  trips: [trip('tripped', 'low-pressure switch open on low pressure', 3.5, 'charge lost, a frozen coil, a closed valve or no air')],
-})
-export const highPressureSwitch = protectiveSwitch({
-  kind: 'high-pressure-switch', words: 'high-pressure switch', symbol: 'pressure', testBridge: 'never', openPrior: 0.8,
-  trips: [trip('tripped', 'high-pressure switch open on high pressure', 1.8, 'dirty condenser coil, condenser fan still, overcharge')],
-})
-export const freezeSwitch = protectiveSwitch({
-  kind: 'freeze-switch', words: 'freeze protection', symbol: 'limit', testBridge: 'never', openPrior: 0.7,
-  trips: [trip('tripped', 'freeze protection open on a cold coil', 1.5, 'no air, low charge, running in the cold')],
-})
-export const chargeSwitch = protectiveSwitch({
-  kind: 'charge-switch', words: 'loss-of-charge switch', symbol: 'pressure', testBridge: 'never', openPrior: 0.5,
-  trips: [trip('tripped', 'loss-of-charge switch open', 1.5, 'charge lost')],
-})
-export const automaticLimit = protectiveSwitch({
-  kind: 'automatic-limit', words: 'automatic limit', symbol: 'limit', testBridge: 'never', openPrior: 1,
-  trips: [trip('tripped', 'automatic limit open on heat', 1.5, 'no air: filter, belt, blower')],
-})
-export const manualLimit = protectiveSwitch({
-  kind: 'manual-limit', words: 'manual-reset limit', symbol: 'limit', testBridge: 'never', openPrior: 0.6,
-  trips: [trip('tripped', 'manual-reset limit tripped', 1.8, 'overheated: find why before it is reset')],
-})
-export const rollout = protectiveSwitch({
-  kind: 'rollout', words: 'flame rollout switch', symbol: 'limit', testBridge: 'never', openPrior: 0.5,
-  trips: [trip('tripped', 'flame rollout switch tripped', 0.8, 'blocked flue or a cracked exchanger: gas and carbon monoxide')],
-})
-export const motorOverload = protectiveSwitch({
-  kind: 'motor-overload', words: 'motor overload contact', symbol: 'limit', testBridge: 'never', openPrior: 0.6,
-  trips: [trip('tripped', 'motor overload tripped', 1.6, 'a lost leg, a tight bearing, a wrong setting')],
 })

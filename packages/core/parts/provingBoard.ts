@@ -26,7 +26,10 @@ export const provingBoard: PartKind = {
     fixed('loop', 'P2', 'C', 'load', impedance(complex(3300), 3300)),
     contact('output', 'Y', 'K', 'open', 0.03),
   ],
-  senses: () => ({ volts: ['electronics', 'call', 'loop'] }),
+  senses: () => ({
+    volts: ['electronics', 'call', 'loop'],
+    steps: { electronics: [calledAboveVolts], call: [calledAboveVolts], loop: [calledAboveVolts] },
+  }),
   behave: (now): Wants => ({
     output: position([now.volts.electronics, now.volts.call, now.volts.loop].every((volts) => volts.size >= calledAboveVolts)),
   }),
@@ -37,5 +40,6 @@ export const provingBoard: PartKind = {
     opens('loop', 'proving board’s loop input dead', 0.8),
     sticks('output-stuck', ['output'], 'closed', 'proving board’s output stuck closed', 0.3),
   ],
-  looks: (now) => [now.volts.electronics.size < calledAboveVolts ? 'lamp-off' : now.volts.loop.size < calledAboveVolts ? 'code' : 'lamp-on'],
+  looks: (now) => [now.volts.electronics.size < calledAboveVolts ? 'lamp-off' : 'lamp-on'],
+  code: (now) => (now.volts.electronics.size < calledAboveVolts ? 'dark' : now.volts.loop.size < calledAboveVolts ? '3 flashes' : 'steady'),
 }

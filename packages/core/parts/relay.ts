@@ -1,4 +1,4 @@
-import { armatureIn, coilBranch } from './coil'
+import { armatureIn, armatureSenses, coilBranch } from './coil'
 import { contact, position } from './contact'
 import { becomes, opens, sticks } from './fault'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
@@ -32,7 +32,7 @@ export const relay: PartKind = {
       ...(throwsTwo(s) ? [contact(`rest${n}`, `COM${n}`, `NC${n}`, 'closed', 0.01)] : []),
     ]),
   ],
-  senses: () => ({ volts: ['coil'] }),
+  senses: (s) => armatureSenses(s.number('coilVolts')),
   behave: (now): Wants => {
     const inNow = isIn(now)
     return Object.fromEntries(poles(now.settings).flatMap((n) => [

@@ -5,6 +5,9 @@ import { becomes, opens, sticks } from './fault'
 import type { PartKind } from './kind'
 import { poleNumbers } from './poles'
 
+/** Share of its rated volts at which the heater bends the contacts closed. */
+const warmShare = 0.75
+
 /** A heat sequencer: a small heater at `H1`–`H2` bends contacts `nA`–`nB` closed one after another, and open again. */
 export const sequencer: PartKind = {
   kind: 'sequencer',
@@ -20,9 +23,9 @@ export const sequencer: PartKind = {
     { ...fixed('coil', 'H1', 'H2', 'coil', impedance(complex(s.number('ohms')), s.number('ohms'))) },
     ...poleNumbers(s.number('contacts')).map((n) => contact(`make${n}`, `${n}A`, `${n}B`, 'open', 0.004)),
   ],
-  senses: () => ({ volts: ['coil'] }),
+  senses: (s) => ({ volts: ['coil'], steps: { coil: [warmShare * s.number('volts')] } }),
   behave: (now) => {
-    const made = position(now.volts.coil.size > 0.75 * now.settings.number('volts'))
+    const made = position(now.volts.coil.size > warmShare * now.settings.number('volts'))
     return Object.fromEntries(poleNumbers(now.settings.number('contacts')).map((n) => [`make${n}`, made]))
   },
   delays: (s) => poleNumbers(s.number('contacts')).flatMap((n) => [

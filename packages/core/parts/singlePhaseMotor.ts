@@ -8,6 +8,8 @@ import type { Branch, Now, PartKind, PartSymbol, Wants } from './kind'
 const lockedShare = 5
 const startShare = 0.7
 const runShare = 0.5
+/** Share of full-load amps that the start winding must draw. */
+const startWindingShare = 0.02
 
 /** Below this share of nominal nothing is on the motor, and its windings stay as they were. */
 const deadShare = 0.03
@@ -17,7 +19,7 @@ const act = (now: Now): Wants => {
   const volts = now.volts.main.size
   if (volts < deadShare * nominal) return { rotor: 'still' }
   // with its start winding dead it hums and cannot come up
-  const turns = volts > (now.is.rotor === 'turning' ? runShare : startShare) * nominal && now.amps.start.size > 0.02 * now.settings.number('amps')
+  const turns = volts > (now.is.rotor === 'turning' ? runShare : startShare) * nominal && now.amps.start.size > startWindingShare * now.settings.number('amps')
   // a stalled motor opens on its inner protector before anything upstream does
   return { rotor: turns ? 'turning' : 'still', main: turns ? 'running' : 'off' }
 }
@@ -26,7 +28,7 @@ const act = (now: Now): Wants => {
  * A capacitor-run single-phase motor: main winding `C`–`R`, start winding `C`–`S`, the capacitor outside, between `R` and `S`.
  * The start winding draws its share through the capacitor; without it the motor stalls.
  */
-const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: number): PartKind => ({
+export const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: number): PartKind => ({
   kind,
   words,
   symbol,
@@ -51,7 +53,10 @@ const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps:
       memory('rotor', ['turning', 'still'], 'still'),
     ]
   },
-  senses: () => ({ volts: ['main'], amps: ['start'] }),
+  senses: (s) => ({
+    volts: ['main'], amps: ['start'],
+    steps: { main: [deadShare, runShare, startShare].map((share) => share * s.number('volts')), start: [startWindingShare * s.number('amps')] },
+  }),
   behave: act,
   faults: () => [
     opens('main', `${words} run winding open`, 1.2, { prove: 'ohms winding by winding, leads off' }),
@@ -59,13 +64,10 @@ const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps:
     grounds('R', `${words} winding grounded`, 0.8, { prove: 'ohms to ground, leads off; never in vacuum' }),
     becomes('main-shorted', 'main', 0.1, `${words} winding shorted`, 0.4),
     {
-      name: 'protector-open', words: `${words} open on its inner protector`, prior: 1.5, cause: 'hot or seized; it closes again when cool',
+      name: 'protector-open', words: `${words} open on its inner protector`, prior: 1.5, cause: 'hot or seized; it closes again when cool', clears: ['wait'],
       effects: [{ does: 'open', branch: 'main' }, { does: 'open', branch: 'start' }],
     },
   ],
   pairs: () => [['C', 'R'], ['C', 'S'], ['R', 'S']],
   looks: (now) => [now.is.rotor],
 })
-
-export const singlePhaseCompressor = singlePhaseMotor('single-phase-compressor', 'compressor', 'motor', 18)
-export const capacitorFan = singlePhaseMotor('capacitor-fan', 'fan motor', 'motor', 2.5)

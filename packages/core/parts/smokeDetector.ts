@@ -21,7 +21,7 @@ export const smokeDetector: PartKind = {
     contact('clear', 'COM', 'NC', 'open'),
     contact('alarm', 'COM', 'NO', 'closed'),
   ],
-  senses: () => ({ volts: ['electronics'] }),
+  senses: () => ({ volts: ['electronics'], steps: { electronics: [awakeAboveVolts] } }),
   behave: (now) => {
     const clear = now.volts.electronics.size >= awakeAboveVolts && (now.conditions.smoke ?? 0) === 0
     return { clear: position(clear), alarm: position(!clear) }
@@ -32,8 +32,9 @@ export const smokeDetector: PartKind = {
       effects: [{ does: 'open', branch: 'electronics' }, { does: 'hold', branch: 'clear', state: 'open' }, { does: 'hold', branch: 'alarm', state: 'closed' }],
     },
     opens('clear', 'alarm contact does not make', 0.8),
-    sticks('in-alarm', ['clear'], 'open', 'detector in alarm', 1, { cause: 'smoke, dust: put the fire panel on test before touching it' }),
+    sticks('in-alarm', ['clear'], 'open', 'detector in alarm', 1, { cause: 'smoke, dust: put the fire panel on test before touching it', clears: ['reset'] }),
   ],
+  code: (now) => (now.volts.electronics.size < awakeAboveVolts ? 'dark' : now.is.clear === 'closed' ? 'green' : 'red'),
   looks: (now) => [now.volts.electronics.size >= awakeAboveVolts ? 'lamp-on' : 'lamp-off'],
   testBridge: 'never',
 }

@@ -3,6 +3,7 @@ import { fixed } from './contact'
 import { becomes, opens } from './fault'
 import type { PartKind } from './kind'
 import { thermistorOhms } from './thermistorCurve'
+import { handTemperature } from './touch'
 
 /** A 10 kΩ thermistor; `reads` names the condition that it lies in. */
 export const temperatureSensor: PartKind = {
@@ -14,6 +15,7 @@ export const temperatureSensor: PartKind = {
   branches: (s, conditions) => [
     fixed('element', '1', '2', 'sensor', directResistance(thermistorOhms(s.text('family'), conditions[s.text('reads')] ?? 77))),
   ],
+  touched: (verb, s) => [{ does: 'ohms', branch: 'element', ohms: thermistorOhms(s.text('family'), handTemperature(verb)) }],
   faults: (s) => [
     opens('element', 'sensor open: reads far too cold', 1.2, { prove: 'ohms across the sensor, its leads off, against its table' }),
     becomes('shorted', 'element', 5, 'sensor shorted: reads far too hot', 0.8),

@@ -28,14 +28,11 @@ export function thermistorOhms(family: string, fahrenheit: number): number {
 export function thermistorFahrenheit(family: string, ohms: number): number {
   const points = familyOf(family)
   if (!(ohms < points[0][1])) return points[0][0]
-  const end = points[points.length - 1]
-  if (ohms <= end[1]) return end[0]
-  let low = points[0][0]
-  let high = end[0]
-  for (let k = 0; k < 40; k++) {
-    const middle = (low + high) / 2
-    if (thermistorOhms(family, middle) > ohms) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
+  const end = points.findIndex((point) => ohms >= point[1])
+  if (end < 0) return points[points.length - 1][0]
+  const [t0, r0] = points[end - 1]
+  const [t1, r1] = points[end]
+  const share = Math.log(ohms / r0) / Math.log(r1 / r0)
+  const inverse = 1 / kelvin(t0) + share * (1 / kelvin(t1) - 1 / kelvin(t0))
+  return (1 / inverse - 273.15) * 1.8 + 32
 }

@@ -67,7 +67,7 @@ export const thermostat: PartKind = {
     ...outputs(s).map((name) => contact(relay(name), 'R', name, 'open', 0.05)),
     memory('electronicsState', ['dark', 'awake'], 'dark'),
   ],
-  senses: (s) => (s.text('power') === 'common' ? { volts: ['electronics'] } : {}),
+  senses: (s) => (s.text('power') === 'common' ? { volts: ['electronics'], steps: { electronics: [darkBelowVolts] } } : {}),
   behave: (now) => {
     const powered = now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts
     // it holds up for a moment without power, and its outputs wait until it has started up again
@@ -88,9 +88,11 @@ export const thermostat: PartKind = {
     ...outputs(s).map((name) => sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.4)),
     ...(s.text('power') === 'common' ? [opens('electronics', 'thermostat dead', 0.5)] : []),
     ...(s.number('stages') > 1 ? [misset('set-one-stage', 'stages', 1, 'thermostat set up for one stage', 1, { cause: 'set-up at installation or after a battery change' })] : []),
-    misset('set-heat', 'heat', s.text('heat') === 'fuel' ? 'electric' : 'fuel',
-      s.text('heat') === 'fuel' ? 'thermostat set up for electric heat' : 'thermostat set up for fuel heat: does not drive G in heating', 1),
-    ...(s.text('system') === 'heat-pump' ? [misset('set-changeover', 'changeover', s.text('changeover') === 'O' ? 'B' : 'O', 'thermostat set up for the other reversing-valve terminal', 1)] : []),
+    // a heat pump's thermostat drives G in every heating call
+    s.text('system') === 'heat-pump'
+      ? misset('set-changeover', 'changeover', s.text('changeover') === 'O' ? 'B' : 'O', 'thermostat set up for the other reversing-valve terminal', 1)
+      : misset('set-heat', 'heat', s.text('heat') === 'fuel' ? 'electric' : 'fuel',
+        s.text('heat') === 'fuel' ? 'thermostat set up for electric heat' : 'thermostat set up for fuel heat: does not drive G in heating', 1),
   ],
   looks: (now) => [now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts ? 'lamp-on' : 'dark'],
 }

@@ -16,6 +16,7 @@ const runShare = 0.65
 const third = complex(1 / 3)
 const turn = polar(1, 120)
 const windings = ['winding1', 'winding2', 'winding3'] as const
+const legPairs = [['T1', 'T2'], ['T2', 'T3'], ['T3', 'T1']] as const
 
 /** Impedance that joins winding `k` to the current of winding `j`, from the sequence impedances. */
 function coupling(k: number, j: number, positive: Complex, negative: Complex): Complex {
@@ -33,16 +34,19 @@ function law(k: number, positive: Complex, negative: Complex, directOhms: number
   return { ac: { terms, emf: complex(0) }, dc: resistance(directOhms).dc }
 }
 
+/** Share of full-load amps below which nothing flows. */
+const drawnShare = 0.02
 /** Below this share of nominal nothing is on the motor, and its windings stay as they were. */
 const deadShare = 0.03
 
 const act = (now: Now): Wants => {
-  const { winding1: a, winding2: b, winding3: c } = now.volts
   const nominal = now.settings.number('volts')
-  const legs = [Math.hypot(a.re - b.re, a.im - b.im), Math.hypot(b.re - c.re, b.im - c.im), Math.hypot(c.re - a.re, c.im - a.im)]
-  const most = Math.max(legs[0], legs[1], legs[2])
+  const { 'T1-T2': a, 'T2-T3': b, 'T3-T1': c } = now.volts
+  const most = Math.max(a.size, b.size, c.size)
   if (most < deadShare * nominal) return { rotor: 'still' }
-  const turns = now.is.rotor === 'turning' ? most > runShare * nominal : Math.min(legs[0], legs[1], legs[2]) > startShare * nominal
+  // volts at its leads move nothing while no current flows: its protector is open
+  const draws = windings.some((winding) => now.amps[winding].size > drawnShare * now.settings.number('amps'))
+  const turns = draws && (now.is.rotor === 'turning' ? most > runShare * nominal : Math.min(a.size, b.size, c.size) > startShare * nominal)
   const state = turns ? 'running' : 'stalled'
   return { rotor: turns ? 'turning' : 'still', winding1: state, winding2: state, winding3: state }
 }
@@ -66,12 +70,13 @@ const motorFaults = (words: string): readonly PartFault[] => [
   })),
   becomes('winding1-shorted', 'winding1', 0.05, `${words} winding shorted`, 0.4),
   {
-    name: 'protector-open', words: `${words} open on its inner protector`, prior: 1.5, cause: 'hot: low charge, a lost leg, no condenser air; it closes again when cool',
+    name: 'protector-open', words: `${words} open on its inner protector`, prior: 1.5, cause: 'hot: low charge, a lost leg, no condenser air; it closes again when cool', clears: ['wait'],
     effects: windings.map((branch) => ({ does: 'open' as const, branch })),
   },
 ]
 
-const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: number): PartKind => ({
+/** Modelled by positive- and negative-sequence impedances: runs on with a leg lost, cannot start without it. */
+export const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: number): PartKind => ({
   kind,
   words,
   symbol,
@@ -79,13 +84,15 @@ const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: 
   moving: 'rotor',
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
   branches: (s) => [...motorBranches(s), toFrame('~star'), memory('rotor', ['turning', 'still'], 'still')],
-  senses: () => ({ volts: [...windings], amps: [...windings] }),
+  senses: (s) => ({
+    between: legPairs, amps: windings,
+    steps: Object.fromEntries([
+      ...legPairs.map(([from, to]) => [`${from}-${to}`, [deadShare, runShare, startShare].map((share) => share * s.number('volts'))] as const),
+      ...windings.map((winding) => [winding, [drawnShare * s.number('amps')]] as const),
+    ]),
+  }),
   behave: act,
   faults: () => motorFaults(words),
   pairs: () => [['T1', 'T2'], ['T2', 'T3'], ['T1', 'T3']],
   looks: (now) => [now.is.rotor],
 })
-
-/** Modelled by positive- and negative-sequence impedances: runs on with a leg lost, cannot start without it. */
-export const threePhaseCompressor = threePhaseMotor('three-phase-compressor', 'compressor', 'motor', 14)
-export const threePhaseFan = threePhaseMotor('three-phase-fan', 'fan motor', 'motor', 6)

@@ -1,0 +1,132 @@
+import { complex, impedanceForVoltAmperes } from '../electric/complex'
+import { directSource, impedance, rectified, type Law } from '../electric/law'
+import { contact, fixed, position } from './contact'
+import { misset, opens, sticks } from './fault'
+import { enthalpyBtuPerPound } from '../bench/psychrometrics'
+import { humidityLoop, humidityOfAmps } from './humiditySensor'
+import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
+import { thermistorFahrenheit } from './thermistorCurve'
+
+/** Volts that the inputs give their sensors, behind this resistance. */
+const sensorVolts = 5
+const sensorOhms = 10_000
+const awakeAboveVolts = 18
+const calledAboveVolts = 16
+
+/** Damper signals, direct volts. */
+const signals = { shut: 2, minimum: 4, full: 10 } as const
+
+const sensorOf = (direct: number): number =>
+  direct >= sensorVolts * 0.999 ? Infinity : (sensorOhms * direct) / (sensorVolts - direct)
+
+const input = (z: number): Law => impedance(complex(z), z)
+const output = (name: string, from: string, to: string): Branch => ({
+  name, from, to, role: 'output', rest: 'shut',
+  states: { shut: directSource(0, 500), low: directSource(signals.shut, 500), minimum: directSource(signals.minimum, 500), full: directSource(signals.full, 500) },
+})
+
+const humidityOf = (direct: number): number => humidityOfAmps((humidityLoop.volts - direct) / humidityLoop.ohms)
+
+/** Whether the controller judges outdoor air good enough, by its changeover method and what its sensors say. */
+function outdoorAirIsGood(now: Now): boolean {
+  const family = now.settings.text('family')
+  const outdoor = thermistorFahrenheit(family, sensorOf(now.direct.outdoorInput))
+  switch (now.settings.text('method')) {
+    case 'fixed-dry-bulb':
+      return outdoor <= now.settings.number('changeover')
+    case 'differential-dry-bulb':
+      return outdoor <= thermistorFahrenheit(family, sensorOf(now.direct.returnInput)) - 2
+    case 'fixed-enthalpy':
+      return enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <= now.settings.number('changeover')
+    case 'differential-enthalpy': {
+      const returning = thermistorFahrenheit(family, sensorOf(now.direct.returnInput))
+      return enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <= enthalpyBtuPerPound(returning, humidityOf(now.direct.returnHumidity)) - 0.5
+    }
+    default:
+      throw new RangeError(`changeover method “${now.settings.text('method')}” is not known`)
+  }
+}
+
+const free = (now: Now): boolean => now.volts.input1.size >= calledAboveVolts && outdoorAirIsGood(now)
+
+const humidityTerminals = [
+  { name: 'HO+', words: 'outdoor humidity +' }, { name: 'HO-', words: 'outdoor humidity −' },
+  { name: 'HR+', words: 'return humidity +' }, { name: 'HR-', words: 'return humidity −' },
+] as const
+
+const loop = (name: string, at: string): readonly Branch[] => [
+  fixed(name, `${at}+`, `${at}-`, 'output', directSource(humidityLoop.volts, humidityLoop.ohms)),
+  fixed(`${name}Reference`, `${at}-`, 'C', 'conductor', impedance(complex(10), 10)),
+]
+const humidityBranches: readonly Branch[] = [...loop('outdoorHumidity', 'HO'), ...loop('returnHumidity', 'HR')]
+
+const changeoverFaults = (humidity: boolean): readonly PartFault[] => [
+  misset('changeover-high', 'changeover', humidity ? 45 : 95, 'changeover set far too high: takes hot air for good', 1.5, {
+    cause: 'dial turned by somebody, or left as delivered', prove: 'read the dial against the climate table',
+  }),
+  misset('changeover-low', 'changeover', humidity ? 12 : 30, 'changeover set too low: never takes outdoor air', 1),
+]
+
+/**
+ * Economizer controller: takes Y1 and Y2 first. Outdoor air good enough: opens the damper and keeps the call;
+ * otherwise passes it back on `Y1O`, `Y2O`. Sensors on `SO±` (outdoor) and `SR±` (return), actuator on `A±`.
+ */
+export const economizerControl = (kind: string, words: string, method: string, humidity: boolean): PartKind => ({
+  kind,
+  words,
+  symbol: 'control',
+  settings: { method, changeover: 60, family: '2' },
+  terminals: () => [
+    { name: 'R', words: 'control power' }, { name: 'C', words: 'common' },
+    { name: 'Y1I', words: 'first-stage call in' }, { name: 'Y1O', words: 'first-stage call, returned' },
+    { name: 'Y2I', words: 'second-stage call in' }, { name: 'Y2O', words: 'second-stage call, returned' },
+    { name: 'G', words: 'fan call (occupied: damper to minimum)' },
+    { name: 'SO+', words: 'outdoor sensor +' }, { name: 'SO-', words: 'outdoor sensor −' },
+    { name: 'SR+', words: 'return sensor +' }, { name: 'SR-', words: 'return sensor −' },
+    ...(humidity ? humidityTerminals : []),
+    { name: 'A+', words: 'actuator signal +' }, { name: 'A-', words: 'actuator signal −' },
+  ],
+  branches: () => [
+    fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 4, 0.8), rectified)),
+    fixed('input1', 'Y1I', 'C', 'load', input(2400)),
+    fixed('input2', 'Y2I', 'C', 'load', input(2400)),
+    fixed('fanInput', 'G', 'C', 'load', input(2400)),
+    contact('pass1', 'Y1I', 'Y1O', 'open', 0.05),
+    contact('pass2', 'Y2I', 'Y2O', 'open', 0.05),
+    fixed('outdoorInput', 'SO+', 'SO-', 'output', directSource(sensorVolts, sensorOhms)),
+    fixed('returnInput', 'SR+', 'SR-', 'output', directSource(sensorVolts, sensorOhms)),
+    fixed('outdoorReference', 'SO-', 'C', 'conductor', impedance(complex(10), 10)),
+    fixed('returnReference', 'SR-', 'C', 'conductor', impedance(complex(10), 10)),
+    fixed('signalReference', 'A-', 'C', 'conductor', impedance(complex(10), 10)),
+    output('signal', 'A+', 'A-'),
+    ...(humidity ? humidityBranches : []),
+  ],
+  senses: () => ({
+    volts: ['electronics', 'input1', 'input2', 'fanInput'],
+    steps: { electronics: [awakeAboveVolts], input1: [calledAboveVolts], input2: [calledAboveVolts], fanInput: [calledAboveVolts] },
+    direct: ['outdoorInput', 'returnInput', ...(humidity ? ['outdoorHumidity', 'returnHumidity'] : [])],
+  }),
+  behave: (now): Wants => {
+    const awake = now.volts.electronics.size >= awakeAboveVolts
+    const good = awake && free(now)
+    const pass = (name: 'input1' | 'input2') => position(awake && !good && now.volts[name].size >= calledAboveVolts)
+    const damper = !awake ? 'shut' : good ? 'full' : now.volts.fanInput.size >= calledAboveVolts ? 'minimum' : 'low'
+    return { pass1: pass('input1'), pass2: pass('input2'), signal: damper }
+  },
+  faults: (s) => [
+    opens('pass1', 'controller’s first-stage return contact does not make', 1.5),
+    opens('pass2', 'controller’s second-stage return contact does not make', 1),
+    sticks('pass1-stuck', ['pass1'], 'closed', 'controller’s first-stage return contact stuck closed', 0.4),
+    sticks('pass2-stuck', ['pass2'], 'closed', 'controller’s second-stage return contact stuck closed', 0.3),
+    opens('electronics', 'controller dead', 1),
+    opens('outdoorInput', 'outdoor sensor input dead', 0.3),
+    sticks('signal-low', ['signal'], 'low', 'damper signal stays at closed', 0.5),
+    sticks('signal-full', ['signal'], 'full', 'damper signal stays at full open', 0.4),
+    ...(s.text('method').startsWith('fixed') ? changeoverFaults(humidity) : [
+      misset('method-fixed', 'method', 'fixed-dry-bulb', 'controller set to a fixed dry-bulb changeover', 0.8),
+    ]),
+  ],
+  pairs: () => [...(humidity ? [['HO+', 'HO-'], ['HR+', 'HR-']] as const : []), ['R', 'C'], ['SO+', 'SO-'], ['SR+', 'SR-'], ['A+', 'A-'], ['Y1I', 'Y1O'], ['Y2I', 'Y2O']],
+  code: (now) => (now.volts.electronics.size < awakeAboveVolts ? 'dark' : now.is.signal === 'full' ? 'free' : 'steady'),
+  looks: (now) => (now.is.signal === 'full' ? ['open-drawn'] : now.volts.electronics.size >= awakeAboveVolts ? ['lamp-on'] : ['lamp-off']),
+})

@@ -1,0 +1,4 @@
+import { singlePhaseMotor } from './singlePhaseMotor'
+
+/** A single-phase compressor with its run capacitor outside. */
+export const singlePhaseCompressor = singlePhaseMotor('single-phase-compressor', 'compressor', 'motor', 18)

@@ -1,0 +1,4 @@
+import { threePhaseMotor } from './threePhaseMotor'
+
+/** A three-phase compressor. */
+export const threePhaseCompressor = threePhaseMotor('three-phase-compressor', 'compressor', 'motor', 14)
