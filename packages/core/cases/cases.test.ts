@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { diagnose, type Diagnosis } from '../diagnosis/diagnose'
-import { rankReadings, type Step } from '../diagnosis/nextReading'
+import { atArrival } from '../diagnosis/standing'
+import type { Step } from '../diagnosis/steps'
+import { pick } from '../diagnosis/nextStep'
 import { readCaseFile } from '../formats/caseFile'
 import { builtInUnit } from '../units/index'
 
@@ -64,7 +66,7 @@ test.each(Object.entries(truths))('%s: the true fault leads, or is tied with wha
   if (told(diagnosis, leader) - told(diagnosis, h) > 1)
     throw new Error(`${model.hypotheses[leader].id} at ${belief.probability[leader].toFixed(2)} leads ${truth} by its evidence`)
   // no demand where no reading there is could part them
-  if (!parts(rankReadings(model, diagnosis.findings, belief, Infinity), leader, h)) return
+  if (!parts(pick(diagnosis.steps, Infinity), leader, h)) return
   if (!parts(diagnosis.next, leader, h)) throw new Error(`no proposed step parts ${model.hypotheses[leader].id} from ${truth}`)
 })
 
@@ -85,7 +87,7 @@ test('a healthy unit, read all along a path, is called healthy', () => {
   const unit = builtInUnit('fan-coil-cooling')
   const { model } = diagnose(unit, { complaint: '', entries: [] })
   const entries = unit.calls.flatMap((call) => {
-    const situation = model.situation({ call: call.id, power: 'on', conditions: {}, actions: [], repairs: 0 })
+    const situation = model.situation(atArrival(unit, call.id))
     const read = (from: string, to: string) => ({ kind: 'reading', meter: 'volts', from, to, value: situation.predict('volts', from, to, [0])[0] } as const)
     return [{ kind: 'call', call: call.id } as const, ...['TB.R', 'TB.G', 'TB.Y1', 'CC1.A1', 'OS.Y', 'FLT.2'].map((point) => read(point, 'TB.C')),
       read('CC1.T1', 'CC1.T2'), read('IFM.C', 'IFM.R'), read('GR.COM1', 'GR.NO1'), read('CC1.L1', 'CC1.L2')]

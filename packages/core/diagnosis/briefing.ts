@@ -1,11 +1,19 @@
-import { display, type Meter } from '../circuit/meter'
+import { type Meter } from '../circuit/meter'
 import type { CaseFile } from '../visit/entry'
-import type { Diagram } from '../diagram/diagram'
+import { partWords, type Diagram } from '../diagram/diagram'
+import { askOf, type Ask } from './asks'
+import { coverageOf, type Coverage } from './coverage'
 import { diagnose, type Diagnosis } from './diagnose'
-import { partition, type Outcome, type Step } from './nextReading'
+import type { Choosing } from './nextStep'
+import { partition } from './outcomes'
+import type { PriorReason, UnitFacts } from './priors'
+import { provingSteps, provingWords } from './proving'
+import { beforeEnergising, contradictionOf, storyOf } from './story'
 import { stripsOf, type Strip } from './strip'
 import { stillThere } from './suspects'
-import { evidenceWords, meterWords, oddsWords, seenWords } from './words'
+import { againstWords, evidenceWords, oddsWords } from './words'
+
+export type { Ask, LookAsk, MeasureAsk, WaitAsk } from './asks'
 
 /** A suspect as shown. */
 export interface SuspectBrief {
@@ -17,45 +25,17 @@ export interface SuspectBrief {
   readonly explains: readonly string[]
   readonly against: readonly string[]
   readonly cause: string
+  /** What the trade does to prove it; may be empty. */
   readonly prove: string
+  /** What would show it best of all that can be read or seen from here; may be empty. */
+  readonly proof: string
+  readonly before: string
 }
 
 export interface ClearedBrief {
   readonly id: string
   readonly words: string
   readonly by: string
-}
-
-/** A reading to take or a thing to look at, as one would say it to a helper. */
-export type Ask = MeasureAsk | LookAsk
-
-export interface MeasureAsk extends AskFacts {
-  readonly do: 'measure'
-  readonly meter: Meter
-  readonly meterWords: string
-  readonly from: string
-  readonly to: string
-  readonly fromWords: string
-  readonly toWords: string
-}
-
-export interface LookAsk extends AskFacts {
-  readonly do: 'look'
-  readonly of: string
-  readonly ofWords: string
-  /** What may be seen, one of these to be said. */
-  readonly answers: readonly { readonly what: string; readonly words: string }[]
-}
-
-interface AskFacts {
-  readonly zone: string
-  readonly call: string
-  readonly callWords: string
-  readonly power: Step['power']
-  /** What is read or seen if all is well. */
-  readonly healthy: string
-  readonly reason: string
-  readonly outcomes: readonly { readonly shows: string; readonly means: string; readonly odds: string }[]
 }
 
 /** Everything a screen needs of a diagnosis; plain data that crosses from a worker. */
@@ -66,6 +46,11 @@ export interface Briefing {
   readonly strips: readonly Strip[]
   readonly story: string
   readonly warning: string
+  readonly coverage: Coverage
+  /** Why some faults were thought likelier before any evidence. */
+  readonly reasons: readonly PriorReason[]
+  /** Delays of the call that is set: what moves, and how many seconds after the call. */
+  readonly delays: readonly { readonly words: string; readonly seconds: number }[]
 }
 
 const shownSuspects = 8
@@ -74,31 +59,39 @@ const shownFrom = 0.004
 const clearedBelow = 0.002
 /** Log-likelihood by which evidence must favour or speak against a suspect to be named. */
 const speaks = 1.5
-/** Log-likelihood per reading below which no suspect explains it. */
-const unexplained = -4.5
 
 /** Diagnoses a case and puts it into words. Throws EvidenceError, UnknownNameError. */
-export function brief(diagram: Diagram, file: Omit<CaseFile, 'unit'>): Briefing {
-  const diagnosis = diagnose(diagram, file)
+export function brief(diagram: Diagram, file: Omit<CaseFile, 'unit'>, choosing: Choosing = {}, facts: UnitFacts = {}): Briefing {
+  const diagnosis = diagnose(diagram, file, choosing, facts)
+  const strips = stripsOf(diagnosis)
   return {
     suspects: suspectsShown(diagnosis),
     cleared: clearedShown(diagnosis),
     asks: diagnosis.next.map((step) => askOf(diagnosis, step)),
-    strips: stripsOf(diagnosis),
-    story: story(diagnosis),
-    warning: contradiction(diagnosis),
+    strips,
+    story: storyOf(strips),
+    warning: contradictionOf(diagnosis),
+    coverage: coverageOf(diagnosis),
+    reasons: diagnosis.belief.reasons,
+    delays: delaysShown(diagnosis),
   }
 }
 
-function suspectsShown({ model, belief, ranked, findings }: Diagnosis): readonly SuspectBrief[] {
-  return ranked.slice(0, shownSuspects).filter((h) => belief.probability[h] > shownFrom).map((h): SuspectBrief => {
-    const { id, words, of, cause, prove } = model.hypotheses[h]
-    const told = findings.evidence.map((piece, e) => ({ piece, gain: belief.weight[e][h] - belief.weight[e][0], loss: top(belief.weight[e]) - belief.weight[e][h] }))
+function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
+  const { model, belief, ranked, findings } = diagnosis
+  const tops = belief.weight.map(top)
+  const kindOf = (part: string): string | undefined => model.diagram.parts.get(part)?.kind.kind
+  const shown = ranked.slice(0, shownSuspects).filter((h) => belief.probability[h] > shownFrom)
+  const proofs = provingSteps(diagnosis, shown)
+  return shown.map((h): SuspectBrief => {
+    const hypothesis = model.hypotheses[h]
+    const { id, words, of, cause, prove } = hypothesis
+    const told = findings.evidence.map((piece, e) => ({ piece, gain: belief.weight[e][h] - belief.weight[e][0], loss: tops[e] - belief.weight[e][h] }))
     const probability = belief.probability[h]
     return {
-      id, words, of, probability, odds: oddsWords(probability), cause, prove,
-      explains: told.filter(({ gain }) => gain > speaks).map(({ piece }) => evidenceWords(piece)),
-      against: told.filter(({ loss }) => loss > 2 * speaks).map(({ piece }) => evidenceWords(piece)),
+      id, words, of, probability, odds: oddsWords(probability), cause, prove, proof: provingWords(diagnosis, proofs.get(h)), before: beforeEnergising(hypothesis, kindOf),
+      explains: told.filter(({ gain }) => gain > speaks).map(({ piece }) => evidenceWords(model.diagram, piece)),
+      against: told.filter(({ loss }) => loss > 2 * speaks).map(({ piece, loss }) => `${againstWords(loss)}: ${evidenceWords(model.diagram, piece)}`),
     }
   })
 }
@@ -107,75 +100,30 @@ const top = (weights: Float64Array): number => weights.reduce((a, b) => Math.max
 
 function clearedShown({ model, belief, findings }: Diagnosis): readonly ClearedBrief[] {
   if (findings.evidence.length === 0) return []
+  const tops = belief.weight.map(top)
   return model.hypotheses.map((hypothesis, h) => ({ hypothesis, h }))
     .filter(({ h }) => h > 0 && h < model.singles && belief.probability[h] < clearedBelow)
     .map(({ hypothesis, h }) => {
-      const losses = belief.weight.map((weight) => top(weight) - weight[h])
+      const losses = belief.weight.map((weight, e) => tops[e] - weight[h])
       const most = losses.reduce((best, loss, e) => (loss > losses[best] ? e : best), 0)
       return { hypothesis, loss: losses[most], by: findings.evidence[most] }
     })
     .filter(({ loss }) => loss > speaks)
     .sort((a, b) => b.hypothesis.prior - a.hypothesis.prior).slice(0, shownCleared)
-    .map(({ hypothesis, by }) => ({ id: hypothesis.id, words: hypothesis.words, by: evidenceWords(by) }))
+    .map(({ hypothesis, by }) => ({ id: hypothesis.id, words: hypothesis.words, by: evidenceWords(model.diagram, by) }))
 }
 
-function askOf({ model, belief }: Diagnosis, step: Step): Ask {
-  const { diagram } = model
-  const point = (id: string): string => (id === 'EARTH' ? 'bare metal of the unit' : diagram.points.get(id)?.words ?? id)
-  const zoneWords = (zone: string | undefined): string => diagram.zones.get(zone ?? '')?.words ?? ''
-  const [first, second] = step.outcomes
-  const shows = (outcome: Outcome): string => (step.do === 'look' ? seenWords(outcome.seen ?? '') : display(outcome.value, step.meter))
-  const facts = {
-    call: step.call, callWords: diagram.calls.find(({ id }) => id === step.call)?.words ?? step.call, power: step.power,
-    healthy: step.do === 'look' ? seenWords(step.healthy) : display(step.healthy, step.meter),
-    reason: second ? `Parts ${count(first.hypotheses.length)} from ${count(second.hypotheses.length)}, ${percent(first.probability)} against ${percent(second.probability)}` : '',
-    outcomes: step.outcomes.filter(({ probability }) => probability > 0.004).slice(0, 4).map((outcome) => ({
-      shows: shows(outcome), odds: oddsWords(outcome.probability),
-      means: meaning(outcome.hypotheses.filter((h) => belief.probability[h] > shownFrom).slice(0, 3).map((h) => model.hypotheses[h].words), outcome.hypotheses.length),
-    })),
-  }
-  if (step.do === 'look') {
-    const part = diagram.parts.get(step.of)
-    return {
-      ...facts, do: 'look', of: step.of, ofWords: part?.words ?? step.of, zone: zoneWords(part?.zone),
-      answers: step.outcomes.map(({ seen }) => ({ what: seen ?? '', words: seenWords(seen ?? '') })),
-    }
-  }
-  return {
-    ...facts, do: 'measure', meter: step.meter, meterWords: meterWords[step.meter], from: step.from, to: step.to,
-    fromWords: point(step.from), toWords: point(step.to), zone: zoneWords(diagram.points.get(step.from)?.zone),
-  }
-}
-
-const meaning = (leading: readonly string[], all: number): string =>
-  leading.length === 0 ? `${count(all)} left` : `${leading.join(' · ')}${all > leading.length ? ` · ${all - leading.length} more` : ''}`
-const count = (n: number): string => (n === 1 ? 'one suspect' : `${n} suspects`)
-const percent = (share: number): string => `${Math.round(100 * share)} %`
-
-/** The last live point and the first dead one of the call's path, in a sentence. */
-function story(diagnosis: Diagnosis): string {
-  for (const { stops } of stripsOf(diagnosis)) {
-    const measured = stops.filter((stop) => stop.measured !== null && stop.expected > 2)
-    const dead = measured.find(({ state }) => state === 'dead')
-    if (!dead) continue
-    const live = measured.slice(0, measured.indexOf(dead)).reverse().find(({ state }) => state === 'live')
-    if (live) return `${display(live.measured, 'volts')} at ${live.point}, ${display(dead.measured, 'volts')} at ${dead.point}: it stops between these two.`
-  }
-  return ''
-}
-
-function contradiction({ belief, findings }: Diagnosis): string {
-  const odd = findings.evidence.map((piece, e) => ({ piece, best: top(belief.weight[e].map((weight, h) => (belief.probability[h] > 0.01 ? weight : -Infinity))) }))
-    .filter(({ best, piece }) => piece.kind === 'reading' && best < unexplained)
-  if (odd.length === 0) return ''
-  return `No single suspect explains ${odd.map(({ piece }) => evidenceWords(piece)).join(' and ')}. Check the meter’s function and leads and repeat it.`
+function delaysShown({ model, findings }: Diagnosis): Briefing['delays'] {
+  const lasts = new Map<string, number>()
+  for (const { branch, seconds } of model.lateMoves(findings.now)) lasts.set(branch.split('/')[0], seconds)
+  return [...lasts].map(([part, seconds]) => ({ words: partWords(model.diagram, part), seconds }))
 }
 
 /** How a value just typed sits against what the circuit can give: an empty text, or a question worth asking. */
 export function doubtAbout(diagnosis: Diagnosis, meter: Meter, from: string, to: string, value: number | null): string {
-  const { model, belief, findings } = diagnosis
+  const { model, belief, findings, ranked } = diagnosis
   const situation = model.situation(findings.now, stillThere(model, belief.repairedFaults, findings.now))
-  const all = Array.from({ length: model.singles }, (_, h) => h)
+  const all = ranked.filter((h) => h < model.singles)
   const outcomes = partition(meter, situation.predict(meter, from, to, all), belief, all)
   const near = outcomes.some((outcome) => (outcome.value === null ? value === null
     : value !== null && Math.abs(outcome.value - value) <= Math.max(1.5, 0.2 * Math.abs(outcome.value))))

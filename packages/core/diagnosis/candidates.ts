@@ -30,8 +30,22 @@ const isDirect = (part: Part, from: string, to: string): boolean =>
   part.kind.branches(part.settings, {}).some((branch) => (branch.role === 'output' || branch.role === 'sensor' || branch.name === 'signal') &&
     ((branch.from === from && branch.to === to) || (branch.from === to && branch.to === from)))
 
+const known = new WeakMap<Diagram, { readonly live: readonly Candidate[]; readonly isolated: readonly Candidate[]; readonly line: ReadonlySet<string> }>()
+
+/** What can be asked of a unit does not change: worked out once. */
+function candidatesOf(diagram: Diagram) {
+  const kept = known.get(diagram) ?? {
+    live: findLive(diagram), isolated: findIsolated(diagram),
+    line: new Set([...diagram.wires.values()].filter(({ wiring }) => wiring === 'line').flatMap(({ from, to }) => [from, to])),
+  }
+  known.set(diagram, kept)
+  return kept
+}
+
 /** Every live reading worth proposing: each control point to common, across each contact, coil, fuse and pair, amps to each load. */
-export function liveCandidates(diagram: Diagram): readonly Candidate[] {
+export const liveCandidates = (diagram: Diagram): readonly Candidate[] => candidatesOf(diagram).live
+
+function findLive(diagram: Diagram): readonly Candidate[] {
   const control = controlPoints(diagram)
   const toCommon = [...control].filter((point) => point !== diagram.common)
     .map((point): Candidate => ({ meter: 'volts', from: point, to: diagram.common }))
@@ -55,7 +69,9 @@ const feedsLoad = (diagram: Diagram, point: string): boolean => {
 }
 
 /** Ohms, unit isolated: across what can be open or shorted, and control points to common and to ground. */
-export function isolatedCandidates(diagram: Diagram): readonly Candidate[] {
+export const isolatedCandidates = (diagram: Diagram): readonly Candidate[] => candidatesOf(diagram).isolated
+
+function findIsolated(diagram: Diagram): readonly Candidate[] {
   const acrossParts = [...diagram.parts.values()]
     .filter((part) => part.kind.symbol !== 'source' && part.kind.symbol !== 'terminal')
     .flatMap((part) => across(part).map(([from, to]): Candidate => ({ meter: 'ohms', from: `${part.id}.${from}`, to: `${part.id}.${to}` })))
@@ -93,5 +109,4 @@ export function costOf(
 
 const zoneOf = (diagram: Diagram, zone: string): Zone | undefined => diagram.zones.get(zone)
 
-const isLine = (diagram: Diagram, point: string): boolean => [...diagram.wires.values()].some(({ from, to, wiring }) =>
-  wiring === 'line' && (from === point || to === point))
+const isLine = (diagram: Diagram, point: string): boolean => candidatesOf(diagram).line.has(point)

@@ -1,8 +1,10 @@
 import type { Diagram } from '../diagram/diagram'
 import type { CaseFile } from '../visit/entry'
 import { gather, type Findings } from './evidence'
-import { rankReadings, type Step } from './nextReading'
+import { pick, stepsInOrder, type Choosing } from './nextStep'
 import { UnitModel } from './predictor'
+import type { UnitFacts } from './priors'
+import type { Step } from './steps'
 import { believe, type Belief } from './suspects'
 
 export interface Diagnosis {
@@ -11,6 +13,9 @@ export interface Diagnosis {
   readonly belief: Belief
   /** Hypothesis numbers, most probable first. */
   readonly ranked: readonly number[]
+  /** Every step worked out, best first. */
+  readonly steps: readonly Step[]
+  /** Those to propose; empty when none would tell anything. */
   readonly next: readonly Step[]
 }
 
@@ -26,10 +31,11 @@ export function modelOf(diagram: Diagram): UnitModel {
 }
 
 /** What the entries of a case say about a unit, and what to measure next. Throws EvidenceError, UnknownNameError. */
-export function diagnose(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 'unit'>): Diagnosis {
+export function diagnose(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 'unit'>, choosing: Choosing = {}, facts: UnitFacts = {}): Diagnosis {
   const model = modelOf(diagram)
   const findings = gather(diagram, { complaint, entries })
-  const belief = believe(model, findings)
+  const belief = believe(model, findings, facts)
   const ranked = Array.from(belief.probability, (_, h) => h).sort((a, b) => belief.probability[b] - belief.probability[a])
-  return { model, findings, belief, ranked, next: rankReadings(model, findings, belief) }
+  const steps = stepsInOrder(model, findings, belief, choosing)
+  return { model, findings, belief, ranked, steps, next: pick(steps, choosing.count) }
 }

@@ -1,13 +1,17 @@
 import type { Meter } from '../circuit/meter'
 import type { Diagram } from '../diagram/diagram'
 import { UnknownNameError } from '../diagram/nearest'
-import type { CaseFile, EntryBody } from '../visit/entry'
-import { atArrival, follow, type Standing } from './standing'
+import type { CaseFile, DropPoint, EntryBody } from '../visit/entry'
+import { atArrival, follow, settingOf, type SettingChange, type Standing } from './standing'
 
 /** One thing seen or measured, and what held when it was. */
 export type Evidence =
   | { readonly kind: 'reading'; readonly standing: Standing; readonly meter: Meter; readonly from: string; readonly to: string; readonly value: number | null }
   | { readonly kind: 'look'; readonly standing: Standing; readonly what: string; readonly of: string }
+  /** What fell together in a logged stretch, and what held. */
+  | { readonly kind: 'drop-out'; readonly standing: Standing; readonly fell: readonly DropPoint[]; readonly held: readonly DropPoint[] }
+  /** How a setting was found, before anybody changed it. */
+  | { readonly kind: 'found-set'; readonly standing: Standing; readonly found: SettingChange }
 
 /** What a log says, as far as the search for a cause goes. */
 export interface Findings {
@@ -17,6 +21,8 @@ export interface Findings {
   readonly repaired: readonly string[]
   readonly unreachable: ReadonlySet<string>
   readonly complaint: string
+  /** Parts that somebody replaced before this visit. */
+  readonly replaced: readonly string[]
 }
 
 /** Entries are wrong in themselves: ohms on a live circuit, a reading with no second point. */
@@ -35,19 +41,43 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
   const evidence: Evidence[] = []
   const repaired: string[] = []
   const unreachable = new Set<string>()
+  const replaced: string[] = []
   for (const entry of entries) {
+    if (entry.kind === 'setting') evidence.push(...foundSet(diagram, standing, entry))
     standing = follow(diagram, standing, entry)
     if (entry.kind === 'reading') evidence.push(reading(diagram, standing, entry))
     if (entry.kind === 'observation') evidence.push(look(diagram, standing, entry))
+    if (entry.kind === 'drop-out') evidence.push(dropOut(diagram, standing, entry))
     if (entry.kind === 'repair') repaired.push(entry.of)
     if (entry.kind === 'unreachable') unreachable.add(entry.of)
+    if (entry.kind === 'replaced') {
+      if (!diagram.parts.has(entry.of)) throw new UnknownNameError('part', entry.of, diagram.parts.keys())
+      replaced.push(entry.of)
+    }
   }
-  return { evidence, now: standing, repaired, unreachable, complaint: home?.id ?? said }
+  return { evidence, now: standing, repaired, unreachable, replaced, complaint: home?.id ?? said }
 }
 
 function look(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'observation' }): Evidence {
-  if (!diagram.parts.has(entry.of)) throw new UnknownNameError('part', entry.of, diagram.parts.keys())
-  return { kind: 'look', standing, what: entry.what, of: entry.of }
+  if (!diagram.parts.has(entry.of) && !diagram.wires.has(entry.of)) throw new UnknownNameError('part or wire', entry.of, [...diagram.parts.keys(), ...diagram.wires.keys()])
+  // a code is said as `code` with the code in words
+  return { kind: 'look', standing, what: entry.what === 'code' && entry.words ? `code ${entry.words}` : entry.what, of: entry.of }
+}
+
+function dropOut(diagram: Diagram, standing: Standing, { fell, held }: EntryBody & { kind: 'drop-out' }): Evidence {
+  if (fell.length === 0) throw new EvidenceError('drop-out: name at least one point that fell')
+  for (const { from, to } of [...fell, ...held])
+    for (const point of [from, to]) if (point !== 'EARTH' && !diagram.points.has(point)) throw new UnknownNameError('point', point, diagram.points.keys())
+  return { kind: 'drop-out', standing, fell, held }
+}
+
+function foundSet(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'setting' }): readonly Evidence[] {
+  const place = settingOf(diagram, entry.of)
+  if (!place) return []
+  const usual = diagram.parts.get(place.part)?.kind.settings[place.setting]
+  for (const value of [entry.from, entry.to])
+    if (typeof usual === 'number' && !Number.isFinite(Number(value))) throw new EvidenceError(`setting ${entry.of}: “${value}” must be a number`)
+  return entry.from === '' ? [] : [{ kind: 'found-set', standing, found: { ...place, to: entry.from } }]
 }
 
 function reading(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'reading' }): Evidence {

@@ -1,5 +1,5 @@
 import type { Diagram } from '../diagram/diagram'
-import type { Effect } from '../diagram/effect'
+import type { Effect, Fault } from '../diagram/effect'
 import { faultsOf } from '../diagram/faults'
 
 /** One way the unit may be: a fault, several at once, or none. */
@@ -8,6 +8,7 @@ export interface Hypothesis {
   readonly words: string
   /** Probability before any evidence. */
   readonly prior: number
+  readonly faults: readonly Fault[]
   readonly effects: readonly Effect[]
   readonly cause: string
   readonly prove: string
@@ -24,10 +25,10 @@ export function hypothesesOf(diagram: Diagram): readonly Hypothesis[] {
   const faults = faultsOf(diagram)
   const total = faults.reduce((sum, fault) => sum + fault.prior, 0)
   return [
-    { id: nothingWrong, words: 'Nothing wrong is seen by these readings', prior: healthyChance, effects: [], cause: '', prove: '', of: [] },
+    { id: nothingWrong, words: 'Nothing wrong is seen by these readings', prior: healthyChance, faults: [], effects: [], cause: '', prove: '', of: [] },
     ...faults.map((fault): Hypothesis => ({
       id: fault.id, words: fault.words, prior: ((1 - healthyChance) * fault.prior) / total,
-      effects: fault.effects, cause: fault.cause, prove: fault.prove, of: [fault.of],
+      faults: [fault], effects: fault.effects, cause: fault.cause, prove: fault.prove, of: [fault.of],
     })),
   ]
 }
@@ -37,6 +38,7 @@ export const bothOf = (a: Hypothesis, b: Hypothesis): Hypothesis => ({
   id: `${a.id} + ${b.id}`,
   words: `${a.words}; and ${b.words}`,
   prior: a.prior * b.prior,
+  faults: [...a.faults, ...b.faults],
   effects: [...a.effects, ...b.effects],
   cause: [a.cause, b.cause].filter(Boolean).join('; '),
   prove: [a.prove, b.prove].filter(Boolean).join('; '),

@@ -29,10 +29,18 @@ const ohmsSpread = 0.25
 const ohmsFloor = 1
 const ohmsSpan = Math.log(ohmsRangeEnd / 0.1)
 
+/** One count of a display at a value: volts and ohms to a tenth, amps to a hundredth below ten. */
+export const displayStep = (meter: Meter, value: number): number => {
+  if (meter === 'amps') return Math.abs(value) < 10 ? 0.01 : 0.1
+  if (meter === 'ohms') return value >= 1e6 ? 1e4 : value >= 1000 ? 10 : 0.1
+  return 0.1
+}
+
 /** One standard deviation of a good reading about its prediction. */
 export const spreadOf = (meter: Exclude<Meter, 'ohms'>, predicted: number): number => {
   const { share, floor } = tolerances[meter]
-  return Math.hypot(share * predicted, floor)
+  const part = share * predicted
+  return Math.sqrt(part * part + floor * floor)
 }
 
 /** Probability density of a reading, given what the circuit says it should be. `null` is OL. */
@@ -60,12 +68,17 @@ function ohmsLikelihood(value: number | null, predicted: number | null): number 
 const bell = (distance: number, spread: number): number =>
   Math.exp(-0.5 * (distance / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI))
 
-/** Whether two predictions give readings that a person can tell apart: more than `spreads` standard deviations. */
-export function distinct(meter: Meter, a: number | null, b: number | null, spreads = 4): boolean {
-  if (a === null || b === null) return a !== b
-  if (meter === 'ohms') return Math.abs(Math.log((a + ohmsFloor) / (b + ohmsFloor))) > spreads * ohmsSpread
-  return Math.abs(a - b) > spreads * Math.min(spreadOf(meter, a), spreadOf(meter, b))
+/** How far apart two predictions are, in standard deviations of a good reading. */
+export function spreadsApart(meter: Meter, a: number | null, b: number | null): number {
+  // most predictions are the healthy one
+  if (a === b) return 0
+  if (a === null || b === null) return Infinity
+  if (meter === 'ohms') return Math.abs(Math.log((a + ohmsFloor) / (b + ohmsFloor))) / ohmsSpread
+  return Math.abs(a - b) / Math.min(spreadOf(meter, a), spreadOf(meter, b))
 }
+
+/** Whether two predictions give readings that a person can tell apart: taken for the other fewer than seven times in a hundred. */
+export const distinct = (meter: Meter, a: number | null, b: number | null): boolean => spreadsApart(meter, a, b) > 3
 
 /** Chance of seeing what is there, and of seeing what is not. */
 export const lookChance = { hit: 0.93, falseAlarm: 0.06 } as const

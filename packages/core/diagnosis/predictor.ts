@@ -1,13 +1,26 @@
 import { Circuit, type Settled } from '../circuit/circuit'
 import { clampAmps, nodeOf, valueBetween, wireLink, type Meter } from '../circuit/meter'
+import { lateMoves, pendingAt, type LateMove } from '../circuit/delays'
 import { situationOf } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
-import type { Effect } from '../diagram/effect'
+import type { Clearing, Effect, Fault } from '../diagram/effect'
 import { bothOf, hypothesesOf, type Hypothesis } from './hypothesis'
-import type { Standing } from './standing'
+import { outcomeNumbers } from './outcomeNumbers'
+import type { SettingChange, Standing } from './standing'
 
-/** Predicted values by hypothesis number; NaN stands for out of range; what was not asked for is undefined. */
-export type Predictions = readonly number[]
+/** Predicted values by hypothesis number; NaN stands for out of range, and for what was not asked for. */
+export type Predictions = Float64Array
+
+/** Predictions of one reading, with a mark on those that are worked out. */
+interface Known {
+  values: Float64Array
+  done: Uint8Array
+  /** Outcomes numbered over all single faults; worked out when first asked for. */
+  outcome: Int32Array | null
+}
+
+/** What has been done about faults by the time of a situation. */
+export type Aftermath = Pick<Standing, 'settings' | 'reset' | 'rested'>
 
 /**
  * A unit's hypotheses solved in one situation: which state the circuit takes under each, and from that what any
@@ -16,56 +29,119 @@ export type Predictions = readonly number[]
 export class SituationModel {
   readonly circuit: Circuit
   private readonly settled: (Settled | undefined)[] = []
-  private readonly known = new Map<string, number[]>()
+  private readonly known = new Map<string, Known>()
   private readonly lifted: ReadonlySet<string>
+  private readonly symptoms: (boolean | undefined)[] = []
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
 
-  constructor(private readonly hypotheses: readonly Hypothesis[], circuit: Circuit) {
+  /** `done` are effects of something that is done on top for a moment. */
+  constructor(
+    private readonly hypotheses: readonly Hypothesis[], circuit: Circuit, private readonly after: Aftermath, private readonly done: readonly Effect[] = [],
+  ) {
     this.circuit = circuit
-    this.lifted = new Set(circuit.situation.standing.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])))
+    this.lifted = new Set([...circuit.situation.standing, ...done].flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])))
+  }
+
+  /** The same situation with something more done in it, solved on the same factorisation. */
+  with(done: readonly Effect[], reset: readonly string[]): SituationModel {
+    return new SituationModel(this.hypotheses, this.circuit, { ...this.after, reset: [...this.after.reset, ...reset] }, done)
   }
 
   settle(hypothesis: number): Settled {
     const known = this.settled[hypothesis]
     if (known) return known
-    const settled = this.circuit.vary(this.effectsNow(this.hypotheses[hypothesis]))
+    const settled = this.circuit.vary([...this.done, ...this.effectsNow(this.hypotheses[hypothesis])])
     this.settled[hypothesis] = settled
     return settled
   }
 
-  /** A wire that is lifted takes along what it touches. */
-  private effectsNow({ of, effects }: Hypothesis): readonly Effect[] {
-    return of.some((part) => this.lifted.has(part)) ? effects.filter((effect) => effect.does !== 'join') : effects
+  /** What is left of a hypothesis here: a trip that was reset is gone, a setting that was changed is changed, a lifted wire takes along what it touches. */
+  private effectsNow({ faults }: Hypothesis): readonly Effect[] {
+    return faults.flatMap((fault) => (this.isCleared(fault) ? [] : fault.effects.filter((effect) => {
+      if (effect.does === 'join') return !this.lifted.has(fault.of)
+      return effect.does !== 'set' || !this.after.settings.some(({ part, setting }) => part === effect.part && setting === effect.setting)
+    })))
+  }
+
+  private isCleared({ of, clears = [] }: Fault): boolean {
+    const by = (clearing: Clearing): boolean => (clearing === 'reset' ? this.after.reset.includes(of) : this.after.rested)
+    return clears.some(by)
   }
 
   /** What the meter would show under each of the hypotheses; others are left as they were. */
   predict(meter: Meter, from: string, to: string, which: readonly number[]): Predictions {
-    const key = `${meter} ${from} ${to}`
-    let values = this.known.get(key)
-    if (!values) {
-      values = []
-      this.known.set(key, values)
-    }
+    const { values, done } = this.knownOf(meter, from, to)
     const { healthy } = this.circuit
     const wire = meter === 'amps' ? wireLink(healthy, from, to) : -1
     const a = meter === 'amps' ? 0 : nodeOf(healthy, from)
     const b = meter === 'amps' ? 0 : nodeOf(healthy, to)
     for (const h of which) {
-      if (values[h] !== undefined) continue
+      if (done[h] === 1) continue
       const settled = this.settle(h)
       values[h] = (meter === 'amps' ? clampAmps(settled, wire) : valueBetween(settled, meter, a, b)) ?? NaN
+      done[h] = 1
     }
     return values
   }
 
-  looks(hypothesis: number, part: string): readonly string[] {
+  /** The same as numbers of outcomes that a person can tell apart, over the first `singles` hypotheses, all of them worked out. */
+  outcomes(meter: Meter, from: string, to: string, singles: number): Int32Array {
+    const known = this.knownOf(meter, from, to)
+    if (known.outcome) return known.outcome
+    const values = this.predict(meter, from, to, Array.from({ length: singles }, (_, h) => h))
+    known.outcome = outcomeNumbers(meter, values, singles)
+    return known.outcome
+  }
+
+  private knownOf(meter: Meter, from: string, to: string): Known {
+    const key = `${meter} ${from} ${to}`
+    const room = this.hypotheses.length
+    const known = this.known.get(key)
+    if (known && known.values.length >= room) return known
+    const roomy = known ? 2 * room : room + 64
+    const fresh: Known = { values: new Float64Array(roomy).fill(NaN), done: new Uint8Array(roomy), outcome: known?.outcome ?? null }
+    if (known) {
+      fresh.values.set(known.values)
+      fresh.done.set(known.done)
+    }
+    this.known.set(key, fresh)
+    return fresh
+  }
+
+  /** The first word that a look at a part gives, however it stands. */
+  firstLook(hypothesis: number, part: string): string | undefined {
+    return this.looksOf(hypothesis).get(part)?.[0]
+  }
+
+  private looksOf(hypothesis: number): ReadonlyMap<string, readonly string[]> {
     const known = this.knownLooks[hypothesis] ?? this.circuit.looks(this.settle(hypothesis))
     this.knownLooks[hypothesis] = known
-    return known.get(part) ?? []
+    return known
+  }
+
+  looks(hypothesis: number, part: string): readonly string[] {
+    const known = this.looksOf(hypothesis)
+    const shown = this.hypotheses[hypothesis].faults.flatMap(({ of, shows }) => (of === part && shows ? [shows] : []))
+    return [...(known.get(part) ?? []), ...shown]
+  }
+
+  /** How a part's setting stands under a hypothesis. */
+  settingOf(hypothesis: number, part: string, setting: string): string {
+    const misset = this.hypotheses[hypothesis].effects.find((effect) => effect.does === 'set' && effect.part === part && effect.setting === setting)
+    if (misset?.does === 'set') return String(misset.to)
+    return this.circuit.diagram.parts.get(part)?.settings.text(setting) ?? ''
   }
 
   /** Whether anything that should move stands differently than in a healthy unit. */
   showsSymptom(hypothesis: number): boolean {
+    const known = this.symptoms[hypothesis]
+    if (known !== undefined) return known
+    const shows = this.findSymptom(hypothesis)
+    this.symptoms[hypothesis] = shows
+    return shows
+  }
+
+  private findSymptom(hypothesis: number): boolean {
     const settled = this.settle(hypothesis)
     if (settled.oscillates) return true
     const { network, healthy } = this.circuit
@@ -88,6 +164,7 @@ export class UnitModel {
   private readonly all: Hypothesis[]
   private readonly pairs = new Map<string, number>()
   private readonly situations = new Map<string, SituationModel>()
+  private readonly late = new Map<string, readonly LateMove[]>()
 
   constructor(readonly diagram: Diagram) {
     this.all = [...hypothesesOf(diagram)]
@@ -107,13 +184,37 @@ export class UnitModel {
 
   /** The situation of a standing; `also` are faults known to have been there at the time. */
   situation(standing: Standing, also: readonly Effect[] = []): SituationModel {
-    const { call, power, conditions, actions } = standing
-    const key = JSON.stringify([call, power, Object.entries(conditions).sort(), actions.map((action) => action.key).sort(), also])
+    const { call, power, off, conditions, actions, settings, reset, rested } = standing
+    const pending = this.pending(standing)
+    const key = JSON.stringify([call, power, off, Object.entries(conditions).sort(), actions.map((action) => action.key).sort(), settings, reset, rested, pending, also])
     const known = this.situations.get(key)
     if (known) return known
-    const standingEffects = [...also, ...actions.flatMap((action) => action.effects)]
-    const model = new SituationModel(this.hypotheses, new Circuit(this.diagram, situationOf(this.diagram, call, power, conditions, standingEffects)))
+    const standingEffects = [...also, ...settings.map((change) => this.settingEffect(change)), ...actions.flatMap((action) => action.effects), ...pending]
+    const circuit = new Circuit(this.diagram, situationOf(this.diagram, call, power, conditions, standingEffects, off))
+    const model = new SituationModel(this.hypotheses, circuit, standing)
     this.situations.set(key, model)
     return model
+  }
+
+  /** What moves late in a healthy unit after the last change of call or power, with the seconds it takes. */
+  lateMoves({ call, power, conditions, before }: Standing): readonly LateMove[] {
+    if (power === 'off') return []
+    const key = JSON.stringify([call, conditions, before])
+    const known = this.late.get(key)
+    if (known) return known
+    const earlier = before ?? { call: this.diagram.calls[0].id, power: 'on' }
+    const moves = lateMoves(this.diagram,
+      situationOf(this.diagram, earlier.call, earlier.power, conditions), situationOf(this.diagram, call, 'on', conditions))
+    this.late.set(key, moves)
+    return moves
+  }
+
+  private pending(standing: Standing): readonly Effect[] {
+    return standing.age === null ? [] : pendingAt(this.lateMoves(standing), standing.age)
+  }
+
+  private settingEffect({ part, setting, to }: SettingChange): Effect {
+    const usual = this.diagram.parts.get(part)?.kind.settings[setting]
+    return { does: 'set', part, setting, to: typeof usual === 'number' ? Number(to) : to }
   }
 }

@@ -3,8 +3,9 @@ import { nodeOf } from '../circuit/meter'
 import { conductingPath, type PathStep } from '../circuit/path'
 import type { PartSymbol } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
-import { likely } from './nextReading'
-import type { SituationModel } from './predictor'
+import type { Findings } from './evidence'
+import { likely } from './outcomes'
+import type { SituationModel, UnitModel } from './predictor'
 import { stillThere } from './suspects'
 
 /** How a stop of the strip stands: by a reading, by what the suspects agree on, or not known yet. */
@@ -37,7 +38,7 @@ export interface Strip {
 const agreed = 0.97
 
 /** The paths of the call now set, stop by stop, from source through load and back to common. */
-export function stripsOf(diagnosis: Diagnosis): readonly Strip[] {
+export function stripsOf(diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'belief'>): readonly Strip[] {
   const { model, findings, belief } = diagnosis
   const { diagram } = model
   const situation = model.situation(findings.now, stillThere(model, belief.repairedFaults, findings.now))
@@ -46,6 +47,11 @@ export function stripsOf(diagnosis: Diagnosis): readonly Strip[] {
     const path = wholePath(situation, trace)
     return path ? [{ words: trace.words, stops: path.flatMap((step, k) => stopOf(diagnosis, situation, which, step, path[k - 1])) }] : []
   })
+}
+
+/** The same from readings alone, with nothing inferred: for paper. */
+export function measuredStrips(model: UnitModel, findings: Findings): readonly Strip[] {
+  return stripsOf({ model, findings, belief: { probability: Float64Array.of(1), weight: [], repairedFaults: [], reasons: [] } })
 }
 
 function wholePath(situation: SituationModel, trace: Trace): readonly PathStep[] | null {
@@ -64,7 +70,7 @@ function wholePath(situation: SituationModel, trace: Trace): readonly PathStep[]
   return back ? [...there, { node: far, link }, ...back.slice(1)] : there
 }
 
-function stopOf(diagnosis: Diagnosis, situation: SituationModel, which: readonly number[], step: PathStep, before: PathStep | undefined): readonly Stop[] {
+function stopOf(diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'belief'>, situation: SituationModel, which: readonly number[], step: PathStep, before: PathStep | undefined): readonly Stop[] {
   const { model, findings, belief } = diagnosis
   const { network } = situation.circuit
   const { diagram } = model
@@ -94,7 +100,7 @@ function leads(situation: SituationModel, step: PathStep, before: PathStep | und
   return wire ? { is: 'wire', color: wire.color, number: wire.number, id: wire.id } : { is: 'wire', color: 'test lead', number: '', id: link.id }
 }
 
-function newestReading({ findings, model }: Diagnosis, point: string): number | null {
+function newestReading({ findings, model }: Pick<Diagnosis, 'model' | 'findings'>, point: string): number | null {
   const { now, evidence } = findings
   for (const piece of [...evidence].reverse()) {
     if (piece.kind !== 'reading' || (piece.meter !== 'volts' && piece.meter !== 'loz')) continue

@@ -1,17 +1,22 @@
 import { display, type Meter } from '../circuit/meter'
+import { partWords, type Diagram } from '../diagram/diagram'
 import type { Evidence } from './evidence'
+import type { Standing } from './standing'
 
 /** Meter functions as one says them to a helper. */
 export const meterWords: Readonly<Record<Meter, string>> = {
   volts: 'AC volts', loz: 'AC volts, low impedance', ohms: 'Ohms', amps: 'Clamp amps', dc: 'DC volts', millivolts: 'AC millivolts',
 }
 
+/** Probability from which a suspect is called possible. */
+export const possibleFrom = 0.15
+
 /** A probability as a technician would say it. */
 export function oddsWords(probability: number): string {
   if (probability >= 0.95) return 'nearly certain'
   if (probability >= 0.7) return 'very likely'
   if (probability >= 0.4) return 'likely'
-  if (probability >= 0.15) return 'possible'
+  if (probability >= possibleFrom) return 'possible'
   if (probability >= 0.03) return 'less likely'
   return 'unlikely'
 }
@@ -22,9 +27,26 @@ const lookWords: Readonly<Record<string, string>> = {
 }
 export const seenWords = (seen: string): string => lookWords[seen] ?? seen.replaceAll('-', ' ')
 
-/** A piece of evidence in a sentence. */
-export function evidenceWords(piece: Evidence): string {
-  if (piece.kind === 'look') return `${piece.of}: ${seenWords(piece.what)} (${piece.standing.call})`
-  const where = piece.meter === 'amps' ? `in the wire ${piece.from} to ${piece.to}` : `${piece.from} to ${piece.to}`
-  return `${display(piece.value, piece.meter)} ${where} (${piece.standing.call}${piece.standing.power === 'off' ? ', isolated' : ''})`
+/** Where a reading is taken, as one says it. */
+export const placeWords = (meter: Meter, from: string, to: string): string => (meter === 'amps' ? `in the wire ${from} to ${to}` : `${from} to ${to}`)
+
+/** Under which call or power state something was read. */
+export function standingWords({ calls }: Diagram, call: string, power: Standing['power']): string {
+  return power === 'off' ? 'isolated' : calls.find(({ id }) => id === call)?.words.toLowerCase() ?? call
 }
+
+/** A piece of evidence in a sentence. */
+export function evidenceWords(diagram: Diagram, piece: Evidence): string {
+  if (piece.kind === 'found-set') return `${partWords(diagram, piece.found.part)}: ${piece.found.setting} found at ${piece.found.to}`
+  if (piece.kind === 'drop-out') return `dropped out together: ${piece.fell.map(({ from, to }) => `${from} to ${to}`).join(', ')}`
+  const { call, power } = piece.standing
+  const held = standingWords(diagram, call, power)
+  if (piece.kind === 'look') return `${partWords(diagram, piece.of)}: ${seenWords(piece.what)} (${held})`
+  return `${display(piece.value, piece.meter)} ${placeWords(piece.meter, piece.from, piece.to)} (${held})`
+}
+
+/** How strongly evidence speaks against a suspect, by the log-likelihood it loses. */
+export const againstWords = (loss: number): string => (loss > 6 ? 'rules it out' : loss > 4.5 ? 'strongly against it' : 'against it')
+
+/** A series of proof readings in words. */
+export const seriesWords = (what: string, values: readonly number[], unit: string): string => `${what}: ${values.map((value) => value.toFixed(1)).join(' → ')} ${unit}`

@@ -2,7 +2,9 @@ import fc from 'fast-check'
 import { compareClocks, tick, witness, type Clock } from './clock'
 import type { EntryBody } from './entry'
 import { merge, type Entry } from './log'
-import { foldVisit, signOffProblems } from './visitState'
+import { builtInUnit } from '../units/index'
+import { isForbiddenBridge, passesByGuard } from '../diagram/guards'
+import { closingProblems, foldVisit, powerOnProblems, signOffProblems } from './visitState'
 
 const entry = (id: string, wall: number, body: EntryBody, device = 'a'): Entry => ({ id, visit: 'v', by: 'p', clock: { wall, counter: 0, device }, body })
 
@@ -44,13 +46,61 @@ test('a retracted reading is gone from the visit and stays in the log', () => {
   expect(merge(log)).toHaveLength(2)
 })
 
-test('a visit is not signed off as repaired over a bridge, without a repair, or without proof', () => {
+describe('signing off as repaired', () => {
+  const diagram = builtInUnit('rooftop-two-stage')
+  const problems = (...entries: readonly Entry[]): string => signOffProblems(foldVisit(entries), diagram).join()
   const bridge = entry('1', 1, { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.Y1' })
   const off = entry('2', 2, { kind: 'action', do: 'unbridge', of: 'TB.Y1', to: 'TB.R' })
   const repair = entry('3', 3, { kind: 'repair', of: 'LPS1' })
   const proof = entry('4', 4, { kind: 'proof', call: 'cool1', words: '', passed: true })
-  expect(signOffProblems(foldVisit([bridge, repair, proof])).join()).toMatch(/bridge is still on/)
-  expect(signOffProblems(foldVisit([bridge, off])).join()).toMatch(/No repair/)
-  expect(signOffProblems(foldVisit([repair])).join()).toMatch(/not proven/)
-  expect(signOffProblems(foldVisit([bridge, off, repair, proof]))).toEqual([])
+
+  test('not over a bridge, without a repair, or without proof', () => {
+    expect(problems(bridge, repair, proof)).toMatch(/still on/)
+    expect(problems(bridge, off)).toMatch(/No repair/)
+    expect(problems(repair)).toMatch(/not proven/)
+    expect(problems(bridge, off, repair, proof)).toBe('')
+  })
+
+  test('a bridge that is left needs its particulars, and never goes silently', () => {
+    const left = entry('5', 5, { kind: 'temporary-left', entry: '1', hazard: 'compressor without its delay', reason: 'part on order', authorisedBy: 'building manager', expires: '2031-02-01', told: 'front desk' })
+    expect(closingProblems(foldVisit([bridge]))).toHaveLength(1)
+    expect(closingProblems(foldVisit([bridge, left]))).toEqual([])
+    expect(foldVisit([bridge, left]).measures).toHaveLength(1)
+    expect(foldVisit([bridge, left, off]).measures).toEqual([])
+  })
+
+  test('never with a limit, smoke, gas-safety or high-pressure control out of circuit, left with particulars or not', () => {
+    for (const [of, to] of [['HPS1.1', 'HPS1.2'], ['ML.1', 'ML.2'], ['LPS1.1', 'HPS1.2']]) {
+      const jumper = entry('6', 1, { kind: 'action', do: 'bridge', of, to })
+      const left = entry('7', 5, { kind: 'temporary-left', entry: '6', hazard: 'h', reason: 'r', authorisedBy: 'a', expires: '2031-02-01', told: 't' })
+      expect(problems(jumper, left, repair, proof)).toMatch(/safety control is out of its circuit/)
+    }
+    const found = entry('8', 1, { kind: 'alteration', what: 'bridged', of: 'HPS1', hazard: 'no high-pressure protection' })
+    expect(problems(found, repair, proof)).toMatch(/safety control/)
+    const accepted = entry('9', 2, { kind: 'alteration-settled', entry: '8', of: 'HPS1', as: 'accepted' })
+    expect(problems(found, accepted, repair, proof)).toMatch(/safety control/)
+    const corrected = entry('10', 3, { kind: 'alteration-settled', entry: '8', of: 'HPS1', as: 'corrected' })
+    expect(problems(found, corrected, repair, proof)).toBe('')
+  })
+
+  test('what goes round a safety control counts, wherever its ends are', () => {
+    expect(passesByGuard(diagram, 'TB.R', 'CC1.A1')).toBe(true)
+    expect(passesByGuard(diagram, 'XF.S1', 'TB.R')).toBe(true)
+    expect(passesByGuard(diagram, 'TB.R', 'TB.Y1')).toBe(false)
+    expect(passesByGuard(diagram, 'LPS1.1', 'LPS1.2')).toBe(false)
+    expect(passesByGuard(diagram, 'LAL.1', 'LAL.2')).toBe(false)
+    expect(isForbiddenBridge(diagram, 'CC1.L1', 'CC1.T1')).toBe(true)
+    expect(isForbiddenBridge(diagram, 'TB.R', 'TB.G')).toBe(false)
+  })
+
+  test('not with a lead off, and power waits for it and for a tone set', () => {
+    const lead = entry('11', 1, { kind: 'lead-found', of: 'CC1', terminal: 'CC1.A1', color: 'yellow', number: '86' })
+    const landed = entry('12', 2, { kind: 'lead-landed', of: 'CC1', terminal: 'CC1.A1', color: 'yellow', number: '86' })
+    const tone = entry('13', 3, { kind: 'temporary', sort: 'tone-set', of: 'TB.Y1', to: 'TB.C' })
+    expect(problems(lead, repair, proof)).toMatch(/not back on/)
+    expect(powerOnProblems(foldVisit([lead]))).toHaveLength(1)
+    expect(powerOnProblems(foldVisit([lead, landed]))).toEqual([])
+    expect(powerOnProblems(foldVisit([tone]))).toHaveLength(1)
+    expect(powerOnProblems(foldVisit([tone, entry('14', 4, { kind: 'temporary-removed', entry: '13' })]))).toEqual([])
+  })
 })

@@ -1,76 +1,123 @@
-import type { EntryBody } from './entry'
+import type { Diagram } from '../diagram/diagram'
+import { entriesOf, type At, type Of } from './fold'
 import { merge, standingEntries, type Entry } from './log'
+import { alterationsOf, openMeasures, temporaryWords, unsafeFindings, type Alteration, type TemporaryMeasure } from './temporary'
 
-export type Of<K extends EntryBody['kind']> = EntryBody & { readonly kind: K }
-export type At<K extends EntryBody['kind']> = { readonly entry: Entry; readonly body: Of<K> }
-
-/** A test bridge still in place. */
-export interface OpenBridge {
-  readonly entry: Entry
-  readonly from: string
-  readonly to: string
-}
+export type { At, Of } from './fold'
 
 /** Everything shown of a visit: a fold over its log. */
 export interface VisitState {
   readonly entries: readonly Entry[]
   readonly complaint: string
   readonly complaintWords: string
+  readonly controls: Of<'controls'> | null
   readonly call: string | null
+  /** When the call that is set was set, milliseconds of the device's clock. */
+  readonly callSince: number | null
   readonly power: Of<'power'>['is']
+  /** Isolators that are off while the rest is on. */
+  readonly powerWords: string
+  readonly isolation: At<'isolation'> | null
   readonly firstLook: ReadonlyMap<string, At<'first-look'>>
   readonly readings: readonly (At<'reading'> & { readonly call: string | null; readonly power: Of<'power'>['is'] })[]
   readonly observations: readonly At<'observation'>[]
+  readonly photos: readonly At<'photo'>[]
+  readonly alterations: readonly Alteration[]
+  readonly goAheads: readonly At<'go-ahead'>[]
+  readonly leads: readonly LeadFound[]
+  readonly partsUsed: readonly At<'part-used'>[]
+  readonly settings: readonly At<'setting'>[]
   readonly repairs: readonly At<'repair'>[]
   readonly proofs: readonly At<'proof'>[]
+  readonly restored: ReadonlyMap<string, boolean>
+  readonly defects: readonly At<'defect'>[]
+  readonly support: readonly At<'support'>[]
   readonly notes: readonly At<'note'>[]
-  readonly openBridges: readonly OpenBridge[]
+  readonly diagramChanges: readonly At<'diagram-changed'>[]
+  readonly measures: readonly TemporaryMeasure[]
   readonly signOff: At<'sign-off'> | null
 }
 
-const isKind = <K extends EntryBody['kind']>(kind: K) => (entry: Entry): boolean => entry.body.kind === kind
-const all = <K extends EntryBody['kind']>(entries: readonly Entry[], kind: K): readonly At<K>[] =>
-  entries.filter(isKind(kind)).map((entry) => ({ entry, body: entry.body as Of<K> }))
+/** A lead as found and, once it is back, where it was landed. */
+export interface LeadFound extends At<'lead-found'> {
+  readonly landed: Of<'lead-landed'> | null
+}
 
 /** Folds a log, in any order and with doubles, into what the visit is now. */
 export function foldVisit(log: readonly Entry[]): VisitState {
   const entries = standingEntries(merge(log))
   let call: string | null = null
+  let callSince: number | null = null
   let power: Of<'power'>['is'] = 'on'
+  let powerWords = ''
   const readings: VisitState['readings'][number][] = []
-  const bridges = new Map<string, OpenBridge>()
   for (const entry of entries) {
     const { body } = entry
-    if (body.kind === 'call') call = body.call
-    if (body.kind === 'power') power = body.is
-    if (body.kind === 'reading') readings.push({ entry, body, call, power })
-    if (body.kind === 'action' && (body.do === 'bridge' || body.do === 'unbridge')) {
-      const key = [body.of, body.to ?? ''].sort().join(' ')
-      if (body.do === 'bridge') bridges.set(key, { entry, from: body.of, to: body.to ?? '' })
-      else bridges.delete(key)
+    if (body.kind === 'call') {
+      call = body.call
+      callSince = entry.clock.wall
     }
+    if (body.kind === 'power') {
+      const part = body.of !== undefined && body.of !== '' && body.is !== 'isolated'
+      if (!part) power = body.is
+      powerWords = part && body.is === 'off' ? `${body.of} off` : ''
+      callSince = entry.clock.wall
+    }
+    if (body.kind === 'reading') readings.push({ entry, body, call, power })
   }
-  const complaint = all(entries, 'complaint').at(-1)
+  const complaint = entriesOf(entries, 'complaint').at(-1)
+  const closed = new Set(entriesOf(entries, 'defect-closed').map(({ body }) => body.entry))
+  const landed = entriesOf(entries, 'lead-landed').map(({ body }) => body)
   return {
-    entries, call, power, readings,
+    entries, call, callSince, power, powerWords, readings,
     complaint: complaint?.body.complaint ?? '',
     complaintWords: complaint?.body.words ?? '',
-    firstLook: new Map(all(entries, 'first-look').map((look) => [look.body.item, look])),
-    observations: all(entries, 'observation'),
-    repairs: all(entries, 'repair'),
-    proofs: all(entries, 'proof'),
-    notes: all(entries, 'note'),
-    openBridges: [...bridges.values()],
-    signOff: all(entries, 'sign-off').at(-1) ?? null,
+    controls: entriesOf(entries, 'controls').at(-1)?.body ?? null,
+    isolation: power === 'isolated' ? entriesOf(entries, 'isolation').at(-1) ?? null : null,
+    firstLook: new Map(entriesOf(entries, 'first-look').map((look) => [look.body.item, look])),
+    observations: entriesOf(entries, 'observation'),
+    photos: entriesOf(entries, 'photo'),
+    alterations: alterationsOf(entries),
+    goAheads: entriesOf(entries, 'go-ahead'),
+    leads: entriesOf(entries, 'lead-found').map((lead) => ({
+      ...lead, landed: landed.find(({ of, color, number }) => of === lead.body.of && color === lead.body.color && number === lead.body.number) ?? null,
+    })),
+    partsUsed: entriesOf(entries, 'part-used'),
+    settings: entriesOf(entries, 'setting'),
+    repairs: entriesOf(entries, 'repair'),
+    proofs: entriesOf(entries, 'proof'),
+    restored: new Map(entriesOf(entries, 'restored').map(({ body }) => [body.item, body.is])),
+    defects: entriesOf(entries, 'defect').filter(({ entry }) => !closed.has(entry.id)),
+    support: entriesOf(entries, 'support'),
+    notes: entriesOf(entries, 'note'),
+    diagramChanges: entriesOf(entries, 'diagram-changed'),
+    measures: openMeasures(entries),
+    signOff: entriesOf(entries, 'sign-off').at(-1) ?? null,
   }
 }
 
 /** Why a visit cannot be signed off as repaired; empty when it can. */
-export function signOffProblems(state: VisitState): readonly string[] {
+export function signOffProblems(state: VisitState, diagram: Diagram): readonly string[] {
+  const open = state.measures.filter(({ left }) => left === null)
+  const unlanded = state.leads.filter(({ landed }) => landed === null)
+  const unsettled = state.alterations.filter(({ settled }) => settled === null)
   return [
-    ...state.openBridges.map(({ from, to }) => `A test bridge is still on, ${from} to ${to}: take it off and say so`),
+    ...unsafeFindings(diagram, state.entries).map(({ words }) => `${words}. The unit stays off and somebody is told; this is no repair`),
+    ...open.map((measure) => `${temporaryWords(measure)} is still on: take it off and say so, or leave it with hazard, reason, authoriser and end date`),
+    ...unsettled.map(({ body }) => `${body.of}: found altered. Say whether it was corrected, is meant so, or the unit is left off`),
+    ...unlanded.map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} is not back on`),
     ...(state.repairs.length === 0 ? ['No repair is recorded: sign off as restricted or left off, or record it'] : []),
     ...(state.repairs.length > 0 && !state.proofs.some(({ body }) => body.passed) ? ['The repair is not proven: run the call and record its proof'] : []),
     ...(state.power === 'on' ? [] : ['The unit is switched off: switch it on and prove it']),
   ]
 }
+
+/** What still stands in the way of any sign-off: a measure left without its particulars is never silent. */
+export const closingProblems = (state: VisitState): readonly string[] =>
+  state.measures.filter(({ left }) => left === null).map((measure) => `${temporaryWords(measure)} is still on: take it off and say so, or leave it with hazard, reason, authoriser, end date and who was told`)
+
+/** What holds back power: a tone set drives a pair that control voltage would come back on. */
+export const powerOnProblems = (state: VisitState): readonly string[] => [
+  ...state.measures.filter(({ sort }) => sort === 'tone-set').map((measure) => `${temporaryWords(measure)}. Take it off before power returns`),
+  ...state.leads.filter(({ landed }) => landed === null).map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} hangs free`),
+]

@@ -1,0 +1,85 @@
+import { partOfPoint } from '../diagram/diagram'
+import { defaultCosts, isolatedCandidates, liveCandidates, type CostRules } from './candidates'
+import { deedSteps } from './deeds'
+import { pathDrops } from './drops'
+import type { Findings } from './evidence'
+import type { UnitModel } from './predictor'
+import { lookSteps, readingSteps, searchOf, situationIn, type Search } from './proposals'
+import { inOrderOf, type School } from './schools'
+import type { Standing } from './standing'
+import { sortOf, type Step, type StepSort, type WaitStep } from './steps'
+import type { Belief } from './suspects'
+
+/** Information below which a step is not worth taking, bits. */
+const worthwhileBits = 0.02
+/** While the best reading at hand tells less than this, readings along whole paths, other calls, isolation and actions are worked out too, bits. */
+const telling = 0.25
+/** A wait costs less than its seconds: hands are free meanwhile. */
+const waitShare = 0.5
+
+export interface Choosing {
+  readonly count?: number
+  readonly costs?: CostRules
+  readonly school?: School
+  /** Only steps of these sorts; all when not given. */
+  readonly sorts?: readonly StepSort[]
+}
+
+/** Every step that was worked out, in the order of a school, best first. */
+export function stepsInOrder(model: UnitModel, findings: Findings, belief: Belief, { costs = defaultCosts, school = 'best', sorts }: Choosing = {}): readonly Step[] {
+  const search = searchOf(model, findings, belief, costs)
+  const { now } = findings
+  const here = situationIn(search, now)
+  const at = now.power === 'on' ? liveCandidates(model.diagram) : isolatedCandidates(model.diagram)
+  const wants = (sort: StepSort): boolean => sorts === undefined || sorts.includes(sort)
+  const steps: Step[] = [...readingSteps(search, now, at, here), ...(wants('look') ? lookSteps(search, now, here) : [])]
+  if (best(steps) < telling || school === 'pull') {
+    if (now.power === 'on') steps.push(...readingSteps(search, now, pathDrops(here.circuit), here))
+    steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))
+  }
+  return inOrderOf(school, search, [...steps, ...(wants('wait') ? waits(search) : [])].filter((step) => wants(sortOf(step))))
+}
+
+const best = (steps: readonly Step[]): number => steps.reduce((most, { bits }) => Math.max(most, bits), 0)
+
+/** The other calls, and the unit isolated. */
+function elsewhere(search: Search): readonly Step[] {
+  const { model, findings: { now } } = search
+  const inStanding = (standing: Standing): readonly Step[] =>
+    readingSteps(search, standing, standing.power === 'on' ? liveCandidates(model.diagram) : isolatedCandidates(model.diagram), situationIn(search, standing))
+  return [
+    ...model.diagram.calls.filter(({ id }) => id !== now.call || now.power !== 'on').flatMap(({ id }) => inStanding({ ...now, call: id, power: 'on', age: null })),
+    ...(now.power === 'off' ? [] : inStanding({ ...now, power: 'off', age: null })),
+  ]
+}
+
+/** While a delay runs: to wait for it, worth what the best reading tells once it has passed. */
+function waits(search: Search): readonly WaitStep[] {
+  const { model, findings: { now } } = search
+  const { age } = now
+  if (age === null || now.power === 'off') return []
+  const left = model.lateMoves(now).filter(({ seconds }) => seconds > age)
+  const [last] = left.slice(-1)
+  if (!last) return []
+  const after: Standing = { ...now, age: null }
+  const then = readingSteps(search, after, liveCandidates(model.diagram), situationIn(search, after)).reduce<Step | null>((a, b) => (a && a.bits >= b.bits ? a : b), null)
+  const seconds = Math.ceil(last.seconds - age)
+  return [{
+    do: 'wait', seconds, of: last.branch.split('/')[0], call: now.call, power: now.power,
+    bits: then?.bits ?? 0, cost: waitShare * seconds + (then?.cost ?? 0), outcomes: then?.outcomes ?? [],
+  }]
+}
+
+/** The first `count`, leaving out those that tell nothing but what a better one tells at nearly the same place. */
+export function pick(steps: readonly Step[], count = 3): readonly Step[] {
+  const chosen: Step[] = []
+  for (const step of steps) {
+    if (chosen.length >= count) break
+    if (step.bits <= worthwhileBits) continue
+    const same = chosen.some((other) => Math.abs(other.bits - step.bits) < 1e-6 && placeOf(other) === placeOf(step))
+    if (!same) chosen.push(step)
+  }
+  return chosen
+}
+
+const placeOf = (step: Step): string => (step.do === 'measure' ? partOfPoint(step.from) : step.of)

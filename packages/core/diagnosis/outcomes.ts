@@ -1,0 +1,88 @@
+import type { Meter } from '../circuit/meter'
+import { groupEnds, inOrder, readingOf, sortable } from './grouping'
+import { distinct } from './likelihood'
+import type { Predictions, SituationModel } from './predictor'
+import type { Outcome } from './steps'
+import type { Belief } from './suspects'
+
+/** Suspects less probable than this do not steer the choice. */
+const negligible = 2e-5
+
+/** The hypotheses that steer the choice of the next step, most probable first: groups made in this order are in it too. */
+export const likely = ({ probability }: Belief): readonly number[] => {
+  const which: number[] = []
+  probability.forEach((chance, h) => {
+    if (chance > negligible) which.push(h)
+  })
+  return which.sort((a, b) => probability[b] - probability[a] || a - b)
+}
+
+/** Suspects, most probable first, grouped by what they predict as finely as a person can tell. */
+export function partition(meter: Meter, predicted: Predictions, belief: Belief, which: readonly number[]): readonly Outcome[] {
+  const order = inOrder(predicted, which)
+  const ends = groupEnds(meter, order.length, (k) => readingOf(predicted[order[k]]))
+  const groupOf = new Int32Array(belief.probability.length)
+  let from = 0
+  ends.forEach((end, g) => { for (; from < end; from++) groupOf[order[from]] = g })
+  const groups: readonly number[][] = ends.map(() => [])
+  for (const h of which) groups[groupOf[h]].push(h)
+  return groups.map((group): Outcome => ({ value: readingOf(predicted[group[0]]), probability: weigh(group, belief), hypotheses: group }))
+    .sort((a, b) => b.probability - a.probability)
+}
+
+/** Entropy of what a reading would show, bits: `partition` without making its groups, and quick where all predict alike. */
+export function informationOf(meter: Meter, predicted: Predictions, belief: Belief, which: readonly number[]): number {
+  let least = which[0]
+  let most = which[0]
+  for (const h of which) {
+    if (sortable(predicted[h]) < sortable(predicted[least])) least = h
+    if (sortable(predicted[h]) > sortable(predicted[most])) most = h
+  }
+  if (which.length < 2 || !distinct(meter, readingOf(predicted[least]), readingOf(predicted[most]))) return 0
+  const order = inOrder(predicted, which)
+  let bits = 0
+  let total = 0
+  let from = 0
+  for (const end of groupEnds(meter, order.length, (k) => readingOf(predicted[order[k]]))) {
+    let group = 0
+    for (; from < end; from++) group += belief.probability[order[from]]
+    if (group > 0) bits -= group * Math.log2(group)
+    total += group
+  }
+  return total > 0 ? Math.max(0, bits / total + Math.log2(total)) : 0
+}
+
+/** Entropy of numbered outcomes over the suspects, bits. */
+export function histogramBits(outcome: Int32Array, belief: Belief, which: readonly number[]): number {
+  const weights: number[] = []
+  let total = 0
+  for (const h of which) {
+    const p = belief.probability[h]
+    weights[outcome[h]] = (weights[outcome[h]] ?? 0) + p
+    total += p
+  }
+  return weights.reduce((bits, weight) => (weight > 0 ? bits - (weight / total) * Math.log2(weight / total) : bits), 0)
+}
+
+/** Suspects, most probable first, grouped by the first word that a look at a part would give; empty when the look needs other words. */
+export function partitionByLook(situation: SituationModel, part: string, belief: Belief, which: readonly number[]): readonly Outcome[] {
+  const groups = new Map<string, number[]>()
+  for (const h of which) {
+    const seen = situation.firstLook(h, part)
+    if (seen === undefined || !plainLooks.has(seen)) return []
+    const group = groups.get(seen)
+    if (group) group.push(h)
+    else groups.set(seen, [h])
+  }
+  return [...groups].map(([seen, group]): Outcome => ({
+    value: 0, seen, probability: weigh(group, belief), hypotheses: group,
+  })).sort((a, b) => b.probability - a.probability)
+}
+
+/** Words that a look gives at a glance; others are not asked for. */
+const plainLooks = new Set([
+  'pulled-in', 'dropped-out', 'turning', 'still', 'lamp-on', 'lamp-off', 'open-drawn', 'shut', 'on', 'off', 'dark', 'tripped', 'set',
+  'whole', 'blown', 'clean', 'dirty', 'broken', 'running', 'blocked', 'charged', 'oily',
+])
+
+const weigh = (group: readonly number[], belief: Belief): number => group.reduce((sum, h) => sum + belief.probability[h], 0)

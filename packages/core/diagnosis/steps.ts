@@ -1,0 +1,77 @@
+import type { ActionVerb } from '../visit/entry'
+import type { Candidate } from './candidates'
+import type { Predictions } from './predictor'
+import type { Standing } from './standing'
+
+/** One of the outcomes that a step can tell apart. */
+export interface Outcome {
+  /** What the most probable suspect in it predicts; null is OL. Of a look, 0. */
+  readonly value: number | null
+  /** What is seen, of a look. */
+  readonly seen?: string
+  readonly probability: number
+  /** Hypothesis numbers, most probable first. */
+  readonly hypotheses: readonly number[]
+}
+
+interface StepFacts {
+  readonly call: string
+  readonly power: Standing['power']
+  /** Expected information, bits. */
+  readonly bits: number
+  /** Seconds, risk and reach counted in. */
+  readonly cost: number
+  readonly outcomes: readonly Outcome[]
+}
+
+/** What has to be done first for the sake of a reading or look, and undone after it. */
+export interface Deed {
+  readonly verb: ActionVerb
+  readonly of: string
+  readonly to: string
+}
+
+/** A reading to take. */
+export interface ReadingStep extends Candidate, StepFacts {
+  readonly do: 'measure'
+  /** What a healthy unit reads. */
+  readonly healthy: number | null
+  readonly deed: Deed | null
+  /** What it reads by hypothesis number, of those that steer the choice; NaN out of range. */
+  readonly predicted: Predictions
+}
+
+/** A thing to look at. */
+export interface LookStep extends StepFacts {
+  readonly do: 'look'
+  /** The part to look at. */
+  readonly of: string
+  /** What a healthy unit shows. */
+  readonly healthy: string
+  readonly deed: Deed | null
+}
+
+/** A delay that runs: no judgement before it has passed. */
+export interface WaitStep extends StepFacts {
+  readonly do: 'wait'
+  readonly seconds: number
+  /** The part that is waited for. */
+  readonly of: string
+}
+
+export type Step = ReadingStep | LookStep | WaitStep
+
+/** Sorts of steps that a search may be held to. */
+export type StepSort = 'measure' | 'look' | 'deed' | 'wait'
+export const sortOf = (step: Step): StepSort => (step.do !== 'wait' && step.deed ? 'deed' : step.do)
+
+export const entropyOfOutcomes = (outcomes: readonly Outcome[]): number => {
+  const total = outcomes.reduce((sum, { probability }) => sum + probability, 0)
+  return outcomes.reduce((sum, { probability }) => {
+    const share = probability / total
+    return share > 0 ? sum - share * Math.log2(share) : sum
+  }, 0)
+}
+
+/** Information per second of cost. */
+export const rate = (step: Step): number => step.bits / step.cost

@@ -1,0 +1,46 @@
+import { display } from '../circuit/meter'
+import type { Diagnosis } from './diagnose'
+import type { Hypothesis } from './hypothesis'
+import { likelihood } from './likelihood'
+import type { Strip } from './strip'
+import { evidenceWords } from './words'
+
+/** The last live point and the first dead one of the call's path, in a sentence; empty when there is no such pair. */
+export function storyOf(strips: readonly Strip[]): string {
+  for (const { stops } of strips) {
+    const measured = stops.filter((stop) => stop.measured !== null && stop.expected > 2)
+    const dead = measured.find(({ state }) => state === 'dead')
+    if (!dead) continue
+    const live = measured.slice(0, measured.indexOf(dead)).reverse().find(({ state }) => state === 'live')
+    if (live) return `${display(live.measured, 'volts')} at ${live.point}, ${display(dead.measured, 'volts')} at ${dead.point}: it stops between these two.`
+  }
+  return ''
+}
+
+/** A reading is unexplained when every suspect falls so far short, in log-likelihood, of one that predicts just that value. */
+const unexplained = -4
+
+/** Evidence that nothing explains, and what to do about it. */
+export function contradictionOf({ belief, findings, model, ranked }: Diagnosis): string {
+  const best = (row: Float64Array): number => row.reduce((most, weight, h) => (belief.probability[h] > 0.01 && weight > most ? weight : most), -Infinity)
+  const odd = findings.evidence
+    .flatMap((piece, e) => (piece.kind === 'reading' ? [{ piece, short: best(belief.weight[e]) - Math.log(likelihood(piece.meter, piece.value, piece.value)) }] : []))
+    .filter(({ short }) => short < unexplained).sort((a, b) => a.short - b.short)
+  const [worst] = odd
+  if (!worst) return ''
+  const least = model.hypotheses[ranked[0]].words
+  return `No suspect explains ${odd.map(({ piece }) => evidenceWords(model.diagram, piece)).join(' and ')}. Least contradicted: ${least}. Check the meter’s function and leads, then repeat ${evidenceWords(model.diagram, worst.piece)}.`
+}
+
+/** What has to be looked at before the unit is energised again with this repaired. */
+export function beforeEnergising({ faults }: Hypothesis, kindOf: (part: string) => string | undefined): string {
+  const kinds = faults.map(({ of }) => kindOf(of) ?? '')
+  const ids = faults.map(({ id }) => id).join(' ')
+  if (/grounded|crossed|shorted|fuse\d?-open|:tripped/.test(ids) && kinds.some((kind) => ['fuse', 'breaker', ''].includes(kind)))
+    return 'Find the short first: ohms from the line side and each call terminal to common and to ground, isolated.'
+  if (kinds.some((kind) => /compressor|fan$/.test(kind)) || kinds.some((kind) => kind === 'contactor'))
+    return 'What it feeds, leg to leg and leg to ground, isolated; a compressor never in vacuum. On a contactor that switches two legs the third stays live.'
+  if (kinds.some((kind) => /limit|rollout|overload|pressure/.test(kind))) return 'Find why it opened: air, filter, charge, coil, a lost leg. Reset once.'
+  if (kinds.includes('transformer')) return 'Find the short that took it: ohms R to C and to ground with the secondary lifted.'
+  return ''
+}

@@ -1,0 +1,139 @@
+import type { EntryBody } from '../visit/entry'
+import type { Candidate } from './candidates'
+import { diagnose, type Diagnosis } from './diagnose'
+import { readingOf } from './grouping'
+import { blunderOf, neighbourOf, noisy, type Random } from './noise'
+import type { Choosing } from './nextStep'
+import type { UnitModel } from './predictor'
+import { atArrival, type Standing } from './standing'
+import type { ReadingStep, Step } from './steps'
+
+/** How a made-up technician works: what is asked is read off a unit whose faults are known, well or badly. */
+export interface TrialOptions extends Choosing {
+  readonly random: Random
+  /** Readings carry the meter's and the unit's own spread. */
+  readonly noise: boolean
+  /** Chance of a blunder in each reading. */
+  readonly blunders: number
+  /** Looks are offered as well as readings. */
+  readonly looks: boolean
+  readonly mostSteps: number
+  /** Leader's probability at which the search ends. */
+  readonly sure: number
+}
+
+export interface Trial {
+  readonly steps: number
+  readonly cost: number
+  /** Hypothesis numbers that lead at the end, most probable first. */
+  readonly ranked: readonly number[]
+  readonly diagnosis: Diagnosis
+  readonly entries: readonly EntryBody[]
+  /** After each step: the probabilities given to the leaders. */
+  readonly given: readonly { readonly hypothesis: number; readonly probability: number }[]
+}
+
+/** A complaint under which a unit with this fault does not do what it should; empty when none of the usual ones fits. */
+export const complaintOf = (model: UnitModel, truth: number): string =>
+  model.diagram.complaints.find(({ call }) => model.situation(atArrival(model.diagram, call)).showsSymptom(truth))?.id ?? ''
+
+/** How a search for several faults went: which parts were repaired in turn, and whether every fault was among them. */
+export interface Repairs {
+  readonly repaired: readonly string[]
+  readonly all: boolean
+  readonly steps: number
+}
+
+const mostRepairs = 4
+
+/** Finds and repairs one suspect after another until nothing is left or nothing more is suspected. `truth` names a pair. */
+export function playRepairs(model: UnitModel, truth: number, complaint: string, options: TrialOptions): Repairs {
+  const { faults } = model.hypotheses[truth]
+  const repaired: string[] = []
+  let entries: readonly EntryBody[] = []
+  let steps = 0
+  for (;;) {
+    const left = faults.filter(({ of }) => !repaired.includes(of))
+    const now = left.length === faults.length ? truth : left.length === 0 ? 0 : model.hypotheses.findIndex(({ id }) => id === left[0].id)
+    const trial = playTrial(model, now, complaint, options, entries)
+    steps += trial.steps
+    const leader = model.hypotheses[trial.ranked[0]]
+    const [of] = leader.of.filter((part) => !repaired.includes(part))
+    if (of === undefined || repaired.length >= mostRepairs) return { repaired, all: left.length === 0, steps }
+    repaired.push(of)
+    if (faults.every((fault) => repaired.includes(fault.of))) return { repaired, all: true, steps }
+    entries = [...trial.entries, { kind: 'power', is: 'on' }, { kind: 'repair', of }]
+  }
+}
+
+/** Only what stands out is kept for the reliability table. */
+const keptFrom = 0.02
+
+/** Follows the asks on a unit with these faults until one suspect is sure or nothing more is to be told. Starts behind `before`. */
+export function playTrial(model: UnitModel, truth: number, complaint: string, options: TrialOptions, before: readonly EntryBody[] = []): Trial {
+  const entries = [...before]
+  const given: { hypothesis: number; probability: number }[] = []
+  let steps = 0
+  let cost = 0
+  for (;;) {
+    const diagnosis = diagnose(model.diagram, { complaint, entries }, { ...options, count: 1, sorts: options.looks ? ['measure', 'look'] : ['measure'] })
+    const [step] = diagnosis.next
+    const lead = diagnosis.belief.probability[diagnosis.ranked[0]]
+    if (!step || steps >= options.mostSteps || (steps > 0 && lead >= options.sure))
+      return { steps, cost, ranked: diagnosis.ranked, diagnosis, entries, given }
+    entries.push(...take(model, truth, diagnosis, step, options))
+    steps += 1
+    cost += step.cost
+    if (steps > 1) for (const h of diagnosis.ranked.slice(0, 12)) if (diagnosis.belief.probability[h] >= keptFrom) given.push({ hypothesis: h, probability: diagnosis.belief.probability[h] })
+  }
+}
+
+/** The entries of one step taken on the unit as it truly is. */
+function take(model: UnitModel, truth: number, { findings }: Diagnosis, step: Step, options: TrialOptions): readonly EntryBody[] {
+  const { now } = findings
+  const set: EntryBody[] = []
+  if (step.power !== now.power) set.push({ kind: 'power', is: step.power === 'off' ? 'isolated' : 'on' })
+  if (step.call !== now.call) set.push({ kind: 'call', call: step.call })
+  const standing: Standing = { ...now, call: step.call, power: step.power, off: step.power === now.power ? now.off : [], age: null }
+  if (step.do === 'look') return [...set, { kind: 'observation', what: seen(model, truth, standing, step.of, options), of: step.of }]
+  if (step.do !== 'measure') return set
+  return [...set, { kind: 'reading', meter: step.meter, from: step.from, to: step.to, value: read(model, truth, standing, step, options) }]
+}
+
+/** A look is right nine times in ten. */
+const lookRight = 0.92
+
+function seen(model: UnitModel, truth: number, standing: Standing, part: string, { noise, random }: TrialOptions): string {
+  const situation = model.situation(standing)
+  const [real] = situation.looks(truth, part)
+  if (!noise || random() < lookRight) return real
+  const [healthy] = situation.looks(0, part)
+  return healthy
+}
+
+function read(model: UnitModel, truth: number, standing: Standing, step: ReadingStep, { noise, blunders, random }: TrialOptions): number | null {
+  const blunder = blunderOf(random, blunders)
+  const value = blunder === null ? trueValue(model, truth, standing, step) : blundered(model, truth, standing, step, blunder, random)
+  return noise ? noisy(step.meter, value, random) : value
+}
+
+function trueValue(model: UnitModel, truth: number, standing: Standing, { meter, from, to }: Candidate): number | null {
+  return readingOf(model.situation(standing).predict(meter, from, to, [truth])[truth])
+}
+
+function blundered(model: UnitModel, truth: number, standing: Standing, step: ReadingStep, blunder: NonNullable<ReturnType<typeof blunderOf>>, random: Random): number | null {
+  const { diagram } = model
+  switch (blunder) {
+    case 'open-lead':
+      return step.meter === 'ohms' ? null : 0
+    case 'function':
+      // dial on direct volts, or on the wrong side of volts and amps: next to nothing
+      return step.meter === 'ohms' ? null : Math.abs(trueValue(model, truth, standing, step) ?? 0) * 0.02
+    case 'call': {
+      const other = diagram.calls[Math.floor(random() * diagram.calls.length)].id
+      return trueValue(model, truth, step.power === 'on' ? { ...standing, call: other } : standing, step)
+    }
+    case 'neighbour':
+      return step.meter === 'amps' ? 0 : trueValue(model, truth, standing, neighbourOf(step, [...diagram.points.keys()], random))
+  }
+}

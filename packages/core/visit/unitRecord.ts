@@ -1,0 +1,67 @@
+import type { Diagram } from '../diagram/diagram'
+import { entriesOf, type At } from './fold'
+import { merge, standingEntries, type Entry } from './log'
+import { openMeasures, type TemporaryMeasure } from './temporary'
+
+/** A unit at a glance, from all its visits. */
+export interface UnitRecord {
+  readonly lastOutcome: At<'sign-off'> | null
+  readonly lastRepairs: readonly At<'repair'>[]
+  readonly openDefects: readonly At<'defect'>[]
+  readonly measures: readonly TemporaryMeasure[]
+  readonly drifting: readonly Drift[]
+  /** Contactors with the years since they were fitted, oldest first. */
+  readonly contactors: readonly { readonly part: string; readonly words: string; readonly years: number }[]
+  readonly diagramChanges: readonly At<'diagram-changed'>[]
+  /** Parts repaired more than once. */
+  readonly again: readonly { readonly of: string; readonly times: number }[]
+}
+
+/** A proof reading that has moved from visit to visit. */
+export interface Drift {
+  readonly what: string
+  readonly values: readonly number[]
+  readonly unit: string
+}
+
+/** Share of its first value that a proof reading must have moved to be named. */
+const driftShare = 0.1
+const yearMs = 365.25 * 86_400_000
+
+/** Folds the logs of all visits of a unit. `installed` is a date, `nowMs` the present. */
+export function foldUnitRecord(log: readonly Entry[], diagram: Diagram, installed: string, nowMs: number): UnitRecord {
+  const entries = standingEntries(merge(log))
+  const closed = new Set(entriesOf(entries, 'defect-closed').map(({ body }) => body.entry))
+  const repairs = entriesOf(entries, 'repair')
+  const last = entriesOf(entries, 'sign-off').at(-1) ?? null
+  const count = new Map<string, number>()
+  for (const { body } of repairs) count.set(body.of, (count.get(body.of) ?? 0) + 1)
+  return {
+    lastOutcome: last,
+    lastRepairs: repairs.filter(({ entry }) => entry.visit === last?.entry.visit),
+    openDefects: entriesOf(entries, 'defect').filter(({ entry }) => !closed.has(entry.id)),
+    measures: openMeasures(entries),
+    drifting: drifts(entries),
+    contactors: [...diagram.parts.values()].filter(({ kind }) => kind.kind === 'contactor').map(({ id, words }) => {
+      const fitted = repairs.filter(({ body }) => body.of === id).at(-1)?.entry.clock.wall ?? Date.parse(installed)
+      return { part: id, words, years: Math.max(0, (nowMs - fitted) / yearMs) }
+    }).sort((a, b) => b.years - a.years),
+    diagramChanges: entriesOf(entries, 'diagram-changed'),
+    again: [...count].filter(([, times]) => times > 1).map(([of, times]) => ({ of, times })),
+  }
+}
+
+function drifts(entries: readonly Entry[]): readonly Drift[] {
+  const series = new Map<string, { values: number[]; unit: string }>()
+  for (const { body } of entriesOf(entries, 'proof'))
+    for (const { what, value, unit } of body.values ?? []) {
+      const known = series.get(`${body.call}: ${what}`) ?? { values: [], unit }
+      known.values.push(value)
+      series.set(`${body.call}: ${what}`, known)
+    }
+  return [...series].flatMap(([what, { values, unit }]): readonly Drift[] => {
+    const [first] = values
+    const last = values[values.length - 1]
+    return values.length > 1 && unit !== '°F' && Math.abs(last - first) > driftShare * Math.abs(first) ? [{ what, values, unit }] : []
+  })
+}
