@@ -10,11 +10,15 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type pg from 'pg'
 import type { Database } from './db/connect'
+import { photoRoutes } from './routes/photos'
 import { placeRoutes } from './routes/places'
+import { recordRoutes } from './routes/records'
+import { reportRoutes } from './routes/reports'
 import { answerProblems } from './requests/problem'
 import { sessionRoutes } from './routes/session'
 import { requireJson, requireSignIn } from './requests/signedIn'
 import { visitRoutes } from './routes/visits'
+import type { ReportFonts } from './services/reports'
 
 export interface AppOptions {
   readonly pool: pg.Pool
@@ -24,13 +28,14 @@ export interface AppOptions {
   /** Folder of the built web application; without it only the interface for programs is served. */
   readonly webFolder?: string
   readonly signInsPerMinute?: number
+  readonly fonts: ReportFonts
 }
 
 const sessionDays = 30
 const largestRequest = '2mb'
 
 /** The server: stateless, all state in PostgreSQL. */
-export function createApp({ pool, db, logger, sessionSecret, webFolder, signInsPerMinute = 30 }: AppOptions): Express {
+export function createApp({ pool, db, logger, sessionSecret, webFolder, signInsPerMinute = 30, fonts }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith('/api/') } }))
@@ -57,7 +62,7 @@ export function createApp({ pool, db, logger, sessionSecret, webFolder, signInsP
     response.json({ ok: true })
   })
   app.use('/api/session', sessionRoutes(db, signInsPerMinute))
-  app.use('/api', requireSignIn, placeRoutes(db), visitRoutes(db))
+  app.use('/api', requireSignIn, placeRoutes(db), recordRoutes(db), reportRoutes(db, fonts), photoRoutes(db), visitRoutes(db))
   app.use('/api', (_request, response) => { response.status(404).json({ error: 'there is nothing at this address' }) })
   if (webFolder) serveWeb(app, webFolder)
   app.use(answerProblems((error) => { logger.error(error) }))

@@ -1,3 +1,4 @@
+import { createRequire } from 'node:module'
 import path from 'node:path'
 import { pino } from 'pino'
 import { createApp } from './app'
@@ -17,7 +18,11 @@ const { pool, db } = connect(required('DATABASE_URL'), (error) => { logger.warn(
 await migrateDatabase(pool, path.join(required('SERVER_ROOT'), 'db', 'migrations'))
 await loadDemo(db)
 
-const app = createApp({ pool, db, logger, sessionSecret: required('SESSION_SECRET'), webFolder: process.env.WEB_FOLDER, signInsPerMinute: Number(process.env.SIGN_INS_PER_MINUTE ?? 30) })
+const faces = createRequire(import.meta.url)
+const face = (name: string): string => faces.resolve(`@expo-google-fonts/atkinson-hyperlegible-next/${name}`)
+const fonts = { text: face('400Regular/AtkinsonHyperlegibleNext_400Regular.ttf'), strong: face('700Bold/AtkinsonHyperlegibleNext_700Bold.ttf') }
+const app = createApp({
+  fonts, pool, db, logger, sessionSecret: required('SESSION_SECRET'), webFolder: process.env.WEB_FOLDER, signInsPerMinute: Number(process.env.SIGN_INS_PER_MINUTE ?? 30) })
 const server = app.listen(Number(process.env.PORT ?? 8080), process.env.HOST ?? '127.0.0.1', () => {
   process.send?.('ready')
 })

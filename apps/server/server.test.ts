@@ -1,59 +1,13 @@
-import { createServer, type Server } from 'node:http'
-import type { AddressInfo } from 'node:net'
-import path from 'node:path'
-import { hash } from '@node-rs/argon2'
-import { pino } from 'pino'
-import { createApp } from './app'
-import { connect } from './db/connect'
-import { migrateDatabase } from './db/migrate'
-import { diagrams, people, shops, sites, units } from './db/schema'
 import { loadDemo } from './demo/load'
 import { demoSignIn } from './demo/scenario'
+import { client as clientOf, entryOf, openServer, stranger, strangerUnit, uuid } from './testServer'
 
-const url = process.env.TEST_DATABASE_URL ?? ''
-const { pool, db } = connect(url, () => undefined)
-let server: Server
+const server = openServer()
+const { pool, db } = server
 let origin = ''
-
-const stranger = { email: 'mara@elsewhere.example', password: 'another-shop-1' }
-const strangerUnit = '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c01'
-
-beforeAll(async () => {
-  await Promise.all([migrateDatabase(pool, path.join(__dirname, 'db', 'migrations')), migrateDatabase(pool, path.join(__dirname, 'db', 'migrations'))])
-  await loadDemo(db)
-  const shopId = '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c00'
-  const siteId = '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c02'
-  await db.insert(shops).values({ id: shopId, name: 'Elsewhere Air' })
-  await db.insert(people).values({ id: '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c03', shopId, name: 'Mara Quill', email: stranger.email, passwordHash: await hash(stranger.password) })
-  await db.insert(sites).values({ id: siteId, shopId, name: 'Elsewhere', address: '1 Elsewhere' })
-  await db.insert(diagrams).values({ shopId, id: 'd', title: 'd', ladder: (await db.select().from(diagrams).limit(1))[0].ladder })
-  await db.insert(units).values({ id: strangerUnit, shopId, siteId, label: 'X', place: 'x', diagramId: 'd', make: 'x', serial: 'x', installed: '2020-01-01' })
-  server = createServer(createApp({ pool, db, logger: pino({ level: 'silent' }), sessionSecret: 'test', signInsPerMinute: 1000 }))
-  await new Promise<void>((resolve) => { server.listen(0, '127.0.0.1', resolve) })
-  origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`
-})
-
-afterAll(async () => {
-  server.closeAllConnections()
-  await new Promise((resolve) => { server.close(resolve) })
-  await pool.end()
-})
-
-interface Answer { readonly status: number; readonly body: any } // eslint-disable-line @typescript-eslint/no-explicit-any -- whatever the server says
-
-async function client(given: { email: string; password: string }) {
-  const signedIn = await fetch(`${origin}/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(given) })
-  // the session is stored by the time the answer has ended
-  await signedIn.text()
-  const cookie = signedIn.headers.get('set-cookie')?.split(';')[0] ?? ''
-  return async (method: string, address: string, body?: unknown): Promise<Answer> => {
-    const response = await fetch(origin + address, { method, headers: { cookie, 'content-type': 'application/json' }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
-    return { status: response.status, body: await response.json().catch(() => null) }
-  }
-}
-
-const uuid = (): string => crypto.randomUUID()
-const entryOf = (visit: string, body: unknown, id = uuid()) => ({ id, visit, clock: { wall: Date.now(), counter: 0, device: 't' }, body })
+beforeAll(async () => { origin = await server.ready })
+afterAll(() => server.close())
+const client = (given: { email: string; password: string }) => clientOf(server, given)
 
 async function begun() {
   const ask = await client(demoSignIn)

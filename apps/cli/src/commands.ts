@@ -9,10 +9,19 @@ import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import type { Effect } from '@jokulgale/core/diagram/effect'
 import { faultsOf } from '@jokulgale/core/diagram/faults'
 import { UnknownNameError } from '@jokulgale/core/diagram/nearest'
+import { classesOf } from '@jokulgale/core/diagnosis/classes'
 import { isolateAll, policies } from '@jokulgale/core/diagnosis/isolate'
+import { seeded } from '@jokulgale/core/diagnosis/noise'
+import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
+import type { School } from '@jokulgale/core/diagnosis/schools'
+import type { Step } from '@jokulgale/core/diagnosis/steps'
+import { complaintOf, playTrial } from '@jokulgale/core/diagnosis/trial'
 import { readCaseFile } from '@jokulgale/core/formats/caseFile'
 import { spiceNetlist } from '@jokulgale/core/formats/spice'
 import { builtInUnit, builtInUnitIds } from '@jokulgale/core/units/index'
+
+/** About so many faults are played with noise when none is named. */
+const noisySample = 60
 
 /** The verbs of the command line; each takes its arguments and gives what is printed. Errors are thrown. */
 export const commands: Readonly<Record<string, (args: readonly string[]) => unknown>> = {
@@ -78,19 +87,49 @@ function diagnoseFile(args: readonly string[]): unknown {
   return {
     suspects: ranked.filter((h) => belief.probability[h] > 1e-4).slice(0, 40)
       .map((h) => ({ id: model.hypotheses[h].id, words: model.hypotheses[h].words, probability: belief.probability[h] })),
-    next: next.map((step) => (step.do === 'look'
-      ? { do: 'look', of: step.of, call: step.call, bits: step.bits, cost: step.cost }
-      : { do: 'measure', meter: step.meter, from: step.from, to: step.to, call: step.call, bits: step.bits, cost: step.cost })),
+    next: next.map((step) => ({ ...stepFields(step), call: step.call, power: step.power, bits: step.bits, cost: step.cost })),
   }
 }
 
+function stepFields(step: Step): object {
+  if (step.do === 'wait') return { do: 'wait', seconds: step.seconds, of: step.of }
+  const first = step.deed ? { first: { do: step.deed.verb, of: step.deed.of, ...(step.deed.to ? { to: step.deed.to } : {}) } } : {}
+  return step.do === 'look' ? { do: 'look', of: step.of, ...first } : { do: 'measure', meter: step.meter, from: step.from, to: step.to, ...first }
+}
+
 function isolate(args: readonly string[]): unknown {
-  const { values, positionals } = parseArgs({ args: [...args], allowPositionals: true, options: { policy: { type: 'string', default: 'best' }, fault: { type: 'string', default: 'all' } } })
+  const { values, positionals } = parseArgs({
+    args: [...args], allowPositionals: true,
+    options: { policy: { type: 'string', default: 'best' }, fault: { type: 'string', multiple: true, default: ['all'] }, seed: { type: 'string', default: '1' }, noise: { type: 'boolean', default: false } },
+  })
   const unit = unitOf(positionals)
+  const model = modelOf(unit)
   const policy = policies.find((name) => name === values.policy)
   if (!policy) throw new Error(`unknown policy “${values.policy}”; policies: ${policies.join(', ')}`)
-  if (values.fault !== 'all') throw new Error('--fault takes all: every fault of the unit is played to its end')
-  return { unit: unit.id, ...isolateAll(modelOf(unit), policy) }
+  const only = values.fault.filter((fault) => fault !== 'all')
+  effectsOf(unit, only)
+  const exact = isolateAll(model, policy, 'tolerance', only.length > 0 ? only : undefined)
+  if (!values.noise) return { unit: unit.id, ...exact }
+  const seed = Number(values.seed)
+  if (!Number.isInteger(seed)) throw new Error(`--seed is a whole number, not “${values.seed}”`)
+  return { unit: unit.id, ...exact, ...noisyIsolation(model, policy, seed, only) }
+}
+
+/** The same hunt with the meter's noise and with blunders, on the faults named or on a sample of all. */
+function noisyIsolation(model: UnitModel, school: School, seed: number, only: readonly string[]): object {
+  const random = seeded(seed)
+  const classes = classesOf(model)
+  const all = model.hypotheses.flatMap((hypothesis, h) => (h > 0 && h < model.singles && (only.length === 0 || only.includes(hypothesis.id)) ? [h] : []))
+  const played = (only.length > 0 ? all : all.filter(() => random() < noisySample / all.length)).map((truth) => {
+    const trial = playTrial(model, truth, complaintOf(model, truth), { random, school, noise: true, blunders: 0.03, looks: false, mostSteps: 80, sure: 0.95 })
+    const [lead] = trial.ranked
+    return { steps: trial.steps, found: lead < model.singles && classes[lead] === classes[truth], weight: model.hypotheses[truth].prior }
+  })
+  const total = played.reduce((sum, { weight }) => sum + weight, 0)
+  return {
+    seed, faults: played.length, meanReadings: played.reduce((sum, { weight, steps }) => sum + weight * steps, 0) / total,
+    maxReadings: Math.max(0, ...played.map(({ steps }) => steps)), foundShare: played.reduce((sum, { weight, found }) => sum + (found ? weight : 0), 0) / total,
+  }
 }
 
 function spice(args: readonly string[]): string {

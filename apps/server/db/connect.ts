@@ -8,5 +8,7 @@ export type Database = NodePgDatabase<typeof schema>
 export function connect(url: string, report: (error: Error) => void): { readonly pool: pg.Pool; readonly db: Database } {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5000 })
   pool.on('error', report)
+  // a connection that is in use reports for itself, and would end the server if nobody listened
+  pool.on('connect', (client) => { client.on('error', report) })
   return { pool, db: drizzle(pool, { schema }) }
 }

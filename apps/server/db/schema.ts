@@ -1,4 +1,5 @@
-import { bigint, bigserial, date, foreignKey, index, json, jsonb, pgTable, text, timestamp, unique, uuid, varchar, integer } from 'drizzle-orm/pg-core'
+import { bigint, bigserial, customType, date, foreignKey, index, json, jsonb, pgTable, text, timestamp, unique, uuid, varchar, integer } from 'drizzle-orm/pg-core'
+import { sql } from 'drizzle-orm'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 
 /** Every row belongs to a shop; what points at a row points at the shop with it, so that shops cannot mix. */
@@ -81,6 +82,24 @@ export const entries = pgTable('entries', {
   receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
 }, (table) => [
   index('entries_of_visit').on(table.visitId, table.sequence),
+  index('entries_by_kind').on(table.shopId, sql`(${table.body}->>'kind')`),
+  foreignKey({ columns: [table.shopId, table.visitId], foreignColumns: [visits.shopId, visits.id] }),
+  foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
+])
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
+
+/** Pictures of visits, as the device took them; an entry of the log says what each shows. */
+export const photos = pgTable('photos', {
+  id: uuid('id').primaryKey(),
+  shopId: shopId(),
+  visitId: uuid('visit_id').notNull(),
+  personId: uuid('person_id').notNull(),
+  type: text('type').notNull(),
+  image: bytes('image').notNull(),
+  receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
+}, (table) => [
+  index('photos_of_visit').on(table.visitId),
   foreignKey({ columns: [table.shopId, table.visitId], foreignColumns: [visits.shopId, visits.id] }),
   foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
 ])

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { hash } from '@node-rs/argon2'
 import { sql } from 'drizzle-orm'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { builtInUnit, builtInUnitIds, builtInUnitText } from '@jokulgale/core/units/index'
 import type { Database } from '../db/connect'
 import { diagrams, entries, people, shops, sites, units, visits } from '../db/schema'
@@ -13,6 +14,10 @@ const identity = (...names: readonly (string | number)[]): string => {
 }
 
 const dayMs = 86_400_000
+
+/** `#3` in a scenario's entry stands for the identity of that visit's entry number 3. */
+const pointed = (body: EntryBody, identityOf: (place: number) => string): EntryBody =>
+  ('entry' in body && body.entry.startsWith('#') ? { ...body, entry: identityOf(Number(body.entry.slice(1))) } : body)
 
 /** Loads the demo scenario into a database that has none; brings the built-in diagrams of every shop up to date. */
 export async function loadDemo(db: Database): Promise<void> {
@@ -38,7 +43,7 @@ export async function loadDemo(db: Database): Promise<void> {
       const startedAt = new Date(Date.now() - visit.daysAgo * dayMs - 3_600_000)
       await transaction.insert(visits).values({ id: visitId, shopId, unitId: identity('unit', visit.site, visit.unit), startedBy: personId(visit.by), startedAt })
       await transaction.insert(entries).values(visit.entries.map((body, k) => ({
-        id: identity('entry', number, k), shopId, visitId, personId: personId(visit.by), body,
+        id: identity('entry', number, k), shopId, visitId, personId: personId(visit.by), body: pointed(body, (place) => identity('entry', number, place)),
         clockWall: startedAt.getTime() + k * 60_000, clockCounter: 0, clockDevice: 'demo',
       })))
     }

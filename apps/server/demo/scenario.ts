@@ -45,6 +45,9 @@ export const demoUnits: readonly DemoUnit[] = [
   { site: 'The Glasshouse nursery school', label: 'PKG-1', place: 'Yard, behind the kitchen', diagram: 'package-proving', make: 'Fjordline P60', serial: 'FP-1119-0021', installed: '2019-11-25' },
 ]
 
+/** A date so many days from now. */
+const inDays = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
+
 export interface DemoVisit {
   readonly site: SiteName
   readonly unit: string
@@ -79,4 +82,29 @@ export const demoVisits: readonly DemoVisit[] = [
       { kind: 'sign-off', outcome: 'repaired', words: 'Contactor 1 would not pull in; replaced.' },
     ],
   },
+  {
+    site: 'Cordwain Row', unit: 'Flat 3 FC', daysAgo: 0, by: 'Tor Aldwin',
+    entries: [{ kind: 'complaint', complaint: 'no-heat', words: 'Cold since last night, the new baby sleeps in that room' }],
+  },
+  {
+    site: 'Cordwain Row', unit: 'Flat 14 FC', daysAgo: 6, by: 'Tor Aldwin',
+    entries: [
+      { kind: 'complaint', complaint: 'water', words: 'Water from the hatch, and it stopped' }, { kind: 'arrived' },
+      { kind: 'observation', what: 'wet', of: 'FLT' }, { kind: 'repair', of: 'DRN', fault: 'DRN:blocked', words: 'Trap cleared, pan dried' },
+      { kind: 'action', do: 'bridge', of: 'FLT.1', to: 'FLT.2' },
+      { kind: 'temporary-left', entry: '#4', hazard: 'Water is not noticed: look at the pan every evening', reason: 'Float switch on order', authorisedBy: 'Caretaker B. Holm', expires: inDays(4), told: 'Flat 14, caretaker' },
+      { kind: 'defect', words: 'Pan rusted at one corner', recommend: 'New pan with the float switch', reason: 'will leak within the year' },
+      { kind: 'sign-off', outcome: 'restricted', words: 'Drain cleared, it cools again. The float switch is bridged until the new one comes.' },
+    ],
+  },
+  ...[720, 410, 65].map((daysAgo, k): DemoVisit => ({
+    site: 'Tidemark Print Studios', unit: 'RTU-A', daysAgo, by: 'Ines Varga',
+    entries: [
+      { kind: 'complaint', complaint: 'not-cooling', words: 'Press floor warm again' }, { kind: 'arrived' }, { kind: 'call', call: 'cool1' },
+      { kind: 'reading', meter: 'volts', from: 'CC1.A1', to: 'CC1.A2', value: 25.2 },
+      { kind: 'repair', of: 'CC1', fault: 'CC1:pole2-burnt', words: 'Contactor 1 replaced, pole 2 burnt' },
+      { kind: 'proof', call: 'cool1', words: '', passed: true, values: [{ what: 'Compressor 1, at C1.T1', value: 20.4 + 1.4 * k, unit: 'A', expected: 20.2 }] },
+      { kind: 'sign-off', outcome: 'repaired', words: 'Contactor replaced. Third time looks for a cause: lines, unbalance, short cycling.' },
+    ],
+  })),
 ]

@@ -3,15 +3,9 @@ import { newVisitSchema, sentEntriesSchema } from '@jokulgale/contract/visit'
 import type { Database } from '../db/connect'
 import { entriesOf, storeEntries } from '../services/entries'
 import { findVisit, startVisit, visitsOfUnit } from '../services/visits'
+import { idOf } from '../requests/identity'
 import { checked, notFound } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
-
-const uuid = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
-
-const idOf = (value: unknown, what: string): string => {
-  if (typeof value !== 'string' || !uuid.test(value)) throw notFound(what)
-  return value
-}
 
 export function visitRoutes(db: Database): Router {
   const router = Router()

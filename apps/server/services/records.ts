@@ -1,0 +1,65 @@
+import type { EntryBody } from '@jokulgale/core/visit/entry'
+import type { Pairing, UnitGlance } from '@jokulgale/contract/records'
+import { experienceKey, type Experience } from '@jokulgale/core/diagnosis/priors'
+import { seriesWords } from '@jokulgale/core/diagnosis/words'
+import { entriesOf } from '@jokulgale/core/visit/fold'
+import { merge, standingEntries } from '@jokulgale/core/visit/log'
+import { temporaryWords } from '@jokulgale/core/visit/temporary'
+import { foldUnitRecord } from '@jokulgale/core/visit/unitRecord'
+import { partWords } from '@jokulgale/core/diagram/diagram'
+import type { Database } from '../db/connect'
+import { notFound } from '../requests/problem'
+import { drawnUnits, entriesOfKinds, entriesOfSite, logOfUnit } from './logs'
+
+const dayOf = (ms: number): string => new Date(ms).toISOString().slice(0, 10)
+
+/** A unit at a glance: what was found last, what is still open, what drifts, what is old. */
+export async function glanceAt(db: Database, shopId: string, unitId: string): Promise<UnitGlance> {
+  const [[drawn], log] = await Promise.all([drawnUnits(db, shopId, unitId), logOfUnit(db, shopId, unitId)])
+  if (!drawn) throw notFound('this unit')
+  const { diagram, unit } = drawn
+  const record = foldUnitRecord(log, diagram, unit.installed, Date.now())
+  const name = (of: string): string => partWords(diagram, of)
+  return {
+    last: record.lastOutcome ? {
+      day: dayOf(record.lastOutcome.entry.clock.wall), outcome: record.lastOutcome.body.outcome, words: record.lastOutcome.body.words,
+      repairs: record.lastRepairs.map(({ body }) => body.words ?? name(body.of)),
+    } : null,
+    defects: record.openDefects.map(({ entry, body }) => ({ id: entry.id, words: body.words, since: dayOf(entry.clock.wall) })),
+    measures: record.measures.map((measure) => ({ id: measure.entry.id, words: temporaryWords(measure), until: measure.left?.expires ?? '' })),
+    drifting: record.drifting.map(({ what, values, unit: of }) => seriesWords(what, values, of)),
+    contactors: record.contactors.map(({ words, years }) => ({ words, years: Math.round(years * 10) / 10 })),
+    changes: record.diagramChanges.map(({ body }) => `${name(body.of)}: ${body.words}`),
+    again: record.again.map(({ of, times }) => `${name(of)}: ${times} times`),
+  }
+}
+
+/** What the shop's closed visits have found, by kind of part and fault: counts, nothing more. */
+export async function experienceOf(db: Database, shopId: string): Promise<Experience> {
+  const [entries, drawn] = await Promise.all([entriesOfKinds(db, shopId, ['repair', 'sign-off', 'retracted']), drawnUnits(db, shopId)])
+  const diagramOf = new Map(drawn.map(({ unit, diagram }) => [unit.id, diagram]))
+  const standing = standingEntries(merge(entries)) as typeof entries
+  const closed = new Set(entriesOf(standing, 'sign-off').filter(({ body }) => body.outcome === 'repaired').map(({ entry }) => entry.visit))
+  const repairs: Record<string, number> = {}
+  for (const entry of standing) {
+    const { body, unit, visit } = entry
+    const diagram = diagramOf.get(unit)
+    if (body.kind !== 'repair' || !body.fault || !diagram || !closed.has(visit)) continue
+    const key = experienceKey(diagram, { of: body.of, id: body.fault })
+    repairs[key] = (repairs[key] ?? 0) + 1
+  }
+  return { repairs }
+}
+
+const pairingKinds: readonly EntryBody['kind'][] = ['pairing', 'pairing-step', 'placed', 'retracted']
+
+/** Which thermostat belongs to which unit, as proven on any visit to the site; where its units stand. */
+export async function pairingsOf(db: Database, shopId: string, site: string): Promise<Pairing> {
+  const entries = standingEntries(merge(await entriesOfSite(db, shopId, site, pairingKinds)))
+  const newest = new Map(entriesOf(entries, 'pairing').map((pairing) => [pairing.body.indoor, pairing]))
+  return {
+    pairs: [...newest.values()].map(({ entry, body }) => ({ ...body, day: dayOf(entry.clock.wall) })),
+    steps: entriesOf(entries, 'pairing-step').map(({ entry, body }) => ({ ...body, day: dayOf(entry.clock.wall) })),
+    places: [...new Map(entriesOf(entries, 'placed').map(({ body }) => [body.of, body])).values()],
+  }
+}
