@@ -21,7 +21,7 @@ export function Screen({ head, foot, children, maxWidth = 760 }: ScreenProps) {
       <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: space.large, paddingBottom: space.huge }} keyboardShouldPersistTaps="handled">
         <View role="main" style={[column, { gap: space.large }]}>{children}</View>
       </ScrollView>
-      {foot ? <View style={{ borderTopWidth: 1, borderColor: palette.line, backgroundColor: palette.raised }}><View style={column}>{foot}</View></View> : null}
+      {foot ? <View role="contentinfo" style={{ borderTopWidth: 1, borderColor: palette.line, backgroundColor: palette.raised }}><View style={column}>{foot}</View></View> : null}
     </SafeAreaView>
   )
 }

@@ -15,9 +15,9 @@ interface SheetProps {
 export function Sheet({ title, open, onClose, children }: SheetProps) {
   const palette = usePalette()
   return (
-    <Modal visible={open} transparent animationType="none" onRequestClose={onClose}>
+    <Modal visible={open} aria-label={title} transparent animationType="none" onRequestClose={onClose}>
       <View style={{ flex: 1, justifyContent: 'flex-end' }}>
-        <Pressable accessibilityLabel="Close" tabIndex={-1} onPress={onClose} style={{ position: 'absolute', inset: 0, backgroundColor: '#0a1116aa' }} />
+        <Pressable accessibilityRole="button" accessibilityLabel="Close" tabIndex={-1} onPress={onClose} style={{ position: 'absolute', inset: 0, backgroundColor: '#0a1116aa' }} />
         <View style={{ backgroundColor: palette.ground, borderTopLeftRadius: 18, borderTopRightRadius: 18, maxHeight: '88%', width: '100%', maxWidth: 760, alignSelf: 'center' }}>
           <View style={{ flexDirection: 'row', alignItems: 'center', paddingLeft: space.large, paddingRight: space.small, paddingTop: space.small }}>
             <Words size="lead" strong style={{ flex: 1 }} role="heading" aria-level={2}>{title}</Words>

@@ -34,7 +34,10 @@ export function BoardScreen() {
       foot={
         <View style={{ padding: space.medium, gap: space.small }}>
           <UnsentNote />
-          <Press kind="main" title="New call: choose the unit" onPress={() => { router.navigate('/sites') }} />
+          <View style={{ flexDirection: 'row', gap: space.small }}>
+            <Press title="Temporary" label="Temporary measures still on" onPress={() => { router.navigate('/temporary') }} />
+            <View style={{ flex: 1 }}><Press kind="main" title="New call: choose the unit" onPress={() => { router.navigate('/sites') }} /></View>
+          </View>
         </View>
       }
     >

@@ -1,20 +1,35 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Field } from '../../ui/Field'
+import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { PhotoPress } from '../photo/PhotoPress'
+import { PhotoRow } from '../photo/PhotoRow'
+import { ControlsForm } from '../call/ControlsForm'
 import type { OpenVisit } from '../visit/useVisit'
+import { Alterations } from './Alterations'
+import { Codes } from './Codes'
 import { Conditions } from './Conditions'
 import { lookItemsFor } from './firstLook'
+import { Plate } from './Plate'
+import { Replaced } from './Replaced'
 
 /** The complaint, the first look, and the weather: what is known before a lead touches anything. */
 export function LookTab({ visit }: { readonly visit: OpenVisit }) {
+  if (!visit.state.complaint) return <Complaint visit={visit} />
   return (
     <View style={{ gap: space.huge }}>
       <Complaint visit={visit} />
-      {visit.state.complaint ? <FirstLook visit={visit} /> : null}
-      {visit.state.complaint ? <Conditions visit={visit} /> : null}
+      <FirstLook visit={visit} />
+      <Codes visit={visit} />
+      <Alterations visit={visit} />
+      <Replaced visit={visit} />
+      <Plate visit={visit} />
+      <Conditions visit={visit} />
+      <ControlsForm visit={visit} />
+      {visit.state.photos.length > 0 ? <Part title="Photos"><PhotoRow photos={visit.state.photos} /></Part> : null}
     </View>
   )
 }
@@ -44,23 +59,44 @@ function Complaint({ visit: { state, diagram, say } }: { readonly visit: OpenVis
   )
 }
 
-function FirstLook({ visit: { state, diagram, say } }: { readonly visit: OpenVisit }) {
+function FirstLook({ visit }: { readonly visit: OpenVisit }) {
   const palette = usePalette()
+  const { state, diagram, say } = visit
+  const [noting, setNoting] = useState<string | null>(null)
+  const [note, setNote] = useState('')
   return (
     <View>
       <Words strong quiet role="heading" aria-level={2}>First look, before any power changes</Words>
-      {lookItemsFor(diagram.unitClass).map(({ id, words }) => {
-        const seen = state.firstLook.get(id)?.body.is
+      {lookItemsFor(diagram).map(({ id, words, seen }) => {
+        const now = state.firstLook.get(id)?.body
+        const look = async (is: 'right' | 'wrong'): Promise<void> => {
+          await say({ kind: 'first-look', item: id, is, ...(is === 'wrong' ? { words } : {}) })
+          // what a look says of a part is evidence too
+          for (const { of, right, wrong } of seen) await say({ kind: 'observation', of, what: is === 'right' ? right : wrong })
+          setNoting(is === 'wrong' ? id : null)
+        }
         return (
-          <View key={id} style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair, gap: space.small, flexDirection: 'row', alignItems: 'center' }}>
-            <Words style={{ flex: 1 }}>{words}</Words>
-            <View style={{ flexDirection: 'row', gap: space.hair }}>
-              <Press title="Right" label={`${words}: right`} selected={seen === 'right'} onPress={() => { void say({ kind: 'first-look', item: id, is: 'right' }) }} />
-              <Press title="Wrong" label={`${words}: wrong`} selected={seen === 'wrong'} onPress={() => { void say({ kind: 'first-look', item: id, is: 'wrong', words }) }} />
+          <View key={id} style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair }}>
+            <View style={{ gap: space.small, flexDirection: 'row', alignItems: 'center' }}>
+              <Words style={{ flex: 1 }}>{words}</Words>
+              <PhotoPress visit={visit.id} of={id} label={words} />
+              <View style={{ flexDirection: 'row', gap: space.hair }}>
+                <Press title="Right" label={`${words}: right`} selected={now?.is === 'right'} onPress={() => { void look('right') }} />
+                <Press title="Wrong" label={`${words}: wrong`} selected={now?.is === 'wrong'} onPress={() => { void look('wrong') }} />
+              </View>
             </View>
+            {noting === id ? (
+              <View>
+                <Field label="What is wrong, and who switched it off if somebody did" value={note} onChangeText={setNote} />
+                <Press title="Keep the note" disabled={note.trim() === ''} onPress={() => { void say({ kind: 'first-look', item: id, is: 'wrong', words: `${words}: ${note.trim()}` }); setNote(''); setNoting(null) }} />
+              </View>
+            ) : null}
           </View>
         )
       })}
+      <Press title="All of these are right" onPress={() => {
+        void (async () => { for (const { id } of lookItemsFor(diagram)) if (!state.firstLook.has(id)) await say({ kind: 'first-look', item: id, is: 'right' }) })()
+      }} />
     </View>
   )
 }

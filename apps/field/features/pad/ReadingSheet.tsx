@@ -8,6 +8,8 @@ import { Sheet } from '../../ui/Sheet'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { currentCall } from '../visit/CallBar'
+import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
+import { runningDelays, waitToSay } from '../delays/clock'
 import type { OpenVisit } from '../visit/useVisit'
 import { diagnosisService } from '../../workers/diagnosis'
 import { NumberPad } from './NumberPad'
@@ -22,6 +24,7 @@ export interface ReadingWanted {
 interface ReadingSheetProps {
   readonly visit: OpenVisit
   readonly wanted: ReadingWanted | null
+  readonly delays: Briefing['delays']
   readonly onClose: () => void
   readonly onLogged: (entry: string, words: string) => void
 }
@@ -29,22 +32,26 @@ interface ReadingSheetProps {
 const functions: readonly Meter[] = ['volts', 'loz', 'dc', 'millivolts', 'amps', 'ohms']
 
 /** Enters a reading: function, both leads, the value. What no state of the circuit can give is asked about once. */
-export function ReadingSheet({ visit, wanted, onClose, onLogged }: ReadingSheetProps) {
+export function ReadingSheet({ visit, wanted, delays, onClose, onLogged }: ReadingSheetProps) {
   return (
     <Sheet title="Reading" open={wanted !== null} onClose={onClose}>
-      {wanted ? <ReadingForm key={`${wanted.meter} ${wanted.from} ${wanted.to}`} visit={visit} wanted={wanted} onLogged={onLogged} /> : null}
+      {wanted ? <ReadingForm key={`${wanted.meter} ${wanted.from} ${wanted.to}`} visit={visit} wanted={wanted} delays={delays} onLogged={onLogged} /> : null}
     </Sheet>
   )
 }
 
-function ReadingForm({ visit, wanted, onLogged }: { readonly visit: OpenVisit; readonly wanted: ReadingWanted; readonly onLogged: ReadingSheetProps['onLogged'] }) {
+function ReadingForm({ visit, wanted, delays, onLogged }: { readonly visit: OpenVisit; readonly wanted: ReadingWanted; readonly delays: Briefing['delays']; readonly onLogged: ReadingSheetProps['onLogged'] }) {
   const [meter, setMeter] = useState(wanted.meter)
   const [from, setFrom] = useState(wanted.from)
   const [to, setTo] = useState(wanted.to)
   const [choosing, setChoosing] = useState<'function' | 'red' | 'black' | null>(wanted.from === '' ? 'red' : null)
   const [doubt, setDoubt] = useState<{ readonly value: number | null; readonly words: string } | null>(null)
   const unit = unitOf(meter)
+  const [now] = useState(() => Date.now())
+  const [early] = runningDelays(visit.state, delays, now)
   const log = async (value: number | null): Promise<void> => {
+    const wait = waitToSay(visit.state, visit.bodies, delays, Date.now())
+    if (wait) await visit.say(wait)
     const entry = await visit.say({ kind: 'reading', meter, from, to, value })
     onLogged(entry, `${value === null ? 'OL' : `${value} ${unit}`} logged`)
   }
@@ -75,6 +82,7 @@ function ReadingForm({ visit, wanted, onLogged }: { readonly visit: OpenVisit; r
         <Press grow title={`${meter === 'amps' ? 'to' : 'Black'} ${to}`} onPress={() => { setChoosing('black') }} />
       </View>
       <Words size="small" quiet>{`${visit.diagram.points.get(from)?.words ?? from} · call: ${visit.diagram.calls.find(({ id }) => id === currentCall(visit))?.words ?? ''}`}</Words>
+      {early ? <Notice kind="caution">{`${early.words} needs ${early.secondsLeft} s more: a reading behind it is judged as taken early.`}</Notice> : null}
       {blocked ? <Notice kind="wrong">{blocked}</Notice> : null}
       {doubt ? <Notice kind="caution">{`${doubt.words} To log it all the same, press Log again.`}</Notice> : null}
       {blocked ? null : <NumberPad unit={unit} overload={meter === 'ohms'} signed={meter === 'dc'} onDone={(value) => { void done(value) }} />}

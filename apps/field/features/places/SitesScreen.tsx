@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { Field } from '../../ui/Field'
 import { Heading } from '../../ui/Heading'
+import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
 import { Screen } from '../../ui/Screen'
 import { Words } from '../../ui/Words'
@@ -26,6 +27,7 @@ export function SitesScreen() {
         <View key={site.id}>
           <Words size="lead" strong role="heading" aria-level={2}>{site.name}</Words>
           <Words size="small" quiet>{site.address}</Words>
+          <Press kind="quiet" title="Which thermostat, which unit" label={`${site.name}: which thermostat, which unit`} onPress={() => { router.navigate(`/sites/${site.id}`) }} />
           {units.map((unit) => <Row key={unit.id} title={unit.label} below={unit.place} onPress={() => { router.navigate(`/units/${unit.id}`) }} />)}
         </View>
       ))}

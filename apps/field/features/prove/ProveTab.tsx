@@ -1,83 +1,72 @@
 import { useRouter } from 'expo-router'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { View } from 'react-native'
-import { signOffProblems } from '@jokulgale/core/visit/visitState'
+import { restoredItems, type ProofSheet } from '@jokulgale/core/visit/proofSheet'
+import { closingProblems, signOffProblems } from '@jokulgale/core/visit/visitState'
+import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
+import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { space, usePalette } from '../../ui/theme'
+import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { diagnosisService } from '../../workers/diagnosis'
 import type { OpenVisit } from '../visit/useVisit'
+import { Defects } from './Defects'
+import { ProofRow } from './ProofRow'
 
-/** Repairs made, every call proven, and the way to close the visit. */
-export function ProveTab({ visit }: { readonly visit: OpenVisit }) {
-  const { state, diagram } = visit
-  const palette = usePalette()
+/** The proof sheet made from the unit, what is put back, what is still open, and the way to close the visit. */
+export function ProveTab({ visit, onMeasures }: { readonly visit: OpenVisit; readonly onMeasures: () => void }) {
+  const { state, diagram, say } = visit
+  const sheets = useProofSheets(visit)
   return (
     <View style={{ gap: space.huge }}>
-      <View style={{ gap: space.small }}>
-        <Words strong quiet role="heading" aria-level={2}>Repair</Words>
-        {state.repairs.length === 0 ? <Words quiet>None recorded. Open the suspect that it was, under Suspects, and record the repair there.</Words> : null}
-        {state.repairs.map(({ entry, body }) => (
-          <View key={entry.id} style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.small }}>
-            <Words strong>{diagram.parts.get(body.of)?.words ?? body.of}</Words>
-            {body.words ? <Words size="small" quiet>{body.words}</Words> : null}
-          </View>
-        ))}
-      </View>
-      <View style={{ gap: space.small }}>
-        <Words strong quiet role="heading" aria-level={2}>Prove every call</Words>
-        <Words size="small" quiet>Run each one; off means off. Volts, amps of each leg, return and supply after 10 to 15 minutes.</Words>
-        {diagram.calls.map(({ id, words }) => <ProofRow key={id} visit={visit} call={id} words={words} />)}
-      </View>
-      <SignOff visit={visit} />
+      <Part title="Prove every call">
+        <Words size="small" quiet>Run each one; off means off. Expected values are solved at the supply that you measured. Supply air after 10 to 15 minutes.</Words>
+        {diagram.calls.map(({ id, words }) => <ProofRow key={id} visit={visit} call={id} words={words} lines={sheets?.find(({ call }) => call === id)?.lines ?? null} />)}
+      </Part>
+      <Part title="Put back">
+        {restoredItems.map(({ id, words }) => <Check key={id} title={words} on={state.restored.get(id) === true} onPress={() => { void say({ kind: 'restored', item: id, is: state.restored.get(id) !== true }) }} />)}
+        <Press title="All of these" onPress={() => { void (async () => { for (const { id } of restoredItems) if (state.restored.get(id) !== true) await say({ kind: 'restored', item: id, is: true }) })() }} />
+      </Part>
+      <Defects visit={visit} />
+      <SignOff visit={visit} onMeasures={onMeasures} />
     </View>
   )
 }
 
-function ProofRow({ visit, call, words }: { readonly visit: OpenVisit; readonly call: string; readonly words: string }) {
-  const palette = usePalette()
-  const [noted, setNoted] = useState('')
-  const last = visit.state.proofs.filter(({ body }) => body.call === call).at(-1)?.body
-  const prove = (passed: boolean): void => {
-    void visit.say({ kind: 'proof', call, words: noted.trim(), passed })
-    setNoted('')
-  }
-  return (
-    <View style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.small, gap: 6 }}>
-      <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Words style={{ flex: 1 }} strong>{words}</Words>
-        <Words size="small" color={last ? (last.passed ? palette.good : palette.wrong) : palette.quiet}>{last ? (last.passed ? 'proven' : 'not right') : 'not proven yet'}</Words>
-      </View>
-      {last?.words ? <Words size="small" quiet>{last.words}</Words> : null}
-      <Field label={`Readings for ${words}`} value={noted} onChangeText={setNoted} placeholder="25.1 V; 15.4 15.6 15.5 A; 74 °F in, 55 °F out" />
-      <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press grow title="Right" label={`${words}: proven`} selected={last?.passed === true} onPress={() => { prove(true) }} />
-        <Press grow title="Not right" label={`${words}: not right`} selected={last?.passed === false} onPress={() => { prove(false) }} />
-      </View>
-    </View>
-  )
+/** Solved in the worker for the conditions said so far; null until it is there. */
+function useProofSheets({ ladder, bodies }: OpenVisit): readonly ProofSheet[] | null {
+  const [sheets, setSheets] = useState<readonly ProofSheet[] | null>(null)
+  const key = JSON.stringify(bodies.flatMap((body) => (body.kind === 'condition' ? [[body.of, body.value]] : [])))
+  useEffect(() => {
+    let here = true
+    void diagnosisService().proof(ladder, Object.fromEntries(JSON.parse(key) as [string, number][])).then((found) => { if (here) setSheets(found) }, () => undefined)
+    return () => { here = false }
+  }, [ladder, key])
+  return sheets
 }
 
-function SignOff({ visit }: { readonly visit: OpenVisit }) {
+function SignOff({ visit, onMeasures }: { readonly visit: OpenVisit; readonly onMeasures: () => void }) {
   const router = useRouter()
   const [words, setWords] = useState('')
-  const problems = signOffProblems(visit.state)
+  const problems = signOffProblems(visit.state, visit.diagram)
+  const always = closingProblems(visit.state)
   const close = async (outcome: 'repaired' | 'restricted' | 'left-off'): Promise<void> => {
     await visit.say({ kind: 'sign-off', outcome, words: words.trim() })
     router.navigate(`/visits/${visit.id}/report`)
   }
   if (visit.state.signOff) return <Press kind="main" title="Open the report" onPress={() => { router.navigate(`/visits/${visit.id}/report`) }} />
   return (
-    <View style={{ gap: space.small }}>
-      <Words strong quiet role="heading" aria-level={2}>Leave it</Words>
+    <Part title="Leave it">
       <Field label="For the building, in plain words" value={words} onChangeText={setWords} multiline placeholder="What was found, what was done, what is still open" />
       {problems.map((problem) => <Notice key={problem} kind="caution">{problem}</Notice>)}
+      {always.length > 0 ? <Press title="Temporary measures" onPress={onMeasures} /> : null}
       <Press kind="main" title="Sign off: repaired" disabled={problems.length > 0} onPress={() => { void close('repaired') }} />
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press grow title="Left restricted" onPress={() => { void close('restricted') }} />
-        <Press grow title="Left off" onPress={() => { void close('left-off') }} />
+        <Press grow title="Left restricted" disabled={always.length > 0} onPress={() => { void close('restricted') }} />
+        <Press grow title="Left off" disabled={always.length > 0} onPress={() => { void close('left-off') }} />
       </View>
-    </View>
+    </Part>
   )
 }

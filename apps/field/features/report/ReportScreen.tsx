@@ -1,13 +1,17 @@
+import { useState } from 'react'
 import { View } from 'react-native'
-import { display } from '@jokulgale/core/circuit/meter'
+import { reportOf, supportSummary, type ReportSection } from '@jokulgale/core/visit/report'
+import { Field } from '../../ui/Field'
 import { Heading } from '../../ui/Heading'
+import { Notice } from '../../ui/Notice'
+import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { PhotoRow } from '../photo/PhotoRow'
+import { useAppSelector } from '../store'
 import { useVisit, type OpenVisit } from '../visit/useVisit'
-
-const outcomes = { repaired: 'Repaired and proven', restricted: 'Left with restricted service', 'left-off': 'Left off' } as const
 
 /** The visit as a page that prints well: as found, cause, repair, proof, what is still open. */
 export function ReportScreen({ id }: { readonly id: string }) {
@@ -16,65 +20,77 @@ export function ReportScreen({ id }: { readonly id: string }) {
   return (
     <Screen head={<Heading title="Report" below={`${visit.unit.label}, ${visit.site.name}`} back={`/visits/${id}`} right={<Press kind="quiet" title="Print" onPress={() => { window.print() }} />} />}>
       <ReportBody visit={visit} />
+      <HandOn visit={visit} />
     </Screen>
   )
 }
 
 function ReportBody({ visit: { unit, site, diagram, state } }: { readonly visit: OpenVisit }) {
-  const unproven = diagram.calls.filter(({ id }) => !state.proofs.some(({ body }) => body.call === id && body.passed))
-  const firstCall = diagram.complaints.find(({ id }) => id === state.complaint)?.call
-  const wrong = [...state.firstLook.values()].filter(({ body }) => body.is === 'wrong')
+  const report = reportOf(state, diagram)
   return (
     <View style={{ gap: space.huge }}>
       <View>
-        <Words size="title" strong>{state.signOff ? outcomes[state.signOff.body.outcome] : 'Visit still open'}</Words>
-        {state.signOff?.body.words ? <Words size="lead">{state.signOff.body.words}</Words> : null}
+        <Words size="title" strong>{report.headline}</Words>
+        {report.plain ? <Words size="lead">{report.plain}</Words> : null}
         <Words quiet>{`${unit.label}, ${unit.place}. ${unit.make}, serial ${unit.serial}.`}</Words>
         <Words quiet>{`${site.name}, ${site.address}`}</Words>
         <Words quiet>{diagram.title}</Words>
       </View>
-      <Part title="Complaint">
-        <Words>{diagram.complaints.find(({ id }) => id === state.complaint)?.words ?? state.complaint}</Words>
-        {state.complaintWords ? <Words quiet>“{state.complaintWords}”</Words> : null}
-      </Part>
-      <Part title="As found">
-        {state.readings.length === 0 && wrong.length === 0 ? <Words quiet>No readings were taken.</Words> : null}
-        {wrong.map(({ entry, body }) => <Line key={entry.id} left={body.words ?? body.item} right="wrong" />)}
-        {state.readings.map(({ entry, body, call }) => (
-          <Line key={entry.id} left={`${body.from} to ${body.to ?? diagram.common}`} right={display(body.value, body.meter)} small={diagram.calls.find(({ id }) => id === (call ?? firstCall))?.words ?? ''} />
-        ))}
-      </Part>
-      <Part title="Repair">
-        {state.repairs.length === 0 ? <Words quiet>None.</Words> : null}
-        {state.repairs.map(({ entry, body }) => <Line key={entry.id} left={diagram.parts.get(body.of)?.words ?? body.of} right="" small={body.words ?? ''} />)}
-      </Part>
-      <Part title="Proof">
-        {state.proofs.map(({ entry, body }) => (
-          <Line key={entry.id} left={diagram.calls.find(({ id }) => id === body.call)?.words ?? body.call} right={body.passed ? 'right' : 'not right'} small={body.words} />
-        ))}
-        {unproven.length > 0 ? <Words>{`Not proven on this visit: ${unproven.map(({ words }) => words.toLowerCase()).join(', ')}.`}</Words> : null}
-      </Part>
-      {state.openBridges.length > 0 ? (
-        <Part title="Left in place">{state.openBridges.map(({ entry, from, to }) => <Line key={entry.id} left={`Bridge ${from} to ${to}`} right="open" />)}</Part>
-      ) : null}
-      <Words size="small" quiet>Expected values are solved from the unit’s diagram; the nameplate, the manufacturer and local code come first.</Words>
+      {report.unsafe.map((words) => <Notice key={words} kind="wrong">{words}</Notice>)}
+      {report.sections.map((section) => <Section key={section.title} section={section} />)}
+      {state.photos.length > 0 ? <Part title="Photos"><PhotoRow photos={state.photos} /></Part> : null}
+      <Words size="small" quiet>{report.caution}</Words>
     </View>
   )
 }
 
-function Part({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
-  return <View style={{ gap: space.hair }}><Words strong quiet role="heading" aria-level={2}>{title}</Words>{children}</View>
-}
-
-function Line({ left, right, small = '' }: { readonly left: string; readonly right: string; readonly small?: string }) {
+function Section({ section: { title, lines, none } }: { readonly section: ReportSection }) {
   const palette = usePalette()
   return (
-    <View style={{ flexDirection: 'row', gap: space.medium, borderBottomWidth: 1, borderColor: palette.line, paddingVertical: 6 }}>
-      <View style={{ flex: 1 }}>
-        <Words>{left}</Words>
-        {small ? <Words size="small" quiet>{small}</Words> : null}
-      </View>
-      {right ? <Words strong>{right}</Words> : null}
+    <View style={{ gap: space.hair }}>
+      <Words strong quiet role="heading" aria-level={2}>{title}</Words>
+      {lines.length === 0 ? <Words quiet>{none}</Words> : null}
+      {lines.map(({ left, right, small }, k) => (
+        <View key={`${k} ${left}`} style={{ flexDirection: 'row', gap: space.medium, borderBottomWidth: 1, borderColor: palette.line, paddingVertical: 6 }}>
+          <View style={{ flex: 1 }}>
+            <Words>{left}</Words>
+            {small ? <Words size="small" quiet>{small}</Words> : null}
+          </View>
+          {right ? <Words strong>{right}</Words> : null}
+        </View>
+      ))}
+    </View>
+  )
+}
+
+/** Files of the report, a summary for a support line with its advice, and the units that share the weakness. */
+function HandOn({ visit }: { readonly visit: OpenVisit }) {
+  const [advice, setAdvice] = useState('')
+  const places = useAppSelector((state) => state.places.places)
+  const { state, diagram, unit, say, id } = visit
+  const summary = supportSummary(state, diagram, state.repairs.map(({ body }) => body.words ?? body.of))
+  const share = async (): Promise<void> => {
+    if (typeof navigator.share === 'function') await navigator.share({ title: unit.label, text: summary }).catch(() => undefined)
+    else await navigator.clipboard.writeText(summary).catch(() => undefined)
+  }
+  const sisters = (places?.units ?? []).filter((other) => other.id !== unit.id && other.site === unit.site && (other.diagram === unit.diagram || other.make === unit.make))
+  return (
+    <View nativeID="not-on-paper" style={{ gap: space.huge }}>
+      <Part title="As a file">
+        <View style={{ flexDirection: 'row', gap: space.small }}>
+          {(['pdf', 'csv', 'json'] as const).map((format) => <Press key={format} grow title={format.toUpperCase()} label={`Report as ${format.toUpperCase()}`} onPress={() => { window.location.assign(`/api/visits/${id}/report.${format}`) }} />)}
+        </View>
+      </Part>
+      <Part title="Ask for support">
+        <Press title="Share a summary" onPress={() => { void share() }} />
+        <Field label="Their advice" value={advice} onChangeText={setAdvice} multiline />
+        <Press title="Log the advice" disabled={advice.trim() === ''} onPress={() => { void say({ kind: 'support', asked: summary.slice(0, 3000), advice: advice.trim() }); setAdvice('') }} />
+      </Part>
+      {sisters.length > 0 && state.repairs.length > 0 ? (
+        <Part title="Of the same kind on this site: look at them, or list them">
+          {sisters.map((sister) => <Words key={sister.id}>{`${sister.label}, ${sister.place}. ${sister.make}, installed ${sister.installed}`}</Words>)}
+        </Part>
+      ) : null}
     </View>
   )
 }

@@ -3,12 +3,18 @@ import { Pressable, View } from 'react-native'
 import type { Briefing, SuspectBrief } from '@jokulgale/core/diagnosis/briefing'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { space, usePalette } from '../../ui/theme'
+import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 
-/** Suspects with what speaks for and against each, and those that a reading has cleared. */
-export function SuspectsList({ briefing, visit, onRepaired }: { readonly briefing: Briefing; readonly visit: OpenVisit; readonly onRepaired: () => void }) {
+interface SuspectsListProps {
+  readonly briefing: Briefing
+  readonly visit: OpenVisit
+  readonly onRepaired: () => void
+}
+
+/** Suspects with what speaks for and against each, those that a reading has cleared, and what is not covered yet. */
+export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps) {
   const palette = usePalette()
   return (
     <View style={{ gap: space.large }}>
@@ -19,6 +25,8 @@ export function SuspectsList({ briefing, visit, onRepaired }: { readonly briefin
         {briefing.suspects.length === 0 ? <Words quiet>Too many, and none stands out yet. Take the next reading.</Words> : null}
         {briefing.suspects.map((suspect) => <SuspectRow key={suspect.id} suspect={suspect} visit={visit} onRepaired={onRepaired} />)}
       </View>
+      <Notice kind="plain">{briefing.coverage.sentence}</Notice>
+      <Reasons briefing={briefing} />
       {briefing.cleared.length > 0 ? (
         <View>
           <Words strong quiet role="heading" aria-level={2}>Cleared</Words>
@@ -34,12 +42,30 @@ export function SuspectsList({ briefing, visit, onRepaired }: { readonly briefin
   )
 }
 
+/** The table of what was thought likelier before any reading, and why. */
+function Reasons({ briefing: { reasons } }: { readonly briefing: Briefing }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <View>
+      <Pressable accessibilityRole="button" aria-expanded={open} onPress={() => { setOpen(!open) }} style={{ minHeight: target, justifyContent: 'center' }}>
+        <Words strong quiet>{open ? 'Odds before any reading' : `Odds before any reading: ${reasons.length === 0 ? 'as usual for its parts' : reasons.length === 1 ? 'one reason' : `${reasons.length} reasons`}`}</Words>
+      </Pressable>
+      {open && reasons.length === 0 ? <Words size="small" quiet>What commonly fails, part by part; nothing about this call changes it.</Words> : null}
+      {open ? reasons.map(({ reason, factor, faults }) => (
+        <View key={reason} style={{ flexDirection: 'row', gap: space.medium, paddingVertical: 4 }}>
+          <Words size="small" style={{ flex: 1 }}>{reason}</Words>
+          <Words size="small" quiet>{`× ${factor < 10 ? factor.toFixed(2) : factor.toFixed(0)} on ${faults}`}</Words>
+        </View>
+      )) : null}
+    </View>
+  )
+}
+
 function SuspectRow({ suspect, visit, onRepaired }: { readonly suspect: SuspectBrief; readonly visit: OpenVisit; readonly onRepaired: () => void }) {
   const palette = usePalette()
   const [open, setOpen] = useState(false)
-  const [of] = suspect.of
-  const repaired = (): void => {
-    void visit.say({ kind: 'repair', of, words: suspect.words })
+  const repaired = (of: string): void => {
+    void visit.say({ kind: 'repair', of, words: suspect.words, fault: suspect.id })
     onRepaired()
   }
   return (
@@ -56,10 +82,14 @@ function SuspectRow({ suspect, visit, onRepaired }: { readonly suspect: SuspectB
       {open ? (
         <View style={{ gap: space.small, paddingBottom: space.medium }}>
           {suspect.explains.map((words) => <Notice key={words} kind="good">{`explains ${words}`}</Notice>)}
-          {suspect.against.map((words) => <Notice key={words} kind="wrong">{`against it: ${words}`}</Notice>)}
+          {suspect.against.map((words) => <Notice key={words} kind="wrong">{words}</Notice>)}
+          {suspect.proof ? <Words size="small">{`Would show it: ${suspect.proof}`}</Words> : null}
           {suspect.prove ? <Words size="small">{`Prove it: ${suspect.prove}`}</Words> : null}
           {suspect.cause ? <Words size="small">{`Usual cause: ${suspect.cause}`}</Words> : null}
-          {of ? <Press kind="main" title="This was it: record the repair" onPress={repaired} /> : null}
+          {suspect.before ? <Notice kind="caution">{`Before it is energised again: ${suspect.before}`}</Notice> : null}
+          {suspect.of.length === 1
+            ? <Press kind="main" title="This was it: record the repair" onPress={() => { repaired(suspect.of[0]) }} />
+            : suspect.of.map((of) => <Press key={of} kind="main" title={`${of} repaired`} onPress={() => { repaired(of) }} />)}
         </View>
       ) : null}
     </View>

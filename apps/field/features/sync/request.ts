@@ -36,5 +36,19 @@ export async function request<T>(method: 'GET' | 'POST' | 'DELETE', path: string
   throw new Refused(response.status, isProblem(answer) ? answer : { error: `the server answered ${response.status}` })
 }
 
+/** Sends a picture. Throws Refused or NoAnswer. */
+export async function sendPicture(path: string, image: Blob): Promise<void> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, { method: 'PUT', credentials: 'same-origin', signal: AbortSignal.timeout(3 * patienceMs), headers: { 'content-type': image.type }, body: image })
+  } catch {
+    throw new NoAnswer()
+  }
+  if (response.ok) return
+  const answer: unknown = await response.json().catch(() => null)
+  if (response.status >= 502) throw new NoAnswer()
+  throw new Refused(response.status, isProblem(answer) ? answer : { error: `the server answered ${response.status}` })
+}
+
 const isProblem = (answer: unknown): answer is Problem =>
   typeof answer === 'object' && answer !== null && 'error' in answer && typeof answer.error === 'string'

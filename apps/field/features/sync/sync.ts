@@ -1,15 +1,16 @@
 import type { Board, Places } from '@jokulgale/contract/places'
+import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import type { Person, SignIn } from '@jokulgale/contract/session'
 import type { StoredEntry, Visit } from '@jokulgale/contract/visit'
 import { tick, witness, type Clock } from '@jokulgale/core/visit/clock'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
-import { boardKnown, placesForgotten, placesKnown } from '../places/placesSlice'
+import { boardKnown, experienceKnown, placesForgotten, placesKnown } from '../places/placesSlice'
 import { signedIn, signedOut } from '../session/sessionSlice'
 import type { AppStore } from '../store'
 import { entriesKept, reachable, visitKept, visitsForgotten } from '../visit/visitsSlice'
-import { dropFact, forgetAll, readFact, readLog, readVisits, writeEntries, writeFact, writeVisit, type KeptEntry } from './device'
+import { dropFact, forgetAll, readFact, readLog, readVisits, unsentPhotos, writeEntries, writeFact, writePhoto, writeVisit, type KeptEntry, type KeptPhoto } from './device'
 import { newId } from './newId'
-import { NoAnswer, Refused, request } from './request'
+import { NoAnswer, Refused, request, sendPicture } from './request'
 
 const batch = 200
 const retryMs = 15_000
@@ -31,7 +32,8 @@ export class Sync {
     await writeFact('device', device)
     this.clock = { wall: 0, counter: 0, device }
     const { dispatch } = this.store
-    const [person, places, board, visits, log] = await Promise.all([readFact('person'), readFact('places'), readFact('board'), readVisits(), readLog()])
+    const [person, places, board, experience, visits, log] = await Promise.all([readFact('person'), readFact('places'), readFact('board'), readFact('experience'), readVisits(), readLog()])
+    if (experience) dispatch(experienceKnown(experience))
     for (const visit of visits) dispatch(visitKept(visit))
     for (const entry of log) this.clock = witness(this.clock, entry.clock)
     dispatch(entriesKept(log))
@@ -78,8 +80,9 @@ export class Sync {
   async refresh(): Promise<void> {
     await this.send()
     await this.attempt(async () => {
-      const [board, places] = await Promise.all([request<Board>('GET', '/board'), request<Places>('GET', '/places')])
-      await Promise.all([writeFact('board', board), writeFact('places', places)])
+      const [board, places, experience] = await Promise.all([request<Board>('GET', '/board'), request<Places>('GET', '/places'), request<Experience>('GET', '/experience')])
+      await Promise.all([writeFact('board', board), writeFact('places', places), writeFact('experience', experience)])
+      this.store.dispatch(experienceKnown(experience))
       this.store.dispatch(placesKnown(places))
       this.store.dispatch(boardKnown(board))
     })
@@ -123,6 +126,13 @@ export class Sync {
     return entry.id
   }
 
+  /** Keeps a picture on the device, and says in the log what it shows. Gives the identity of the entry. */
+  async takePhoto(visit: string, image: Blob, of: string, words = ''): Promise<string> {
+    const id = newId()
+    await writePhoto({ id, visit, image, sent: false })
+    return this.say(visit, { kind: 'photo', photo: id, of, words })
+  }
+
   private unsent(): readonly KeptEntry[] {
     return Object.values(this.store.getState().visits.logs).flat().filter(({ sent, refused }) => !sent && refused === undefined)
   }
@@ -150,8 +160,19 @@ export class Sync {
       await writeVisit({ ...visit, sent: true })
       this.store.dispatch(visitKept({ ...visit, sent: true }))
     }
+    for (const photo of await unsentPhotos()) await this.sendPhoto(photo)
     for (let waiting = this.unsent(); waiting.length > 0; waiting = this.unsent()) await this.sendBatch(waiting.slice(0, batch))
     this.store.dispatch(reachable(true))
+  }
+
+  private async sendPhoto(photo: KeptPhoto): Promise<void> {
+    try {
+      await sendPicture(`/photos/${photo.id}?visit=${photo.visit}`, photo.image)
+    } catch (error) {
+      // a picture that the server will never take stays on the device and holds back nothing
+      if (!(error instanceof Refused) || error.status === 401 || error.status === 429 || error.status >= 500) throw error
+    }
+    await writePhoto({ ...photo, sent: true })
   }
 
   private async sendBatch(entries: readonly KeptEntry[]): Promise<void> {

@@ -1,14 +1,19 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import type { Ask, LookAsk } from '@jokulgale/core/diagnosis/briefing'
-import { Notice } from '../../ui/Notice'
+import type { Ask } from '@jokulgale/core/diagnosis/briefing'
+import type { School } from '@jokulgale/core/diagnosis/schools'
+import { partWords } from '@jokulgale/core/diagram/diagram'
+import { seenWords } from '@jokulgale/core/diagnosis/words'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { Press } from '../../ui/Press'
-import { Sheet } from '../../ui/Sheet'
-import { fonts, space, usePalette } from '../../ui/theme'
+import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
-import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
+import { ActionSheet } from './ActionSheet'
+import { AskDetail } from './AskDetail'
+import { AskWords } from './AskWords'
+import { LookAnswers } from './LookAnswers'
 import { SeenSheet } from './SeenSheet'
 
 interface AskPanelProps {
@@ -16,99 +21,51 @@ interface AskPanelProps {
   readonly asks: readonly Ask[]
   readonly busy: boolean
   readonly story: string
+  /** The suspect that leads, in words; empty while none stands out. */
+  readonly leading: string
+  readonly school: School
+  readonly onSchool: (school: School) => void
   readonly onMeasure: (wanted: ReadingWanted) => void
+  /** Something was logged, and may be undone. */
+  readonly onSaid: (entry: string, words: string) => void
+  readonly onSuspects: () => void
 }
 
-/** The next reading, as one would say it to a helper, and the way to enter it. */
-export function AskPanel({ visit, asks, busy, story, onMeasure }: AskPanelProps) {
+/** Says to programs whether what is shown has been worked out from all that was entered. */
+const settled = (done: boolean): object => ({ dataSet: { settled: done ? 'yes' : 'no' } })
+
+/** The next step, as one would say it to a helper, and the way to enter what came of it. */
+export function AskPanel({ visit, asks, busy, story, leading, school, onSchool, onMeasure, onSaid, onSuspects }: AskPanelProps) {
   const [detail, setDetail] = useState(false)
   const [seeing, setSeeing] = useState(false)
-  const seen = <SeenSheet visit={visit} open={seeing} onClose={() => { setSeeing(false) }} />
+  const [doing, setDoing] = useState(false)
   const [first] = asks
-  if (!first) {
-    return (
-      <View style={{ padding: space.medium, gap: space.small }}>
-        <Words strong>{busy ? 'Working out the next reading …' : 'No reading would tell the rest apart.'}</Words>
-        {story ? <Words size="small">{story}</Words> : null}
-        <Press title="Enter another reading" onPress={() => { onMeasure({ meter: 'volts', from: '', to: visit.diagram.common }) }} />
-        <Press title="Say what you see" onPress={() => { setSeeing(true) }} />
-        {seen}
-      </View>
-    )
+  const more = <Press title="More" label="Outcomes, alternatives, can’t reach it" onPress={() => { setDetail(true) }} />
+  const say = (body: EntryBody, words: string): void => {
+    setDetail(false)
+    setSeeing(false)
+    void visit.say(body).then((entry) => { onSaid(entry, `${words} logged`) })
   }
+  const saw = (of: string, what: string): void => { say({ kind: 'observation', what, of }, `${partWords(visit.diagram, of)}: ${seenWords(what)}`) }
   const cannot = (): void => {
-    setDetail(false)
-    void visit.say({ kind: 'unreachable', of: first.do === 'look' ? first.of : first.from })
-  }
-  const saw = (ask: LookAsk, what: string): void => {
-    setDetail(false)
-    void visit.say({ kind: 'observation', what, of: ask.of })
+    if (first?.do === 'look') say({ kind: 'unreachable', of: first.of }, `${first.ofWords}: out of reach`)
+    if (first?.do === 'measure') say({ kind: 'unreachable', of: first.from }, `${first.from}: out of reach`)
   }
   return (
-    <View style={{ padding: space.medium, gap: space.small, opacity: busy ? 0.6 : 1 }}>
-      {story ? <Words size="small" strong>{story}</Words> : null}
-      <AskWords ask={first} visit={visit} />
+    <View {...settled(!busy)} style={{ padding: space.medium, gap: space.small }}>
+      {busy && first ? <Words size="small" quiet>Working out the next one …</Words> : story ? <Words size="small" strong>{story}</Words> : null}
+      {first ? <AskWords ask={first} visit={visit} /> : <Words strong>{busy ? 'Working out the next reading …' : leading ? `No reading tells the rest apart. Leading: ${leading}.` : 'No reading would tell the rest apart.'}</Words>}
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press title="More" label="Outcomes, alternatives, can’t reach it" onPress={() => { setDetail(true) }} />
-        {first.do === 'measure' ? <Press grow kind="main" title="Enter the reading" onPress={() => { onMeasure(first) }} /> : null}
-        {first.do === 'look' ? first.answers.map(({ what, words }) => (
-          <Press key={what} grow kind="main" title={capital(words)} label={`${first.ofWords}: ${words}`} onPress={() => { saw(first, what) }} />
-        )) : null}
+        {more}
+        {first?.do === 'measure' ? <Press grow kind="main" title="Enter the reading" onPress={() => { onMeasure(first) }} /> : null}
+        {first?.do === 'look' ? <LookAnswers ask={first} main onSaw={saw} /> : null}
+        {first ? null : leading && !busy ? <Press grow kind="main" title="Go to the suspects" onPress={onSuspects} />
+          : <Press grow title="Enter another reading" onPress={() => { onMeasure({ meter: 'volts', from: '', to: visit.diagram.common }) }} />}
       </View>
-      <Sheet title="Next reading" open={detail} onClose={() => { setDetail(false) }}>
-        <AskWords ask={first} visit={visit} />
-        <Words size="small" quiet>{first.reason}</Words>
-        {first.outcomes.map(({ shows, means, odds }) => (
-          <View key={shows + means} style={{ flexDirection: 'row', gap: space.medium }}>
-            <Words style={{ fontFamily: fonts.reading, minWidth: 84 }}>{shows}</Words>
-            <Words size="small" style={{ flex: 1 }}>{`${odds}: ${means}`}</Words>
-          </View>
-        ))}
-        <Press title="Can’t reach it" onPress={cannot} />
-        {asks.length > 1 ? <Words strong role="heading" aria-level={3}>Or instead</Words> : null}
-        {asks.slice(1).map((ask) => (ask.do === 'measure'
-          ? <Press key={`${ask.meter} ${ask.from} ${ask.to} ${ask.call}`} title={`${ask.meterWords}: ${ask.from} to ${ask.to}, ${ask.callWords}`} onPress={() => { setDetail(false); onMeasure(ask) }} />
-          : <LookRow key={ask.of} ask={ask} onSaw={(what) => { saw(ask, what) }} />))}
-        <Press title="Any other reading" onPress={() => { setDetail(false); onMeasure({ meter: 'volts', from: '', to: visit.diagram.common }) }} />
-        <Press title="Say what you see" onPress={() => { setDetail(false); setSeeing(true) }} />
-      </Sheet>
-      {seen}
-    </View>
-  )
-}
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
-
-function LookRow({ ask, onSaw }: { readonly ask: LookAsk; readonly onSaw: (what: string) => void }) {
-  return (
-    <View style={{ gap: space.hair }}>
-      <Words>{`Look at ${ask.ofWords}`}</Words>
-      <View style={{ flexDirection: 'row', gap: space.small }}>
-        {ask.answers.map(({ what, words }) => <Press key={what} grow title={capital(words)} label={`${ask.ofWords}: ${words}`} onPress={() => { onSaw(what) }} />)}
-      </View>
-    </View>
-  )
-}
-
-function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
-  const palette = usePalette()
-  const change = [
-    ask.call === currentCall(visit) ? '' : `Set the call: ${ask.callWords}.`,
-    ask.power === 'off' && visit.state.power !== 'isolated' ? 'Isolate the unit and prove it dead first.' : '',
-    ask.power === 'on' && visit.state.power !== 'on' ? 'Switch the unit on first.' : '',
-  ].filter(Boolean).join(' ')
-  return (
-    <View style={{ gap: 2 }}>
-      {change ? <Notice kind="caution">{change}</Notice> : null}
-      {ask.do === 'measure' ? (
-        <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.small, flexWrap: 'wrap' }}>
-          <Words strong>{ask.meterWords}</Words>
-          <Words strong color={palette.wrong}>{`${ask.meter === 'amps' ? 'wire' : 'red'} ${ask.from}`}</Words>
-          <Words strong>{`${ask.meter === 'amps' ? 'to' : 'black'} ${ask.to}`}</Words>
-        </View>
-      ) : <Words strong>{`Look at ${ask.ofWords}`}</Words>}
-      <Words size="small" quiet numberOfLines={1}>{ask.do === 'measure' ? `${ask.fromWords} · ${ask.zone}` : ask.zone}</Words>
-      <Words size="small">{ask.do === 'measure' ? 'Should read ' : 'Should be '}<Words strong style={{ fontFamily: fonts.reading }}>{ask.healthy}</Words></Words>
+      {detail ? <AskDetail visit={visit} asks={asks} open school={school} onSchool={onSchool} onClose={() => { setDetail(false) }} onSaw={saw} onCannot={cannot}
+        onMeasure={(wanted) => { setDetail(false); onMeasure(wanted) }} onSee={() => { setDetail(false); setSeeing(true) }} onDo={() => { setDetail(false); setDoing(true) }} /> : null}
+      {doing ? <ActionSheet visit={visit} open onClose={() => { setDoing(false) }} /> : null}
+      {seeing ? <SeenSheet visit={visit} open onSaw={saw} onClose={() => { setSeeing(false) }} /> : null}
     </View>
   )
 }

@@ -10,11 +10,12 @@ import type { OpenVisit } from '../visit/useVisit'
 interface SeenSheetProps {
   readonly visit: OpenVisit
   readonly open: boolean
+  readonly onSaw: (of: string, what: string) => void
   readonly onClose: () => void
 }
 
 /** Anything seen without a meter: a contactor in, a motor still, a lamp dark. */
-export function SeenSheet({ visit, open, onClose }: SeenSheetProps) {
+export function SeenSheet({ visit, open, onSaw, onClose }: SeenSheetProps) {
   const parts = [...visit.diagram.parts.values()].filter(({ kind }) => lookChoices(kind).length > 0)
   return (
     <Sheet title="What do you see?" open={open} onClose={onClose}>
@@ -24,7 +25,7 @@ export function SeenSheet({ visit, open, onClose }: SeenSheetProps) {
           <View style={{ flexDirection: 'row', gap: space.small }}>
             {lookChoices(part.kind).map((what) => (
               <Press key={what} grow title={seenWords(what)} label={`${part.words}: ${seenWords(what)}`}
-                onPress={() => { onClose(); void visit.say({ kind: 'observation', what, of: part.id }) }} />
+                onPress={() => { onSaw(part.id, what) }} />
             ))}
           </View>
         </View>

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { Pressable, View } from 'react-native'
 import type { Stop, Strip } from '@jokulgale/core/diagnosis/strip'
 import { Icon } from '../../ui/Icon'
@@ -31,7 +31,7 @@ export function StripView({ strip, startsOpen, red, black, onStop }: StripViewPr
       </Pressable>
       {open ? stops.map((stop, k) => (
         <StopRow key={stop.point} stop={stop} before={stops[k - 1]} after={stops[k + 1]}
-          lead={stop.point === red ? 'red' : stop.point === black ? 'black' : null} onPress={() => { onStop(stop.point) }} />
+          lead={stop.point === red ? 'red' : stop.point === black ? 'black' : null} onStop={onStop} />
       )) : null}
     </View>
   )
@@ -42,7 +42,7 @@ interface StopRowProps {
   readonly before: Stop | undefined
   readonly after: Stop | undefined
   readonly lead: 'red' | 'black' | null
-  readonly onPress: () => void
+  readonly onStop: (point: string) => void
 }
 
 /** The element of a stop on the page, to bring it into view. */
@@ -50,7 +50,7 @@ export const stopElement = (point: string): string => `stop-${point}`
 
 const stateWords = { live: 'live', dead: 'dead', unknown: 'not known' } as const
 
-function StopRow({ stop, before, after, lead, onPress }: StopRowProps) {
+const StopRow = memo(function StopRow({ stop, before, after, lead, onStop }: StopRowProps) {
   const palette = usePalette()
   const reading = stop.measured === null ? null : `${stop.measured.toFixed(1)} V`
   const said = `${stop.point}, ${stateWords[stop.state]}, should read ${stop.expected.toFixed(1)} volts${reading ? `, read ${reading}` : ''}${stop.contradicted ? ', not as it should' : ''}${lead ? `, ${lead} lead goes here` : ''}`
@@ -62,7 +62,7 @@ function StopRow({ stop, before, after, lead, onPress }: StopRowProps) {
           <Words size="small" quiet style={{ flex: 1 }} numberOfLines={2}>{`${stop.by.part}  ${stop.by.words}`}</Words>
         </View>
       ) : null}
-      <Pressable nativeID={stopElement(stop.point)} accessibilityRole="button" accessibilityLabel={said} onPress={onPress} style={{ flexDirection: 'row', alignItems: 'center', minHeight: stopHeight }}>
+      <Pressable nativeID={stopElement(stop.point)} accessibilityRole="button" accessibilityLabel={said} onPress={() => { onStop(stop.point) }} style={{ flexDirection: 'row', alignItems: 'center', minHeight: stopHeight }}>
         <StopMark state={stop.state} above={before ? (before.state === stop.state ? stop.state : 'unknown') : null} below={after ? (after.state === stop.state ? stop.state : 'unknown') : null}
           height={stopHeight} lead={lead} measured={stop.measured !== null} />
         <View style={{ flex: 1, minWidth: conductorWidth }}>
@@ -78,4 +78,4 @@ function StopRow({ stop, before, after, lead, onPress }: StopRowProps) {
       </Pressable>
     </View>
   )
-}
+})

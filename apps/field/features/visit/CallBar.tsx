@@ -1,14 +1,12 @@
 import { useState } from 'react'
 import { Pressable, View } from 'react-native'
 import { Icon } from '../../ui/Icon'
-import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
 import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { PowerSheet, powerWords } from '../safety/PowerSheet'
 import type { OpenVisit } from './useVisit'
-
-const powerWords = { on: 'Power on', off: 'Switched off', isolated: 'Isolated, proven dead' } as const
 
 /** The call that is set and the power state: always in view, changed in one tap. */
 export function CallBar({ visit }: { readonly visit: OpenVisit }) {
@@ -28,20 +26,14 @@ export function CallBar({ visit }: { readonly visit: OpenVisit }) {
   return (
     <View style={{ flexDirection: 'row', justifyContent: 'space-between', borderTopWidth: 1, borderColor: palette.line }}>
       {chip(call?.words ?? 'No call', 'Call', () => { setOpen('call') }, call?.id !== 'off')}
-      {chip(powerWords[state.power], 'Power', () => { setOpen('power') }, state.power === 'on')}
+      {chip(state.powerWords ? `On, ${state.powerWords}` : powerWords[state.power], 'Power', () => { setOpen('power') }, state.power === 'on')}
       <Sheet title="Which call is set?" open={open === 'call'} onClose={close}>
         <Words quiet>Set it at the thermostat, or join its terminals to R at the unit’s board. Then say here which it is.</Words>
         {diagram.calls.map(({ id, words }) => (
           <Press key={id} title={words} selected={id === call?.id} onPress={() => { close(); void say({ kind: 'call', call: id }) }} />
         ))}
       </Sheet>
-      <Sheet title="Power state" open={open === 'power'} onClose={close}>
-        <Notice kind="caution">Lock and tag every source of this unit. Test the tester on a live source, test each leg to each other and to ground, test the tester again.</Notice>
-        <Press title={powerWords.on} selected={state.power === 'on'} onPress={() => { close(); void say({ kind: 'power', is: 'on' }) }} />
-        <Press title={powerWords.off} selected={state.power === 'off'} onPress={() => { close(); void say({ kind: 'power', is: 'off' }) }} />
-        <Press title={powerWords.isolated} selected={state.power === 'isolated'} onPress={() => { close(); void say({ kind: 'power', is: 'isolated', of: diagram.isolators.join(', ') }) }} />
-        <Words size="small" quiet>{`Isolators of this unit: ${diagram.isolators.map((id) => diagram.parts.get(id)?.words ?? id).join(', ')}. Ohms can be entered only when isolated.`}</Words>
-      </Sheet>
+      <PowerSheet visit={visit} open={open === 'power'} onClose={close} />
     </View>
   )
 }

@@ -7,6 +7,7 @@ export const visitTabs = [
   { id: 'look', words: 'Look', icon: 'eye' },
   { id: 'trace', words: 'Trace', icon: 'git-commit' },
   { id: 'suspects', words: 'Suspects', icon: 'list' },
+  { id: 'repair', words: 'Repair', icon: 'tool' },
   { id: 'prove', words: 'Prove', icon: 'check-square' },
 ] as const
 

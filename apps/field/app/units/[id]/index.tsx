@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { UnitScreen } from '../../features/places/UnitScreen'
+import { UnitScreen } from '../../../features/places/UnitScreen'
 
 export default function UnitRoute() {
   const { id } = useLocalSearchParams<{ id: string }>()

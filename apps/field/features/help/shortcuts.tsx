@@ -1,0 +1,34 @@
+import { useEffect } from 'react'
+import { View } from 'react-native'
+import { fonts, space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+
+/** Keys of the wide layout and what they do. */
+const keys: readonly (readonly [string, string])[] = [['1 … 5', 'Look, Trace, Suspects, Repair, Prove'], ['m', 'enter the reading asked for'], ['u', 'undo the last entry'], ['Esc', 'close a sheet']]
+
+/** Runs something on a key, while no text is being typed. */
+export function useShortcuts(actions: Readonly<Record<string, () => void>>, on: boolean): void {
+  useEffect(() => {
+    if (!on) return undefined
+    const listen = (event: KeyboardEvent): void => {
+      const target = event.target instanceof HTMLElement ? event.target : null
+      if (event.ctrlKey || event.metaKey || event.altKey || target?.closest('input, textarea, select')) return
+      const action = actions[event.key]
+      if (!action) return
+      event.preventDefault()
+      action()
+    }
+    window.addEventListener('keydown', listen)
+    return () => { window.removeEventListener('keydown', listen) }
+  }, [actions, on])
+}
+
+export function ShortcutList() {
+  return (
+    <View role="note" aria-label="Keys" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.medium }}>
+      {keys.map(([key, words]) => (
+        <Words key={key} size="small" quiet><Words size="small" style={{ fontFamily: fonts.reading }}>{key}</Words>{` ${words}`}</Words>
+      ))}
+    </View>
+  )
+}

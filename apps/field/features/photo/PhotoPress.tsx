@@ -1,0 +1,27 @@
+import { Pressable } from 'react-native'
+import { Icon } from '../../ui/Icon'
+import { target, usePalette } from '../../ui/theme'
+import { useSync } from '../sync/SyncContext'
+import { choosePicture } from './takePicture'
+
+interface PhotoPressProps {
+  readonly visit: string
+  readonly of: string
+  readonly label: string
+  readonly words?: string
+}
+
+/** Takes a picture of something and keeps it with the visit. */
+export function PhotoPress({ visit, of, label, words }: PhotoPressProps) {
+  const sync = useSync()
+  const palette = usePalette()
+  const take = async (): Promise<void> => {
+    const image = await choosePicture()
+    if (image) await sync.takePhoto(visit, image, of, words)
+  }
+  return (
+    <Pressable accessibilityRole="button" accessibilityLabel={`Photo: ${label}`} onPress={() => { void take() }} style={{ width: target, height: target, alignItems: 'center', justifyContent: 'center' }}>
+      <Icon name="camera" color={palette.accent} size={22} />
+    </Pressable>
+  )
+}

@@ -1,0 +1,33 @@
+import { useState } from 'react'
+import { View } from 'react-native'
+import { Field } from '../../ui/Field'
+import { Part } from '../../ui/Part'
+import { Press } from '../../ui/Press'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import type { OpenVisit } from '../visit/useVisit'
+
+/** What is still wrong and not part of this repair, with what is recommended and why; the price is the office's. */
+export function Defects({ visit: { state, say } }: { readonly visit: OpenVisit }) {
+  const [words, setWords] = useState('')
+  const [recommend, setRecommend] = useState('')
+  const [open, setOpen] = useState(false)
+  return (
+    <Part title="Still open">
+      {state.defects.length === 0 ? <Words quiet>Nothing noted.</Words> : null}
+      {state.defects.map(({ entry, body }) => (
+        <View key={entry.id} style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+          <Words style={{ flex: 1 }}>{[body.words, body.recommend].filter(Boolean).join(' → ')}</Words>
+          <Press title="Done" label={`${body.words}: done`} onPress={() => { void say({ kind: 'defect-closed', entry: entry.id }) }} />
+        </View>
+      ))}
+      {open ? (
+        <>
+          <Field label="What is still wrong" value={words} onChangeText={setWords} />
+          <Field label="Recommended, and why" value={recommend} onChangeText={setRecommend} />
+          <Press title="Note it" disabled={words.trim() === ''} onPress={() => { void say({ kind: 'defect', words: words.trim(), recommend: recommend.trim() }); setWords(''); setRecommend(''); setOpen(false) }} />
+        </>
+      ) : <Press title="Something is still wrong" onPress={() => { setOpen(true) }} />}
+    </Part>
+  )
+}

@@ -1,0 +1,75 @@
+import { View } from 'react-native'
+import type { Ask, LookAsk } from '@jokulgale/core/diagnosis/briefing'
+import { schools, schoolWords, type School } from '@jokulgale/core/diagnosis/schools'
+import { Chips } from '../../ui/Chips'
+import { Part } from '../../ui/Part'
+import { Press } from '../../ui/Press'
+import { Sheet } from '../../ui/Sheet'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import type { ReadingWanted } from '../pad/ReadingSheet'
+import type { OpenVisit } from '../visit/useVisit'
+import { AskWords } from './AskWords'
+import { LookAnswers } from './LookAnswers'
+import { LogImport } from './LogImport'
+
+interface AskDetailProps {
+  readonly visit: OpenVisit
+  readonly asks: readonly Ask[]
+  readonly open: boolean
+  readonly school: School
+  readonly onSchool: (school: School) => void
+  readonly onClose: () => void
+  readonly onMeasure: (wanted: ReadingWanted) => void
+  readonly onSaw: (of: string, what: string) => void
+  readonly onCannot: () => void
+  readonly onSee: () => void
+  readonly onDo: () => void
+}
+
+/** What each outcome would mean, two alternatives, “can’t reach it”, any other reading, and in what manner to search. */
+export function AskDetail({ visit, asks, open, school, onSchool, onClose, onMeasure, onSaw, onCannot, onSee, onDo }: AskDetailProps) {
+  const [first, ...others] = asks
+  return (
+    <Sheet title="Next step" open={open} onClose={onClose}>
+      {first ? <AskWords ask={first} visit={visit} /> : null}
+      {first?.reason && first.do !== 'wait' ? <Words size="small" quiet>{first.reason}</Words> : null}
+      {first?.outcomes.map(({ shows, means, odds }) => (
+        <View key={shows}>
+          <Words strong>{`${shows} · ${odds}`}</Words>
+          <Words size="small" quiet>{means}</Words>
+        </View>
+      ))}
+      {first && first.do !== 'wait' ? <Press title="Can’t reach it" onPress={onCannot} /> : null}
+      {others.length > 0 ? (
+        <Part title="Instead">
+          {others.map((ask) => (ask.do === 'look' ? <LookRow key={`look ${ask.of} ${ask.deed?.of ?? ''}`} ask={ask} visit={visit} onSaw={onSaw} />
+            : ask.do === 'measure' ? (
+              <View key={`${ask.meter} ${ask.from} ${ask.to} ${ask.call} ${ask.deed?.of ?? ''}`} style={{ gap: space.hair }}>
+                <AskWords ask={ask} visit={visit} />
+                <Press title="Enter this one" label={`Enter ${ask.meterWords} ${ask.from} to ${ask.to}`} onPress={() => { onMeasure(ask) }} />
+              </View>
+            ) : <AskWords key="wait" ask={ask} visit={visit} />))}
+        </Part>
+      ) : null}
+      <Press title="Any other reading" onPress={() => { onMeasure({ meter: 'volts', from: '', to: visit.diagram.common }) }} />
+      <Press title="Say what you see" onPress={onSee} />
+      <Press title="Do something to it" onPress={onDo} />
+      <LogImport visit={visit} onDone={onClose} />
+      <Part title="How to search">
+        <Chips label="How to search" options={schools.map((id) => ({ id, words: schoolWords[id] }))} chosen={school} onChoose={onSchool} />
+      </Part>
+    </Sheet>
+  )
+}
+
+function LookRow({ ask, visit, onSaw }: { readonly ask: LookAsk; readonly visit: OpenVisit; readonly onSaw: AskDetailProps['onSaw'] }) {
+  return (
+    <View style={{ gap: space.hair }}>
+      <AskWords ask={ask} visit={visit} />
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <LookAnswers ask={ask} onSaw={onSaw} />
+      </View>
+    </View>
+  )
+}

@@ -1,0 +1,49 @@
+import { View } from 'react-native'
+import { Heading } from '../../ui/Heading'
+import { Notice } from '../../ui/Notice'
+import { Press } from '../../ui/Press'
+import { Screen } from '../../ui/Screen'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import { Glance } from '../record/Glance'
+import { useGlance } from '../record/useGlance'
+import { useBriefing } from './useBriefing'
+import type { OpenVisit } from './useVisit'
+
+const controlWords = { thermostat: 'Controlled by its thermostat', building: 'The building’s system makes the call', 'energy-company': 'An energy-management company makes the call' } as const
+
+const cautionByClass: Readonly<Record<string, string>> = {
+  rooftop: 'Roof edge, ladder, weather.',
+  'heat-pump': 'Its sections have isolators of their own: one off leaves the others live.',
+  'fan-coil': 'A ladder in somebody’s room; water above live parts.',
+  'air-handler': 'Line voltage behind the first panel; belts that start by themselves.',
+}
+
+/** The call before one stands in front of the unit: what was said, where it is, what is known of it. */
+export function Arrival({ visit }: { readonly visit: OpenVisit }) {
+  const { state, diagram, unit, site } = visit
+  const complaint = diagram.complaints.find(({ id }) => id === state.complaint)
+  const glance = useGlance(unit.id)
+  // the circuit is solved while one reads, so that it is there when it is asked for
+  useBriefing(visit, 'best')
+  const { controls } = state
+  return (
+    <Screen head={<Heading title={unit.label} below={site.name} back="/" />}
+      foot={<View style={{ padding: space.medium }}><Press kind="main" title="I am here: start" onPress={() => { void visit.say({ kind: 'arrived' }) }} /></View>}>
+      <View>
+        <Words size="title" strong>{complaint?.words ?? state.complaint}</Words>
+        {state.complaintWords ? <Words size="lead">“{state.complaintWords}”</Words> : null}
+      </View>
+      {controls && controls.by !== 'thermostat' ? (
+        <Notice kind="caution">{`${controlWords[controls.by]}${controls.telephone ? `, ${controls.telephone}` : ''}: ${controls.confirmed ? 'confirmed by telephone that it is calling' : 'ask them by telephone whether it is calling'}`}</Notice>
+      ) : null}
+      <View>
+        <Words strong>{diagram.title}</Words>
+        <Words quiet>{unit.place}</Words>
+        <Words quiet>{`${site.address}. ${site.access}`}</Words>
+      </View>
+      {glance ? <Glance glance={glance} /> : <Words quiet>The unit’s record comes with the next signal.</Words>}
+      <Notice kind="caution">{`${cautionByClass[diagram.unitClass] ?? ''} If somebody has switched the unit off or hung a lock, find out who and why before anything else.`.trim()}</Notice>
+    </Screen>
+  )
+}
