@@ -2,7 +2,9 @@ import { defineConfig } from '@playwright/test'
 
 export default defineConfig({
   testDir: '.',
-  timeout: 120_000,
+  // a loaded machine is slow, not wrong
+  timeout: 400_000,
+  expect: { timeout: 30_000 },
   workers: 1,
   forbidOnly: true,
   reporter: [['line'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],

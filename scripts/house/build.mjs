@@ -35,16 +35,18 @@ export async function installPackages() {
   await writeFile(stamp, wanted)
 }
 
-/** Bundles the server with the core; npm packages stay outside. */
-export async function buildServer() {
+/** Bundles a program for Node with the core in it; npm packages stay outside. */
+export async function bundle(entry, outfile) {
   await generate()
   const { build } = await import('esbuild')
   await build({
-    entryPoints: [path.join(serverFolder, 'main.ts')], outfile: serverBundle, bundle: true, platform: 'node', format: 'esm', target: 'node20',
+    entryPoints: [entry], outfile, bundle: true, platform: 'node', format: 'esm', target: 'node20',
     packages: 'external', sourcemap: true, logLevel: 'warning',
     alias: { '@jokulgale/core': path.join(root, 'packages', 'core'), '@jokulgale/contract': path.join(root, 'packages', 'contract') },
   })
 }
+
+export const buildServer = () => bundle(path.join(serverFolder, 'main.ts'), serverBundle)
 
 /** Exports the web application when anything it is made of has changed. */
 export async function buildWeb() {

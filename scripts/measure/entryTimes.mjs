@@ -1,0 +1,44 @@
+import { signIn, takeCall } from './journey.mjs'
+
+/** Control points of the path, first to last, as they read on a unit whose first-stage contactor gets its call. */
+const readings = [['TB.R', '25.6'], ['TB.Y1', '25.4'], ['EC.Y1O', '25.3'], ['LPS1.1', '25.2'], ['LPS1.2', '25.2'], ['HPS1.2', '25.1'], ['FRZ1.2', '25.1'], ['CC1.A1', '25.0']]
+
+/**
+ * From the moment an entry is logged until the ask and suspects made from it are on the screen, on the largest unit; and
+ * how long the interface thread was ever blocked meanwhile.
+ */
+export async function entryTimes(browser, address, { unit, complaint, phone }) {
+  const page = await (await browser.newContext({ viewport: phone })).newPage()
+  await signIn(page, address)
+  await takeCall(page, unit, complaint)
+  const start = Date.now()
+  await page.getByRole('tab', { name: 'Trace' }).click()
+  await page.locator('[data-settled="yes"]').waitFor({ timeout: 60_000 })
+  const setUpMs = Date.now() - start
+  await page.evaluate(() => {
+    window.blocks = []
+    new PerformanceObserver((list) => { for (const { duration } of list.getEntries()) window.blocks.push(duration) }).observe({ type: 'longtask' })
+    window.settledAt = []
+    const ask = document.querySelector('[data-settled]')
+    new MutationObserver(() => { if (ask.getAttribute('data-settled') === 'yes') window.settledAt.push(performance.now()) }).observe(ask, { attributes: true, attributeFilter: ['data-settled'] })
+  })
+  const times = []
+  for (const [point, value] of readings) {
+    await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+    await page.getByRole('button', { name: 'Any other reading' }).click()
+    await page.getByLabel('Find a point').fill(point)
+    await page.getByRole('link', { name: point, exact: true }).click()
+    for (const key of value) await page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
+    await page.evaluate(() => { window.settledAt = []; window.blocks = [] ; window.loggedAt = NaN
+      new MutationObserver((_, watch) => { if (document.querySelector('[data-settled="no"]')) { window.loggedAt = performance.now(); watch.disconnect() } }).observe(document.body, { subtree: true, attributes: true, attributeFilter: ['data-settled'] }) })
+    await page.getByRole('button', { name: /^Log / }).click()
+    await page.waitForFunction(() => window.settledAt.length > 0 && !Number.isNaN(window.loggedAt), undefined, { timeout: 30_000 })
+    times.push(await page.evaluate(() => ({ ms: window.settledAt[window.settledAt.length - 1] - window.loggedAt, block: Math.max(0, ...window.blocks) })))
+  }
+  await page.close()
+  const sorted = times.map(({ ms }) => ms).sort((a, b) => a - b)
+  return {
+    setUpMs, count: times.length, medianMs: Math.round(sorted[Math.floor(sorted.length / 2)]), worstMs: Math.round(sorted[sorted.length - 1]),
+    longestBlockMs: Math.round(Math.max(...times.map(({ block }) => block))),
+  }
+}

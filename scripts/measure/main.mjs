@@ -1,0 +1,97 @@
+// npm run measure: what a phone has to bear, in Chromium; writes docs/field.md and docs/field.json
+import { chromium } from '@playwright/test'
+import { readdir, readFile, stat, writeFile } from 'node:fs/promises'
+import path from 'node:path'
+import { gzipSync } from 'node:zlib'
+import { machine } from '../house/machine.mjs'
+import { root, webFolder } from '../house/paths.mjs'
+import { browserOptions, throwAwayHouse } from '../house/throwAway.mjs'
+import { signIn, tapsOfCaseThree } from './journey.mjs'
+import { entryTimes } from './entryTimes.mjs'
+
+const phone = { width: 390, height: 844 }
+/** A slow 4G connection as browsers’ own tools state it, and a processor four times slower. */
+const slow = { latency: 150, downloadThroughput: (1.6e6 / 8), uploadThroughput: (750e3 / 8) }
+
+async function firstLoad(browser, address) {
+  const context = await browser.newContext({ viewport: phone, serviceWorkers: 'block' })
+  const page = await context.newPage()
+  const cdp = await context.newCDPSession(page)
+  await cdp.send('Network.enable')
+  await cdp.send('Network.emulateNetworkConditions', { offline: false, ...slow })
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 })
+  let bytes = 0
+  cdp.on('Network.loadingFinished', ({ encodedDataLength }) => { bytes += encodedDataLength })
+  const start = Date.now()
+  await page.goto(address)
+  await page.getByLabel('E-mail').waitFor()
+  const usableMs = Date.now() - start
+  const paintMs = await page.evaluate(() => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? NaN)
+  const scripts = await page.evaluate(() => performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('.js')).map(({ name }) => new URL(name).pathname))
+  await context.close()
+  const sizes = await Promise.all(scripts.map(async (name) => gzipSync(await readFile(path.join(webFolder, name))).length))
+  return { paintMs: Math.round(paintMs), usableMs, kilobytesSent: Math.round(bytes / 1000), scriptKilobytesGzip: Math.round(sizes.reduce((sum, size) => sum + size, 0) / 1000) }
+}
+
+async function reloadOffline(browser, address) {
+  const context = await browser.newContext({ viewport: phone })
+  const page = await context.newPage()
+  await signIn(page, address)
+  await page.evaluate(async () => { await navigator.serviceWorker.ready })
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
+  await context.setOffline(true)
+  const times = []
+  for (let k = 0; k < 5; k++) {
+    const start = Date.now()
+    await page.reload()
+    await page.getByRole('heading', { name: 'Calls' }).waitFor()
+    times.push(Date.now() - start)
+  }
+  await context.close()
+  return times.sort((a, b) => a - b)[2]
+}
+
+async function allScripts() {
+  const folders = ['_expo/static/js/web', '_expo/static/js']
+  for (const folder of folders) {
+    const files = await readdir(path.join(webFolder, folder)).catch(() => [])
+    const scripts = files.filter((name) => name.endsWith('.js'))
+    if (scripts.length === 0) continue
+    const sizes = await Promise.all(scripts.map(async (name) => [(await stat(path.join(webFolder, folder, name))).size, gzipSync(await readFile(path.join(webFolder, folder, name))).length]))
+    return { files: scripts.length, gzipKilobytes: Math.round(sizes.reduce((sum, [, size]) => sum + size, 0) / 1000) }
+  }
+  return { files: 0, gzipKilobytes: 0 }
+}
+
+const house = await throwAwayHouse()
+const browser = await chromium.launch(browserOptions)
+try {
+  const load = await firstLoad(browser, house.address)
+  const reloadMs = await reloadOffline(browser, house.address)
+  const entries = await entryTimes(browser, house.address, { unit: 'RTU-A', complaint: 'Not cooling', phone })
+  const taps = await tapsOfCaseThree(browser, house.address, phone)
+  const scripts = await allScripts()
+  const on = `${machine}, Chromium ${browser.version()}`
+  await writeFile(path.join(root, 'docs', 'field.json'), `${JSON.stringify({ machine: on, load, reloadMs, entries, taps, scripts }, null, 2)}\n`)
+  await writeFile(path.join(root, 'docs', 'field.md'), `# On the phone
+
+By \`npm run measure\` on ${on}.
+
+| what | measured | aim |
+| --- | --- | --- |
+| first load on slow 4G (150 ms, 1.6 Mbit/s) with a four times slower processor: something of ours painted | ${load.paintMs} ms | under 2000 ms |
+| first screen usable, the same | ${load.usableMs} ms | under 6000 ms |
+| its JavaScript, gzip | ${load.scriptKilobytesGzip} kB | under 520 kB |
+| reload with no network, median of 5 | ${reloadMs} ms | under 1000 ms |
+| first set-up of the largest unit (RTU-A, rooftop 480 V) until suspects and ask are there | ${entries.setUpMs} ms | under 1000 ms |
+| after an entry, until the new ask is on the screen, median of ${entries.count} (worst) | ${entries.medianMs} ms (${entries.worstMs} ms) | under 100 ms |
+| longest block of the interface thread meanwhile | ${entries.longestBlockMs} ms | under 50 ms |
+| taps for a lost-charge call (low-pressure switch open) from board to signed report, number-pad digits aside | ${taps.taps} (and ${taps.digits} digits) | at most 45 |
+
+All chunks together: ${scripts.files} files, ${scripts.gzipKilobytes} kB gzip; what a screen needs comes with it.
+`)
+  console.log(JSON.stringify({ load, reloadMs, entries, taps, scripts }, null, 2))
+} finally {
+  await browser.close()
+  await house.stop()
+}

@@ -1,0 +1,40 @@
+/** Suspects by the probability given to them, and how often they were right. */
+export class Reliability {
+  private readonly given = new Float64Array(10)
+  private readonly sum = new Float64Array(10)
+  private readonly right = new Float64Array(10)
+
+  add(probability: number, right: boolean): void {
+    const bin = Math.min(9, Math.floor(10 * probability))
+    this.given[bin] += 1
+    this.sum[bin] += probability
+    if (right) this.right[bin] += 1
+  }
+
+  rows(): readonly { readonly from: number; readonly given: number; readonly mean: number; readonly right: number }[] {
+    return Array.from(this.given, (given, bin) => ({ from: bin / 10, given, mean: given > 0 ? this.sum[bin] / given : NaN, right: given > 0 ? this.right[bin] / given : NaN }))
+  }
+}
+
+const side = 320
+const edge = 40
+
+/** The table as a plot: given against right, the diagonal being perfect. */
+export function reliabilityPlot(rows: ReturnType<Reliability['rows']>): string {
+  const x = (p: number): number => edge + p * side
+  const y = (p: number): number => edge + (1 - p) * side
+  const seen = rows.filter(({ given }) => given > 0)
+  const ticks = [0, 0.2, 0.4, 0.6, 0.8, 1].map((p) => `<text x="${x(p)}" y="${y(0) + 18}" text-anchor="middle">${p}</text><text x="${x(0) - 8}" y="${y(p) + 4}" text-anchor="end">${p}</text>`)
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${side + 2 * edge} ${side + 2 * edge + 16}" font-family="sans-serif" font-size="11">
+<title>Share that was right, by the probability given</title>
+<rect width="100%" height="100%" fill="#f8fbfc"/>
+<path d="M ${x(0)} ${y(0)} H ${x(1)} M ${x(0)} ${y(0)} V ${y(1)}" stroke="#16242d" fill="none"/>
+<path d="M ${x(0)} ${y(0)} L ${x(1)} ${y(1)}" stroke="#a9bcc8" stroke-dasharray="4 4"/>
+<path d="${seen.map(({ mean, right }, k) => `${k === 0 ? 'M' : 'L'} ${x(mean).toFixed(1)} ${y(right).toFixed(1)}`).join(' ')}" stroke="#b04300" stroke-width="2" fill="none"/>
+${seen.map(({ mean, right, given }) => `<circle cx="${x(mean).toFixed(1)}" cy="${y(right).toFixed(1)}" r="${(2 + Math.log10(given + 1)).toFixed(1)}" fill="#b04300"/>`).join('\n')}
+${ticks.join('\n')}
+<text x="${x(0.5)}" y="${y(0) + 36}" text-anchor="middle">probability given</text>
+<text transform="translate(12 ${y(0.5)}) rotate(-90)" text-anchor="middle">share that was right</text>
+</svg>
+`
+}
