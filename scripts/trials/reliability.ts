@@ -1,3 +1,11 @@
+/** How often suspects were right that were given from a tenth to the next. */
+export interface ReliabilityRow {
+  readonly from: number
+  readonly given: number
+  readonly mean: number
+  readonly right: number
+}
+
 /** Suspects by the probability given to them, and how often they were right. */
 export class Reliability {
   private readonly given = new Float64Array(10)
@@ -11,7 +19,7 @@ export class Reliability {
     if (right) this.right[bin] += 1
   }
 
-  rows(): readonly { readonly from: number; readonly given: number; readonly mean: number; readonly right: number }[] {
+  rows(): readonly ReliabilityRow[] {
     return Array.from(this.given, (given, bin) => ({ from: bin / 10, given, mean: given > 0 ? this.sum[bin] / given : NaN, right: given > 0 ? this.right[bin] / given : NaN }))
   }
 }
@@ -20,7 +28,7 @@ const side = 320
 const edge = 40
 
 /** The table as a plot: given against right, the diagonal being perfect. */
-export function reliabilityPlot(rows: ReturnType<Reliability['rows']>): string {
+export function reliabilityPlot(rows: readonly ReliabilityRow[]): string {
   const x = (p: number): number => edge + p * side
   const y = (p: number): number => edge + (1 - p) * side
   const seen = rows.filter(({ given }) => given > 0)

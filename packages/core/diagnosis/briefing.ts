@@ -8,9 +8,8 @@ import type { Choosing } from './nextStep'
 import { partition } from './outcomes'
 import type { PriorReason, UnitFacts } from './priors'
 import { provingSteps, provingWords } from './proving'
-import { beforeEnergising, contradictionOf, storyOf } from './story'
+import { beforeEnergising, contradictionOf, doubtOf, storyOf } from './story'
 import { stripsOf, type Strip } from './strip'
-import { stillThere } from './suspects'
 import { againstWords, evidenceWords, oddsWords } from './words'
 
 export type { Ask, LookAsk, MeasureAsk, WaitAsk } from './asks'
@@ -70,7 +69,7 @@ export function brief(diagram: Diagram, file: Omit<CaseFile, 'unit'>, choosing: 
     asks: diagnosis.next.map((step) => askOf(diagnosis, step)),
     strips,
     story: storyOf(strips),
-    warning: contradictionOf(diagnosis),
+    warning: [contradictionOf(diagnosis), doubtOf(diagnosis)].filter(Boolean).join(' '),
     coverage: coverageOf(diagnosis),
     reasons: diagnosis.belief.reasons,
     delays: delaysShown(diagnosis),
@@ -122,7 +121,7 @@ function delaysShown({ model, findings }: Diagnosis): Briefing['delays'] {
 /** How a value just typed sits against what the circuit can give: an empty text, or a question worth asking. */
 export function doubtAbout(diagnosis: Diagnosis, meter: Meter, from: string, to: string, value: number | null): string {
   const { model, belief, findings, ranked } = diagnosis
-  const situation = model.situation(findings.now, stillThere(model, belief.repairedFaults, findings.now))
+  const situation = model.situation(findings.now, model.stillThere(belief.repairedFaults, findings.now))
   const all = ranked.filter((h) => h < model.singles)
   const outcomes = partition(meter, situation.predict(meter, from, to, all), belief, all)
   const near = outcomes.some((outcome) => (outcome.value === null ? value === null

@@ -48,6 +48,7 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
     if (entry.kind === 'reading') evidence.push(reading(diagram, standing, entry))
     if (entry.kind === 'observation') evidence.push(look(diagram, standing, entry))
     if (entry.kind === 'drop-out') evidence.push(dropOut(diagram, standing, entry))
+    if (entry.kind === 'proof') evidence.push(...proven(diagram, standing, entry))
     if (entry.kind === 'repair') repaired.push(entry.of)
     if (entry.kind === 'unreachable') unreachable.add(entry.of)
     if (entry.kind === 'replaced') {
@@ -56,6 +57,13 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
     }
   }
   return { evidence, now: standing, repaired, unreachable, replaced, complaint: home?.id ?? said }
+}
+
+/** What was read in proof is a reading in the call that was proven, which stood long enough. */
+function proven(diagram: Diagram, standing: Standing, { call, values = [] }: EntryBody & { kind: 'proof' }): readonly Evidence[] {
+  if (!diagram.calls.some(({ id }) => id === call)) throw new UnknownNameError('call', call, diagram.calls.map(({ id }) => id))
+  const running: Standing = { ...standing, call, power: 'on', off: [], age: null }
+  return values.flatMap(({ at, value }) => (at ? [reading(diagram, running, { kind: 'reading', ...at, value })] : []))
 }
 
 function look(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'observation' }): Evidence {

@@ -7,9 +7,15 @@ export const readingOf = (predicted: number): number | null => (Number.isNaN(pre
 /** Where a predicted value stands among others. */
 export const sortable = (predicted: number): number => (Number.isNaN(predicted) ? Infinity : predicted)
 
-/** Hypotheses in rising order of what they predict; out of range comes last. */
-export const inOrder = (predicted: ArrayLike<number>, which: readonly number[]): readonly number[] =>
-  [...which].sort((a, b) => sortable(predicted[a]) - sortable(predicted[b]))
+/** The different values that are predicted, in rising order, `Infinity` for out of range: mostly a few, of many hypotheses. */
+export function valuesOf(predicted: ArrayLike<number>, which: readonly number[]): Float64Array {
+  const different = new Set<number>()
+  for (const h of which) different.add(sortable(predicted[h]))
+  return Float64Array.from(different).sort()
+}
+
+/** A value of `valuesOf` as a reading. */
+export const readingAt = (sorted: number): number | null => (sorted === Infinity ? null : sorted)
 
 /**
  * Ends (exclusive) of the groups into which values in rising order fall, `null` for out of range. Neighbours that can be
@@ -40,4 +46,12 @@ export function groupEnds(meter: Meter, count: number, at: (place: number) => nu
     from = k
   }
   return ends
+}
+
+/** Which group each of such values falls into, by the ends of the groups. */
+export function groupNumbers(different: Float64Array, ends: readonly number[]): ReadonlyMap<number, number> {
+  const numbers = new Map<number, number>()
+  let from = 0
+  ends.forEach((end, number) => { for (; from < end; from++) numbers.set(different[from], number) })
+  return numbers
 }

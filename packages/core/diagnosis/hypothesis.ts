@@ -28,7 +28,7 @@ export function hypothesesOf(diagram: Diagram): readonly Hypothesis[] {
     { id: nothingWrong, words: 'Nothing wrong is seen by these readings', prior: healthyChance, faults: [], effects: [], cause: '', prove: '', of: [] },
     ...faults.map((fault): Hypothesis => ({
       id: fault.id, words: fault.words, prior: ((1 - healthyChance) * fault.prior) / total,
-      faults: [fault], effects: fault.effects, cause: fault.cause, prove: fault.prove, of: [fault.of],
+      faults: [fault], effects: fault.effects, cause: fault.cause, prove: fault.prove, of: fault.touching === undefined ? [fault.of] : [fault.of, fault.touching],
     })),
   ]
 }

@@ -1,5 +1,5 @@
 import type { Meter } from '../circuit/meter'
-import { groupEnds, inOrder, readingOf, sortable } from './grouping'
+import { groupEnds, groupNumbers, readingAt, readingOf, sortable, valuesOf } from './grouping'
 import { distinct } from './likelihood'
 import type { Predictions, SituationModel } from './predictor'
 import type { Outcome } from './steps'
@@ -19,35 +19,33 @@ export const likely = ({ probability }: Belief): readonly number[] => {
 
 /** Suspects, most probable first, grouped by what they predict as finely as a person can tell. */
 export function partition(meter: Meter, predicted: Predictions, belief: Belief, which: readonly number[]): readonly Outcome[] {
-  const order = inOrder(predicted, which)
-  const ends = groupEnds(meter, order.length, (k) => readingOf(predicted[order[k]]))
-  const groupOf = new Int32Array(belief.probability.length)
-  let from = 0
-  ends.forEach((end, g) => { for (; from < end; from++) groupOf[order[from]] = g })
+  const different = valuesOf(predicted, which)
+  const ends = groupEnds(meter, different.length, (k) => readingAt(different[k]))
+  const numbers = groupNumbers(different, ends)
   const groups: readonly number[][] = ends.map(() => [])
-  for (const h of which) groups[groupOf[h]].push(h)
+  for (const h of which) groups[numbers.get(sortable(predicted[h])) ?? 0].push(h)
   return groups.map((group): Outcome => ({ value: readingOf(predicted[group[0]]), probability: weigh(group, belief), hypotheses: group }))
     .sort((a, b) => b.probability - a.probability)
 }
 
 /** Entropy of what a reading would show, bits: `partition` without making its groups, and quick where all predict alike. */
-export function informationOf(meter: Meter, predicted: Predictions, belief: Belief, which: readonly number[]): number {
-  let least = which[0]
-  let most = which[0]
-  for (const h of which) {
-    if (sortable(predicted[h]) < sortable(predicted[least])) least = h
-    if (sortable(predicted[h]) > sortable(predicted[most])) most = h
-  }
-  if (which.length < 2 || !distinct(meter, readingOf(predicted[least]), readingOf(predicted[most]))) return 0
-  const order = inOrder(predicted, which)
-  let bits = 0
+export function informationOf(meter: Meter, predicted: Predictions, { probability }: Belief, which: readonly number[]): number {
+  const different = valuesOf(predicted, which)
+  const count = different.length
+  if (count < 2 || !distinct(meter, readingAt(different[0]), readingAt(different[count - 1]))) return 0
+  const weights = new Map<number, number>()
   let total = 0
+  for (const h of which) {
+    const value = sortable(predicted[h])
+    weights.set(value, (weights.get(value) ?? 0) + probability[h])
+    total += probability[h]
+  }
+  let bits = 0
   let from = 0
-  for (const end of groupEnds(meter, order.length, (k) => readingOf(predicted[order[k]]))) {
+  for (const end of groupEnds(meter, count, (k) => readingAt(different[k]))) {
     let group = 0
-    for (; from < end; from++) group += belief.probability[order[from]]
+    for (; from < end; from++) group += weights.get(different[from]) ?? 0
     if (group > 0) bits -= group * Math.log2(group)
-    total += group
   }
   return total > 0 ? Math.max(0, bits / total + Math.log2(total)) : 0
 }
@@ -58,7 +56,8 @@ export function histogramBits(outcome: Int32Array, belief: Belief, which: readon
   let total = 0
   for (const h of which) {
     const p = belief.probability[h]
-    weights[outcome[h]] = (weights[outcome[h]] ?? 0) + p
+    while (weights.length <= outcome[h]) weights.push(0)
+    weights[outcome[h]] += p
     total += p
   }
   return weights.reduce((bits, weight) => (weight > 0 ? bits - (weight / total) * Math.log2(weight / total) : bits), 0)

@@ -11,11 +11,11 @@ import type { SettingChange, Standing } from './standing'
 /** Predicted values by hypothesis number; NaN stands for out of range, and for what was not asked for. */
 export type Predictions = Float64Array
 
-/** Predictions of one reading, with a mark on those that are worked out. */
-interface Known {
-  values: Float64Array
-  done: Uint8Array
-  /** Outcomes numbered over all single faults; worked out when first asked for. */
+/** A number for each hypothesis, worked out when first asked for; there is room for pairs that are thought of later. */
+interface Numbers {
+  readonly values: Float64Array
+  readonly done: Uint8Array
+  /** Outcomes numbered over all single faults, of predictions; worked out when first asked for. */
   outcome: Int32Array | null
 }
 
@@ -29,7 +29,7 @@ export type Aftermath = Pick<Standing, 'settings' | 'reset' | 'rested'>
 export class SituationModel {
   readonly circuit: Circuit
   private readonly settled: (Settled | undefined)[] = []
-  private readonly known = new Map<string, Known>()
+  private readonly known = new Map<string, Numbers>()
   private readonly lifted: ReadonlySet<string>
   private readonly symptoms: (boolean | undefined)[] = []
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
@@ -58,7 +58,7 @@ export class SituationModel {
   /** What is left of a hypothesis here: a trip that was reset is gone, a setting that was changed is changed, a lifted wire takes along what it touches. */
   private effectsNow({ faults }: Hypothesis): readonly Effect[] {
     return faults.flatMap((fault) => (this.isCleared(fault) ? [] : fault.effects.filter((effect) => {
-      if (effect.does === 'join') return !this.lifted.has(fault.of)
+      if (effect.does === 'join') return !this.lifted.has(fault.of) && !this.lifted.has(fault.touching ?? '')
       return effect.does !== 'set' || !this.after.settings.some(({ part, setting }) => part === effect.part && setting === effect.setting)
     })))
   }
@@ -70,15 +70,14 @@ export class SituationModel {
 
   /** What the meter would show under each of the hypotheses; others are left as they were. */
   predict(meter: Meter, from: string, to: string, which: readonly number[]): Predictions {
-    const { values, done } = this.knownOf(meter, from, to)
+    const { values, done } = this.numbers(`${meter} ${from} ${to}`)
     const { healthy } = this.circuit
-    const wire = meter === 'amps' ? wireLink(healthy, from, to) : -1
-    const a = meter === 'amps' ? 0 : nodeOf(healthy, from)
-    const b = meter === 'amps' ? 0 : nodeOf(healthy, to)
+    let places: readonly [number, number] | null = null
     for (const h of which) {
       if (done[h] === 1) continue
+      places ??= meter === 'amps' ? [wireLink(healthy, from, to), 0] : [nodeOf(healthy, from), nodeOf(healthy, to)]
       const settled = this.settle(h)
-      values[h] = (meter === 'amps' ? clampAmps(settled, wire) : valueBetween(settled, meter, a, b)) ?? NaN
+      values[h] = (meter === 'amps' ? clampAmps(settled, places[0]) : valueBetween(settled, meter, places[0], places[1])) ?? NaN
       done[h] = 1
     }
     return values
@@ -86,25 +85,35 @@ export class SituationModel {
 
   /** The same as numbers of outcomes that a person can tell apart, over the first `singles` hypotheses, all of them worked out. */
   outcomes(meter: Meter, from: string, to: string, singles: number): Int32Array {
-    const known = this.knownOf(meter, from, to)
+    const known = this.numbers(`${meter} ${from} ${to}`)
     if (known.outcome) return known.outcome
     const values = this.predict(meter, from, to, Array.from({ length: singles }, (_, h) => h))
     known.outcome = outcomeNumbers(meter, values, singles)
     return known.outcome
   }
 
-  private knownOf(meter: Meter, from: string, to: string): Known {
-    const key = `${meter} ${from} ${to}`
+  /** A number for each of the hypotheses under a name of its own, kept; others are NaN, or as they were. */
+  keep(name: string, which: readonly number[], of: (hypothesis: number) => number): Float64Array {
+    const { values, done } = this.numbers(name)
+    for (const h of which) {
+      if (done[h] === 1) continue
+      values[h] = of(h)
+      done[h] = 1
+    }
+    return values
+  }
+
+  private numbers(name: string): Numbers {
     const room = this.hypotheses.length
-    const known = this.known.get(key)
+    const known = this.known.get(name)
     if (known && known.values.length >= room) return known
     const roomy = known ? 2 * room : room + 64
-    const fresh: Known = { values: new Float64Array(roomy).fill(NaN), done: new Uint8Array(roomy), outcome: known?.outcome ?? null }
+    const fresh: Numbers = { values: new Float64Array(roomy).fill(NaN), done: new Uint8Array(roomy), outcome: known?.outcome ?? null }
     if (known) {
       fresh.values.set(known.values)
       fresh.done.set(known.done)
     }
-    this.known.set(key, fresh)
+    this.known.set(name, fresh)
     return fresh
   }
 
@@ -155,6 +164,9 @@ export class SituationModel {
   }
 }
 
+/** Situations kept at once: each holds the unit solved under all its faults, some megabytes. */
+const mostSituations = 48
+
 /** A unit with its hypotheses, solved situation by situation. */
 export class UnitModel {
   /** Single faults first; pairs are added behind them as they are thought of. */
@@ -182,17 +194,29 @@ export class UnitModel {
     return number
   }
 
+  /** The effects of the faults that were still there at a standing, though they have been put right since; −1 stands for none. */
+  stillThere(repairedFaults: readonly number[], { repairs }: Standing): readonly Effect[] {
+    return repairedFaults.slice(repairs).flatMap((h) => (h < 0 ? [] : this.hypotheses[h].effects))
+  }
+
   /** The situation of a standing; `also` are faults known to have been there at the time. */
   situation(standing: Standing, also: readonly Effect[] = []): SituationModel {
     const { call, power, off, conditions, actions, settings, reset, rested } = standing
     const pending = this.pending(standing)
     const key = JSON.stringify([call, power, off, Object.entries(conditions).sort(), actions.map((action) => action.key).sort(), settings, reset, rested, pending, also])
     const known = this.situations.get(key)
-    if (known) return known
+    if (known) {
+      // to the end of the line: the first in it goes first
+      this.situations.delete(key)
+      this.situations.set(key, known)
+      return known
+    }
     const standingEffects = [...also, ...settings.map((change) => this.settingEffect(change)), ...actions.flatMap((action) => action.effects), ...pending]
     const circuit = new Circuit(this.diagram, situationOf(this.diagram, call, power, conditions, standingEffects, off))
     const model = new SituationModel(this.hypotheses, circuit, standing)
     this.situations.set(key, model)
+    const [oldest] = this.situations.keys()
+    if (this.situations.size > mostSituations) this.situations.delete(oldest)
     return model
   }
 

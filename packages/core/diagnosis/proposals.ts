@@ -8,7 +8,7 @@ import { pathPoints } from './pathPoints'
 import type { SituationModel, UnitModel } from './predictor'
 import type { Standing } from './standing'
 import { entropyOfOutcomes, type Deed, type LookStep, type Outcome, type ReadingStep } from './steps'
-import { stillThere, type Belief } from './suspects'
+import type { Belief } from './suspects'
 
 /** What the search knows when it looks for the next step. */
 export interface Search {
@@ -33,7 +33,7 @@ export function searchOf(model: UnitModel, findings: Findings, belief: Belief, c
 
 /** A standing solved with the faults in it that were there at the time. */
 export const situationIn = ({ model, belief }: Search, standing: Standing): SituationModel =>
-  model.situation(standing, stillThere(model, belief.repairedFaults, standing))
+  model.situation(standing, model.stillThere(belief.repairedFaults, standing))
 
 /** Whether evidence was taken in the very situation of a standing. */
 const sameSituation = (a: Standing, b: Standing): boolean =>

@@ -1,4 +1,5 @@
 import { display } from '../circuit/meter'
+import { partWords } from '../diagram/diagram'
 import type { Diagnosis } from './diagnose'
 import type { Hypothesis } from './hypothesis'
 import { likelihood } from './likelihood'
@@ -30,6 +31,14 @@ export function contradictionOf({ belief, findings, model, ranked }: Diagnosis):
   if (!worst) return ''
   const least = model.hypotheses[ranked[0]].words
   return `No suspect explains ${odd.map(({ piece }) => evidenceWords(model.diagram, piece)).join(' and ')}. Least contradicted: ${least}. Check the meter’s function and leads, then repeat ${evidenceWords(model.diagram, worst.piece)}.`
+}
+
+/** Repairs that what was read before does not speak for: the fault may still be there. Empty when there is none. */
+export function doubtOf({ model, belief, findings }: Diagnosis): string {
+  const doubted = findings.repaired.filter((of, k) => belief.repairedFaults[k] < 0
+    && model.hypotheses.some((hypothesis) => hypothesis.of.includes(of)) && findings.evidence.some(({ standing }) => standing.repairs <= k))
+  if (doubted.length === 0) return ''
+  return `What was found before does not point to ${doubted.map((of) => partWords(model.diagram, of)).join(' or ')}: what stopped the unit may still be there.`
 }
 
 /** What has to be looked at before the unit is energised again with this repaired. */

@@ -1,213 +1,122 @@
-import type { Effect, Fault } from '../diagram/effect'
-import type { Evidence, Findings } from './evidence'
-import { readingOf } from './grouping'
-import type { Hypothesis } from './hypothesis'
-import { likelihood, lookChance } from './likelihood'
-import type { DropPoint } from '../visit/entry'
-import type { SituationModel, UnitModel } from './predictor'
+import type { Findings } from './evidence'
+import type { UnitModel } from './predictor'
 import { weighPriors, type PriorReason, type UnitFacts } from './priors'
-import { atArrival, type Standing } from './standing'
+import { weigh, type Weighed } from './weighing'
 
-/** Chance of hearing the complaint from a unit whose loads all do what they should. */
-const complaintWithoutSymptom = 0.05
-/** Chance of a setting being found as a hypothesis has it, and otherwise. */
-const foundSetChance = { hit: 0.97, miss: 0.004 } as const
-/** Weight left of a fault under a measured condition that speaks against it. */
-const excludedShare = 0.04
-/** What an oscillating circuit reads depends on the moment: half the weight is spread. */
-const movingTarget = 0.5
-/** Where nothing bounds what a moving reading may be. */
-const elsewhereDensity = 0.02
-type Reading = Extract<Evidence, { readonly kind: 'reading' }>
-
-/** Log-likelihood of each hypothesis under each piece of evidence, and the posterior over all. */
-export interface Belief {
-  /** Posterior probability by hypothesis number. */
-  readonly probability: Float64Array
-  /** `weight[e][h]`: log-likelihood of evidence e under hypothesis h. */
-  readonly weight: readonly Float64Array[]
-  /** Faults that were there before each repair, found by the evidence up to it. */
+/** What is believed of a unit: the posterior over all hypotheses, and how each piece of evidence speaks of each. */
+export interface Belief extends Omit<Weighed, 'logChance'> {
+  /** The fault that was there before each repair, as the weightiest story has it; −1: nothing was wrong with it. */
   readonly repairedFaults: readonly number[]
   /** Why some faults were thought more or less likely before any evidence. */
   readonly reasons: readonly PriorReason[]
 }
 
-/** The effects of the faults that were still there at a standing, though they have been put right since. */
-export const stillThere = (model: UnitModel, repairedFaults: readonly number[], standing: Standing): readonly Effect[] =>
-  repairedFaults.slice(standing.repairs).flatMap((h) => (h < 0 ? [] : model.hypotheses[h].effects))
+/** One account of the repairs: what each of them put right. */
+interface Story {
+  readonly repairedFaults: readonly number[]
+  /** Logarithm of its weight by all evidence from before the last repair. */
+  readonly logWeight: number
+  /** Logarithm of how probable that evidence is to those who know of the repair: what comes later is judged from there. */
+  readonly logBefore: number
+}
+
+/** In a story’s list of repaired faults: nothing was wrong with what was repaired. */
+const wasGood = -1
+/** How many times as readily a bad part is replaced as a good one, seen by other eyes than the entries’. */
+const replacesBad = 10
+const mostStories = 4
+/** Stories of less weight than this, against the weightiest, are left. */
+const toldFrom = Math.log(1e-3)
 
 /**
- * Bayes over all hypotheses (de Kleer & Williams 1987). What was repaired is known good from then on: evidence from
- * before is read with that part's fault still in place.
+ * Bayes over all hypotheses (de Kleer & Williams 1987). What was repaired is known good from then on. Whether it was bad
+ * before is a question too: each repair splits the story into one in which earlier evidence is read with that part’s
+ * fault still in place, and one in which a good part was replaced and the fault that was there is there as ever.
  */
 export function believe(model: UnitModel, findings: Findings, facts: UnitFacts = {}): Belief {
+  const { repaired } = findings
   const priors = weighPriors(model.diagram, model.hypotheses, {
     ...facts, complaint: findings.complaint, replaced: findings.replaced, outdoorDryBulb: findings.now.conditions.outdoorDryBulb ?? null,
   })
-  const repairedFaults: number[] = []
-  for (let repair = 0; repair < findings.repaired.length; repair++) {
-    const before = weigh(model, priors.factor, findings, findings.evidence.filter(({ standing }) => standing.repairs === repair), repairedFaults, repair)
-    repairedFaults.push(blame(model, before.probability, findings.repaired[repair]))
-  }
-  const belief = weigh(model, priors.factor, findings, findings.evidence, repairedFaults, findings.repaired.length)
-  return { ...belief, repairedFaults, reasons: priors.table }
-}
-
-/** The most probable fault of the repaired part or wire; −1 where the model knows none. */
-function blame(model: UnitModel, probability: Float64Array, repaired: string): number {
-  let best = -1
-  model.hypotheses.forEach((hypothesis, h) => {
-    const its = hypothesis.of.includes(repaired) || hypothesis.id === repaired
-    if (its && (best < 0 || probability[h] > probability[best])) best = h
+  /** What was found before repair number `until` says to those who know of the first `repairs`. */
+  const told: Told = (repairedFaults, repairs, until) => weigh({
+    model, factor: priors.factor, findings, repairedFaults, good: new Set(repaired.slice(0, repairs)),
+    evidence: findings.evidence.filter(({ standing }) => standing.repairs <= until),
+    // what was complained of may be gone with the first thing put right
+    complained: repairedFaults.every((h) => h === wasGood),
   })
-  return best
+  const stories = storiesOf(model, findings, facts, told)
+  const ends = stories.map(({ repairedFaults }) => told(repairedFaults, repaired.length, repaired.length))
+  const shares = normalised(stories.map(({ logWeight, logBefore }, k) => logWeight + ends[k].logChance - logBefore))
+  const lead = shares.indexOf(Math.max(...shares))
+  const probability = new Float64Array(model.hypotheses.length)
+  ends.forEach((end, k) => { end.probability.forEach((p, h) => { probability[h] += shares[k] * p }) })
+  return {
+    probability, reasons: priors.table, repairedFaults: stories[lead].repairedFaults,
+    // other stories may have thought of further pairs
+    weight: ends[lead].weight.map((row) => lengthened(row, probability.length)),
+  }
 }
 
-type Weighed = Omit<Belief, 'repairedFaults' | 'reasons'>
+/** What evidence says under a story, as `believe` has it told. */
+type Told = (repairedFaults: readonly number[], repairs: number, until: number) => Weighed
 
-function weigh(
-  model: UnitModel, factor: Context['factor'], findings: Findings, evidence: readonly Evidence[], repairedFaults: readonly number[], repairs: number,
-): Weighed {
-  const context: Context = { model, factor, findings, evidence, repairedFaults, good: new Set(findings.repaired.slice(0, repairs)), complained: repairs === 0 }
-  const singles = Array.from({ length: model.singles }, (_, h) => h)
-  const first = weighAll(context, singles)
-  const pairs = pairsWorthTrying(context, first)
-  return pairs.length === 0 ? first : weighAll(context, [...singles, ...pairs])
+/** Stories of the last few logs, by all that they are made of: most entries come after the last repair and change none. */
+const known = new WeakMap<UnitModel, Map<string, readonly Story[]>>()
+const mostKnown = 8
+
+/** Every account of the repairs that is worth going on with, by what was found before the last of them. */
+function storiesOf(model: UnitModel, { repaired, evidence, complaint, replaced, now }: Findings, facts: UnitFacts, told: Told): readonly Story[] {
+  const first: readonly Story[] = [{ repairedFaults: [], logWeight: 0, logBefore: 0 }]
+  if (repaired.length === 0) return first
+  const kept = known.get(model) ?? new Map<string, readonly Story[]>()
+  known.set(model, kept)
+  const key = JSON.stringify([repaired, evidence.filter(({ standing }) => standing.repairs < repaired.length), complaint, replaced, now.conditions, facts])
+  const stories = kept.get(key) ?? repaired.reduce((before, part, repair) => weightiest(before.flatMap((story) => {
+    const found = told(story.repairedFaults, repair, repair)
+    return sidesOf(model, part, found.probability).map(({ fault, share }) => {
+      const repairedFaults = [...story.repairedFaults, fault]
+      return {
+        repairedFaults, logWeight: story.logWeight + found.logChance - story.logBefore + Math.log(share),
+        logBefore: told(repairedFaults, repair + 1, repair).logChance,
+      }
+    })
+  })), first)
+  kept.set(key, stories)
+  const [oldest] = kept.keys()
+  if (kept.size > mostKnown) kept.delete(oldest)
+  return stories
 }
 
-interface Context {
-  readonly model: UnitModel
-  /** On the prior of a hypothesis. */
-  readonly factor: (hypothesis: Hypothesis) => number
-  readonly findings: Findings
-  readonly evidence: readonly Evidence[]
-  readonly repairedFaults: readonly number[]
-  /** Parts known good since they were repaired. */
-  readonly good: ReadonlySet<string>
-  readonly complained: boolean
+function lengthened(row: Float64Array, length: number): Float64Array {
+  if (row.length >= length) return row
+  const longer = new Float64Array(length).fill(-Infinity)
+  longer.set(row)
+  return longer
 }
 
-function weighAll({ model, factor, findings, evidence, repairedFaults, good, complained }: Context, which: readonly number[]): Weighed {
-  const { hypotheses } = model
-  const log = new Float64Array(hypotheses.length).fill(-Infinity)
-  for (const h of which) if (!hypotheses[h].of.some((part) => good.has(part))) log[h] = Math.log(hypotheses[h].prior * factor(hypotheses[h]))
-  if (complained) addComplaint(model, findings, log, which)
-  for (const h of which) log[h] += excluded(hypotheses[h].faults, findings) * Math.log(excludedShare)
-  const intermittent = evidence.some(({ kind }) => kind === 'drop-out')
-  const weight = evidence.map((piece) => {
-    const also = stillThere(model, repairedFaults, piece.standing)
-    const row = weighPiece(model, piece, model.situation(piece.standing, also), which, intermittent)
-    if (piece.standing.age !== null) {
-      // the call may have stood for longer than anybody said
-      const settled = weighPiece(model, piece, model.situation({ ...piece.standing, age: null }, also), which, intermittent)
-      for (const h of which) row[h] = Math.log(clockTrust * Math.exp(row[h]) + (1 - clockTrust) * Math.exp(settled[h]))
-    }
-    for (const h of which) log[h] += row[h]
-    return row
+/** The two sides of a repair, with the share that evidence from before it gives each: the part had this fault, or none. */
+function sidesOf(model: UnitModel, part: string, probability: Float64Array): readonly { readonly fault: number; readonly share: number }[] {
+  const byFault = new Map<string, number>()
+  model.hypotheses.forEach(({ faults }, h) => {
+    // of a pair only the fault of this part was put right
+    for (const { id, of, touching } of faults) if (of === part || touching === part || id === part) byFault.set(id, (byFault.get(id) ?? 0) + (probability[h] ?? 0))
   })
-  return { probability: normalise(log), weight }
+  const [worst] = [...byFault].sort(([, a], [, b]) => b - a)
+  const bad = [...byFault.values()].reduce((a, b) => a + b, 0)
+  if (!(bad > 0)) return [{ fault: wasGood, share: 1 }]
+  const share = Math.min(1, (replacesBad * bad) / (replacesBad * bad + 1 - bad))
+  return [{ fault: model.hypotheses.findIndex(({ id }) => id === worst[0]), share }, { fault: wasGood, share: 1 - share }]
 }
 
-/** How far the seconds that were said are believed. */
-const clockTrust = 0.75
-
-/** Log-likelihood of one piece of evidence in one situation, by hypothesis. */
-function weighPiece(model: UnitModel, piece: Evidence, situation: SituationModel, which: readonly number[], intermittent: boolean): Float64Array {
-  const row = new Float64Array(model.hypotheses.length).fill(-Infinity)
-  if (piece.kind === 'reading') {
-    const predicted = situation.predict(piece.meter, piece.from, piece.to, [0, ...which])
-    // a fault that comes and goes is away for most readings
-    let density: number | null = null
-    const moving = (): number => (density ??= movingDensity(piece, situation))
-    const asHealthy = intermittent ? likelihood(piece.meter, piece.value, readingOf(predicted[0])) : 0
-    for (const h of which) {
-      const chance = likelihood(piece.meter, piece.value, readingOf(predicted[h]))
-      const steady = situation.settle(h).oscillates ? (1 - movingTarget) * chance + movingTarget * moving() : chance
-      row[h] = Math.log(intermittent ? atRestShare * asHealthy + (1 - atRestShare) * steady : steady)
-    }
-  } else if (piece.kind === 'drop-out') {
-    for (const h of which) row[h] = dropOutWeight(situation, piece, which, h)
-  } else if (piece.kind === 'look') {
-    const usual = piece.what === 'code' ? situation.looks(0, piece.of) : null
-    for (const h of which) row[h] = Math.log(shows(situation.looks(h, piece.of), piece.what, usual) ? lookChance.hit : lookChance.falseAlarm)
-  } else {
-    const { part, setting, to } = piece.found
-    for (const h of which) row[h] = Math.log(situation.settingOf(h, part, setting) === to ? foundSetChance.hit : foundSetChance.miss)
-  }
-  return row
+function weightiest(stories: readonly Story[]): readonly Story[] {
+  const sorted = stories.filter(({ logWeight, logBefore }) => logWeight > -Infinity && logBefore > -Infinity).sort((a, b) => b.logWeight - a.logWeight)
+  return sorted.slice(0, mostStories).filter(({ logWeight }) => logWeight - sorted[0].logWeight > toldFrom)
 }
 
-/** Density of a reading on a circuit that will not rest: volts may be anything that its two points can have between them. */
-function movingDensity({ meter, from, to, value }: Reading, situation: SituationModel): number {
-  if (meter !== 'volts' && meter !== 'loz') return elsewhereDensity
-  const most = [from, to].reduce((sum, point) => sum + (point === 'EARTH' ? 0 : situation.predict('volts', point, 'EARTH', [0])[0]), 1)
-  return value !== null && value <= 1.2 * most ? 1 / (1.2 * most) : 0
-}
-
-/** Chance that a channel of a logged stretch falls, or holds, as a suspect has it. */
-const channelRight = 0.93
-/** Share of the time that a fault which comes and goes is away. */
-const atRestShare = 0.7
-
-/** How well a suspect has those channels fall that fell, and those hold that held. */
-function dropOutWeight(situation: SituationModel, { fell, held }: Evidence & { kind: 'drop-out' }, which: readonly number[], h: number): number {
-  const falls = ({ from, to }: DropPoint): boolean => {
-    const predicted = situation.predict('volts', from, to, [0, ...which])
-    return situation.settle(h).oscillates || predicted[h] < 0.6 * predicted[0]
-  }
-  const right = fell.filter(falls).length + held.filter((channel) => !falls(channel)).length
-  const wrong = fell.length + held.length - right
-  return right * Math.log(channelRight) + wrong * Math.log(1 - channelRight)
-}
-
-/** Whether a look shows a word; a bare `code`: any other code than a healthy unit's. */
-const shows = (seen: readonly string[], what: string, usual: readonly string[] | null): boolean =>
-  usual ? seen.some((word) => word.startsWith('code ') && !usual.includes(word)) : seen.includes(what)
-
-/** Log-likelihood that a hypothesis may lose on a piece of evidence and still be said to explain it. */
-const explains = 3
-/** How many single faults, at the most, are tried in pairs. */
-const paired = 26
-
-/** Pairs of single faults, where no single one explains every piece of evidence: those that explain what others leave. */
-function pairsWorthTrying({ model, evidence }: Context, { weight, probability }: Weighed): readonly number[] {
-  if (evidence.length < 2) return []
-  const best = weight.map((row) => row.reduce((a, b) => Math.max(a, b), -Infinity))
-  const leaves = (h: number): readonly number[] => weight.flatMap((row, e) => (best[e] - row[h] > explains ? [e] : []))
-  const order = Array.from({ length: model.singles }, (_, h) => h).filter((h) => h > 0 && probability[h] > 0).sort((a, b) => probability[b] - probability[a])
-  if (order.length === 0 || order.slice(0, 40).some((h) => leaves(h).length === 0)) return []
-  // leading suspects, and for each piece that the leader leaves open those that explain it with the least else against them
-  const chosen = new Set(order.slice(0, paired / 2))
-  for (const e of leaves(order[0]))
-    for (const h of order.filter((candidate) => best[e] - weight[e][candidate] < 1).slice(0, Math.ceil(paired / 2))) chosen.add(h)
-  const few = [...chosen].slice(0, 2 * paired)
-  return few.flatMap((a, k) => few.slice(k + 1).filter((b) => differ(model, a, b)).map((b) => model.pair(a, b)))
-}
-
-const differ = (model: UnitModel, a: number, b: number): boolean => !sameBranch(model.hypotheses[a].effects, model.hypotheses[b].effects)
-
-/** Two faults of one branch are not independent of each other. */
-const sameBranch = (a: readonly Effect[], b: readonly Effect[]): boolean => {
-  const touched = new Set(a.map((effect) => ('branch' in effect ? effect.branch : '')))
-  return b.some((effect) => 'branch' in effect && touched.has(effect.branch))
-}
-
-/** How many of these faults cannot well be under what was measured outside the circuit. */
-const excluded = (faults: readonly Fault[], { now }: Findings): number => faults.filter(({ unless }) => {
-  const value = unless ? now.conditions[unless.of] : undefined
-  return unless !== undefined && value !== undefined && (unless.above === undefined || value > unless.above) && (unless.below === undefined || value < unless.below)
-}).length
-
-function addComplaint(model: UnitModel, findings: Findings, log: Float64Array, which: readonly number[]): void {
-  const complaint = model.diagram.complaints.find(({ id }) => id === findings.complaint)
-  if (!complaint) return
-  const situation = model.situation(atArrival(model.diagram, complaint.call))
-  for (const h of which) if (!situation.showsSymptom(h)) log[h] += Math.log(complaintWithoutSymptom)
-}
-
-function normalise(log: Float64Array): Float64Array {
-  const top = log.reduce((a, b) => Math.max(a, b), -Infinity)
-  const raw = log.map((value) => Math.exp(value - top))
+function normalised(logs: readonly number[]): readonly number[] {
+  const top = Math.max(...logs)
+  const raw = logs.map((value) => Math.exp(value - top))
   const total = raw.reduce((a, b) => a + b, 0)
   return raw.map((value) => value / total)
 }

@@ -22,6 +22,12 @@ export interface TrialOptions extends Choosing {
   readonly sure: number
 }
 
+/** What a suspect was given. */
+export interface Given {
+  readonly hypothesis: number
+  readonly probability: number
+}
+
 export interface Trial {
   readonly steps: number
   readonly cost: number
@@ -29,50 +35,21 @@ export interface Trial {
   readonly ranked: readonly number[]
   readonly diagnosis: Diagnosis
   readonly entries: readonly EntryBody[]
-  /** After each step: the probabilities given to the leaders. */
-  readonly given: readonly { readonly hypothesis: number; readonly probability: number }[]
+  /** After each step but the first: the probabilities given. */
+  readonly given: readonly (readonly Given[])[]
 }
 
 /** A complaint under which a unit with this fault does not do what it should; empty when none of the usual ones fits. */
 export const complaintOf = (model: UnitModel, truth: number): string =>
   model.diagram.complaints.find(({ call }) => model.situation(atArrival(model.diagram, call)).showsSymptom(truth))?.id ?? ''
 
-/** How a search for several faults went: which parts were repaired in turn, and whether every fault was among them. */
-export interface Repairs {
-  readonly repaired: readonly string[]
-  readonly all: boolean
-  readonly steps: number
-}
-
-const mostRepairs = 4
-
-/** Finds and repairs one suspect after another until nothing is left or nothing more is suspected. `truth` names a pair. */
-export function playRepairs(model: UnitModel, truth: number, complaint: string, options: TrialOptions): Repairs {
-  const { faults } = model.hypotheses[truth]
-  const repaired: string[] = []
-  let entries: readonly EntryBody[] = []
-  let steps = 0
-  for (;;) {
-    const left = faults.filter(({ of }) => !repaired.includes(of))
-    const now = left.length === faults.length ? truth : left.length === 0 ? 0 : model.hypotheses.findIndex(({ id }) => id === left[0].id)
-    const trial = playTrial(model, now, complaint, options, entries)
-    steps += trial.steps
-    const leader = model.hypotheses[trial.ranked[0]]
-    const [of] = leader.of.filter((part) => !repaired.includes(part))
-    if (of === undefined || repaired.length >= mostRepairs) return { repaired, all: left.length === 0, steps }
-    repaired.push(of)
-    if (faults.every((fault) => repaired.includes(fault.of))) return { repaired, all: true, steps }
-    entries = [...trial.entries, { kind: 'power', is: 'on' }, { kind: 'repair', of }]
-  }
-}
-
-/** Only what stands out is kept for the reliability table. */
-const keptFrom = 0.02
+/** Less than this is not kept for the reliability table. */
+const keptFrom = 1e-4
 
 /** Follows the asks on a unit with these faults until one suspect is sure or nothing more is to be told. Starts behind `before`. */
 export function playTrial(model: UnitModel, truth: number, complaint: string, options: TrialOptions, before: readonly EntryBody[] = []): Trial {
   const entries = [...before]
-  const given: { hypothesis: number; probability: number }[] = []
+  const given: (readonly Given[])[] = []
   let steps = 0
   let cost = 0
   for (;;) {
@@ -84,7 +61,7 @@ export function playTrial(model: UnitModel, truth: number, complaint: string, op
     entries.push(...take(model, truth, diagnosis, step, options))
     steps += 1
     cost += step.cost
-    if (steps > 1) for (const h of diagnosis.ranked.slice(0, 12)) if (diagnosis.belief.probability[h] >= keptFrom) given.push({ hypothesis: h, probability: diagnosis.belief.probability[h] })
+    if (steps > 1) given.push(diagnosis.ranked.map((hypothesis) => ({ hypothesis, probability: diagnosis.belief.probability[hypothesis] })).filter(({ probability }) => probability >= keptFrom))
   }
 }
 
@@ -117,7 +94,8 @@ function read(model: UnitModel, truth: number, standing: Standing, step: Reading
   return noise ? noisy(step.meter, value, random) : value
 }
 
-function trueValue(model: UnitModel, truth: number, standing: Standing, { meter, from, to }: Candidate): number | null {
+/** What a meter shows on a unit with these faults. */
+export function trueValue(model: UnitModel, truth: number, standing: Standing, { meter, from, to }: Pick<Candidate, 'meter' | 'from' | 'to'>): number | null {
   return readingOf(model.situation(standing).predict(meter, from, to, [truth])[truth])
 }
 

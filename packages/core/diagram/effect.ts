@@ -34,6 +34,8 @@ export interface Fault {
   readonly prove: string
   /** The part or wire it belongs to. */
   readonly of: string
+  /** The other wire of two that touch: either one put right ends it. */
+  readonly touching?: string
   readonly shows?: string
   readonly clears?: readonly Clearing[]
   readonly unless?: Exclusion

@@ -73,7 +73,7 @@ function crossedFaults(diagram: Diagram): readonly Fault[] {
     cable.flatMap((a, k) => cable.slice(k + 1).filter((b) => b.from !== a.from && b.to !== a.to).map((b): Fault => ({
       id: `${a.id}:crossed:${b.id}`,
       words: `Wires ${a.color} ${a.number} and ${b.color} ${b.number} touch in their cable (${a.from}, ${b.from})`,
-      of: a.id,
+      of: a.id, touching: b.id,
       prior: wirePrior.crossed,
       effects: [{ does: 'join', from: a.from, to: b.from, ohms: chafedOhms }],
       cause: 'staple, garden tool, gnawing', shows: 'chafed', prove: 'power off, both ends lifted, ohms between the two',

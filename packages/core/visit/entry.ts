@@ -85,6 +85,14 @@ export interface ProofValue {
   readonly value: number
   readonly unit: string
   readonly expected?: number
+  /** Where it was read, when it is of the circuit: a reading like any other, in the call that is proven. */
+  readonly at?: ProofPlace
+}
+
+export interface ProofPlace {
+  readonly meter: 'volts' | 'amps'
+  readonly from: string
+  readonly to: string
 }
 
 export type ActionVerb = 'lift' | 'land' | 'unplug' | 'plug' | 'bridge' | 'unbridge' | 'reset' | 'warm' | 'cool' | 'wiggle'

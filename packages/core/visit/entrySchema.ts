@@ -17,6 +17,7 @@ const value = mixed<number>().nullable().defined('value is missing: give a numbe
 const dropPoints = (label: string) => array().of(object({ from: name('from'), to: name('to') }).noUnknown()).max(64).required().label(label)
 const rating = mixed<Record<string, string>>().required().test('rating', 'rating must be words by name', (given) =>
   typeof given === 'object' && given !== null && Object.entries(given).length <= 20 && Object.values(given).every((text) => typeof text === 'string' && text.length <= 200))
+const provenAt = object({ meter: oneOf('meter', ['volts', 'amps']), from: name('from'), to: name('to') }).noUnknown().default(undefined)
 const day = string().strict().matches(/^\d{4}-\d{2}-\d{2}$/, 'expires must be a date, YYYY-MM-DD').required('expires is missing')
 
 const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
@@ -60,7 +61,7 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
   'diagram-changed': object({ kind: kindIs('diagram-changed'), of: name('of'), words: said('words') }),
   proof: object({
     kind: kindIs('proof'), call: name('call'), words: words('words').defined(), passed: boolean().strict().required(),
-    values: array().of(object({ what: name('what'), value: amount('value'), unit: words('unit').defined(), expected: number().strict() }).noUnknown()).max(60),
+    values: array().of(object({ what: name('what'), value: amount('value'), unit: words('unit').defined(), expected: number().strict(), at: provenAt }).noUnknown()).max(60),
   }),
   restored: object({ kind: kindIs('restored'), item: name('item'), is: boolean().strict().required() }),
   defect: object({ kind: kindIs('defect'), words: said('words'), of: words('of'), recommend: words('recommend'), reason: words('reason') }),

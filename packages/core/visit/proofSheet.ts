@@ -1,15 +1,15 @@
 import { Circuit } from '../circuit/circuit'
-import { clampAmps, valueBetween, type Meter } from '../circuit/meter'
+import { clampAmps, valueBetween } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
 import type { Conditions } from '../parts/kind'
+import type { ProofPlace } from './entry'
 
 /** A value to read in proof, with what the solved circuit has there at the measured volts. */
 export interface ProofLine {
   readonly what: string
-  readonly meter: Meter
-  readonly from: string
-  readonly to: string
+  /** Where to read it; null for what is not of the circuit: air. */
+  readonly at: ProofPlace | null
   readonly unit: 'V' | 'A' | '°F'
   /** Null where the circuit says nothing: air. */
   readonly expected: number | null
@@ -38,7 +38,7 @@ function linesOf(diagram: Diagram, call: string, conditions: Conditions): readon
   const r = network.nodes.get('TB.R')
   const common = network.nodes.get(diagram.common)
   if (r !== undefined && common !== undefined)
-    control.push({ what: 'Control power, R to C', meter: 'volts', from: 'TB.R', to: diagram.common, unit: 'V', expected: valueBetween(healthy, 'volts', r, common) })
+    control.push({ what: 'Control power, R to C', at: { meter: 'volts', from: 'TB.R', to: diagram.common }, unit: 'V', expected: valueBetween(healthy, 'volts', r, common) })
   const legs = [...diagram.parts.values()].filter(({ kind }) => kind.symbol === 'motor' || kind.symbol === 'heater').flatMap((part) => {
     const wires = [...diagram.wires.values()].filter(({ from, to, wiring }) => wiring === 'line' && (from.startsWith(`${part.id}.`) || to.startsWith(`${part.id}.`)))
     const seen = new Set<string>()
@@ -48,12 +48,12 @@ function linesOf(diagram: Diagram, call: string, conditions: Conditions): readon
       if (link === undefined || seen.has(terminal)) return []
       seen.add(terminal)
       const amps = clampAmps(healthy, link)
-      return [{ what: `${part.words}, at ${terminal}`, meter: 'amps', from, to, unit: 'A', expected: amps, amps }]
+      return [{ what: `${part.words}, at ${terminal}`, at: { meter: 'amps', from, to }, unit: 'A', expected: amps, amps }]
     })
   })
   const running = legs.filter(({ amps }) => amps >= runsFromAmps).map(({ amps: _, ...line }) => line)
   const air: readonly ProofLine[] = running.length > 0
-    ? ['Return air', 'Supply air, after 10 to 15 minutes'].map((what): ProofLine => ({ what, meter: 'volts', from: '', to: '', unit: '°F', expected: null }))
+    ? ['Return air', 'Supply air, after 10 to 15 minutes'].map((what): ProofLine => ({ what, at: null, unit: '°F', expected: null }))
     : []
   // off means off: what could still run is looked at once
   const still = running.length === 0 ? legs.slice(0, 1).map(({ amps: _, ...line }): ProofLine => ({ ...line, what: `${line.what}: nothing runs` })) : []

@@ -35,8 +35,9 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
     setNoted('')
     setOpen(false)
   }
-  const enter = (line: ProofLine, value: number): void => {
-    setValues((now) => [...now.filter(({ what }) => what !== line.what), { what: line.what, value, unit: line.unit, ...(line.expected === null ? {} : { expected: Math.round(line.expected * 100) / 100 }) }])
+  const enter = ({ what, unit, expected, at }: ProofLine, value: number): void => {
+    const read: ProofValue = { what, value, unit, ...(expected === null ? {} : { expected: Math.round(expected * 100) / 100 }), ...(at ? { at } : {}) }
+    setValues((now) => [...now.filter((other) => other.what !== what), read])
     setAsked(null)
   }
   return (
@@ -47,6 +48,7 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
         <Words size="small" color={last ? (last.passed ? palette.good : palette.wrong) : palette.quiet}>{last ? (last.passed ? 'proven' : 'not right') : 'not proven yet'}</Words>
       </Pressable>
       {!open && last ? <Words size="small" quiet>{[last.words, ...(last.values ?? []).map(({ what, value, unit }) => `${what} ${shown(value, unit)}`)].filter(Boolean).join('; ')}</Words> : null}
+      {!open && last?.passed === false && last.values?.some(({ at }) => at) ? <Words size="small">Its readings count as evidence: the search goes on from them.</Words> : null}
       {open ? (lines ?? []).map((line) => <ValueRow key={line.what} line={line} value={values.find(({ what }) => what === line.what)?.value ?? null} onPress={() => { setAsked(line) }} />) : null}
       {open ? <Field label={`Readings for ${words}`} value={noted} onChangeText={setNoted} placeholder="Anything else that was seen" /> : null}
       <View style={{ flexDirection: 'row', gap: space.small }}>
