@@ -49,12 +49,10 @@ const countedFrom = 0.02
 
 const mean = (numbers: readonly number[]): number => numbers.reduce((sum, n) => sum + n, 0) / Math.max(1, numbers.length)
 
-const unitOf = (id: string): UnitModel => modelOf(readLadder(builtInUnitText(id)))
-
 /** Puts one unit through all trials. */
 export function trialsOf(id: string, extent: Extent): UnitTrials {
   const start = performance.now()
-  const model = unitOf(id)
+  const model = modelOf(readLadder(builtInUnitText(id)))
   const classes = classesOf(model)
   const isRight = (hypothesis: number, truth: number): boolean => hypothesis < classes.length && classes[hypothesis] === classes[truth]
 
@@ -79,20 +77,16 @@ export function trialsOf(id: string, extent: Extent): UnitTrials {
     noisy: summed(noisy),
     bySchool: Object.fromEntries(schools.map((school) => [school, summed(play({ ...plain, looks: true, school }, extent.schools))])) as Record<School, Searches>,
     given: noisy.flatMap(({ truth, trial }) => trial.given.flatMap((step) => byClass(step, classes).map(({ of, probability }) => [probability, of === classes[truth]] as const))),
-    ...pairs(id, classes, extent),
+    ...pairs(model, classes, extent),
     seconds: (performance.now() - start) / 1000,
   }
 }
 
-/** What a unit remembers of pairs and repairs grows: it is read anew after so many. */
-const pairsAtOnce = 20
-
 /** Pairs of faults found and repaired one after the other. */
-function pairs(id: string, classes: Int32Array, extent: Extent): Pick<UnitTrials, 'pairsFound' | 'pairSteps' | 'proofReadings'> {
+function pairs(model: UnitModel, classes: Int32Array, extent: Extent): Pick<UnitTrials, 'pairsFound' | 'pairSteps' | 'proofReadings'> {
   const random = seeded(extent.seed + 1)
-  let model = unitOf(id)
-  const both = Array.from({ length: extent.pairs }, (_, k) => {
-    if (k > 0 && k % pairsAtOnce === 0) model = unitOf(id)
+  const both = Array.from({ length: extent.pairs }, () => {
+    model.forgetPairs()
     const pair = drawPair(model, classes, random)
     return playRepairs(model, classes, pair, complaintOf(model, pair), { random, noise: false, blunders: 0, looks: true, mostSteps, sure: sure.two })
   })

@@ -30,6 +30,8 @@ export class SituationModel {
   readonly circuit: Circuit
   private readonly settled: (Settled | undefined)[] = []
   private readonly known = new Map<string, Numbers>()
+  /** What a case has had worked out besides predictions. */
+  private readonly kept = new Map<string, Numbers>()
   private readonly lifted: ReadonlySet<string>
   private readonly symptoms: (boolean | undefined)[] = []
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
@@ -68,9 +70,18 @@ export class SituationModel {
     return clears.some(by)
   }
 
+  /** Forgets what was worked out for hypotheses from this number on, and what belongs to a case. */
+  forget(from: number): void {
+    this.settled.length = Math.min(this.settled.length, from)
+    this.symptoms.length = Math.min(this.symptoms.length, from)
+    this.knownLooks.length = Math.min(this.knownLooks.length, from)
+    for (const { done } of this.known.values()) done.fill(0, from)
+    this.kept.clear()
+  }
+
   /** What the meter would show under each of the hypotheses; others are left as they were. */
   predict(meter: Meter, from: string, to: string, which: readonly number[]): Predictions {
-    const { values, done } = this.numbers(`${meter} ${from} ${to}`)
+    const { values, done } = this.numbers(this.known, `${meter} ${from} ${to}`)
     const { healthy } = this.circuit
     let places: readonly [number, number] | null = null
     for (const h of which) {
@@ -85,7 +96,7 @@ export class SituationModel {
 
   /** The same as numbers of outcomes that a person can tell apart, over the first `singles` hypotheses, all of them worked out. */
   outcomes(meter: Meter, from: string, to: string, singles: number): Int32Array {
-    const known = this.numbers(`${meter} ${from} ${to}`)
+    const known = this.numbers(this.known, `${meter} ${from} ${to}`)
     if (known.outcome) return known.outcome
     const values = this.predict(meter, from, to, Array.from({ length: singles }, (_, h) => h))
     known.outcome = outcomeNumbers(meter, values, singles)
@@ -94,7 +105,7 @@ export class SituationModel {
 
   /** A number for each of the hypotheses under a name of its own, kept; others are NaN, or as they were. */
   keep(name: string, which: readonly number[], of: (hypothesis: number) => number): Float64Array {
-    const { values, done } = this.numbers(name)
+    const { values, done } = this.numbers(this.kept, name)
     for (const h of which) {
       if (done[h] === 1) continue
       values[h] = of(h)
@@ -103,9 +114,9 @@ export class SituationModel {
     return values
   }
 
-  private numbers(name: string): Numbers {
+  private numbers(among: Map<string, Numbers>, name: string): Numbers {
     const room = this.hypotheses.length
-    const known = this.known.get(name)
+    const known = among.get(name)
     if (known && known.values.length >= room) return known
     const roomy = known ? 2 * room : room + 64
     const fresh: Numbers = { values: new Float64Array(roomy).fill(NaN), done: new Uint8Array(roomy), outcome: known?.outcome ?? null }
@@ -113,7 +124,7 @@ export class SituationModel {
       fresh.values.set(known.values)
       fresh.done.set(known.done)
     }
-    this.known.set(name, fresh)
+    among.set(name, fresh)
     return fresh
   }
 
@@ -192,6 +203,13 @@ export class UnitModel {
     const number = this.all.push(bothOf(this.all[Math.min(a, b)], this.all[Math.max(a, b)])) - 1
     this.pairs.set(key, number)
     return number
+  }
+
+  /** Forgets every pair that was thought of, when a case is over: their numbers are given out anew. */
+  forgetPairs(): void {
+    this.all.length = this.singles
+    this.pairs.clear()
+    for (const situation of this.situations.values()) situation.forget(this.singles)
   }
 
   /** The effects of the faults that were still there at a standing, though they have been put right since; −1 stands for none. */
