@@ -5,6 +5,7 @@ import type { School } from '@jokulgale/core/diagnosis/schools'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { seenWords } from '@jokulgale/core/diagnosis/words'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
@@ -21,6 +22,8 @@ interface AskPanelProps {
   readonly asks: readonly Ask[]
   readonly busy: boolean
   readonly story: string
+  /** What does not fit together in the evidence; told instead of the story. */
+  readonly warning: string
   /** The suspect that leads, in words; empty while none stands out. */
   readonly leading: string
   readonly school: School
@@ -35,7 +38,7 @@ interface AskPanelProps {
 const settled = (done: boolean): object => ({ dataSet: { settled: done ? 'yes' : 'no' } })
 
 /** The next step, as one would say it to a helper, and the way to enter what came of it. */
-export function AskPanel({ visit, asks, busy, story, leading, school, onSchool, onMeasure, onSaid, onSuspects }: AskPanelProps) {
+export function AskPanel({ visit, asks, busy, story, warning, leading, school, onSchool, onMeasure, onSaid, onSuspects }: AskPanelProps) {
   const [detail, setDetail] = useState(false)
   const [seeing, setSeeing] = useState(false)
   const [doing, setDoing] = useState(false)
@@ -53,7 +56,7 @@ export function AskPanel({ visit, asks, busy, story, leading, school, onSchool, 
   }
   return (
     <View {...settled(!busy)} style={{ padding: space.medium, gap: space.small }}>
-      {busy && first ? <Words size="small" quiet>Working out the next one …</Words> : story ? <Words size="small" strong>{story}</Words> : null}
+      {busy && first ? <Words size="small" quiet>Working out the next one …</Words> : warning ? <Notice kind="caution">{warning}</Notice> : story ? <Words size="small" strong>{story}</Words> : null}
       {first ? <AskWords ask={first} visit={visit} /> : <Words strong>{busy ? 'Working out the next reading …' : leading ? `No reading tells the rest apart. Leading: ${leading}.` : 'No reading would tell the rest apart.'}</Words>}
       <View style={{ flexDirection: 'row', gap: space.small }}>
         {more}

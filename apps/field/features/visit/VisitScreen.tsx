@@ -45,7 +45,9 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const [wanted, setWanted] = useState<ReadingWanted | null>(null)
   const [measures, setMeasures] = useState(false)
   const [school, setSchool] = useState<School>('best')
-  const [logged, setLogged] = useState<{ readonly entry: string; readonly words: string } | null>(null)
+  const [said, setLogged] = useState<{ readonly entry: string; readonly words: string } | null>(null)
+  // only the last word is taken back so quickly
+  const logged = said !== null && visit.state.entries.at(-1)?.id === said.entry ? said : null
   const { briefing, busy, error } = useBriefing(visit, school)
   const [ask] = briefing?.asks ?? []
   const red = ask?.do === 'measure' ? ask.from : ''
@@ -66,8 +68,8 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
     u: undo,
   }), [ask, measure, undo, visit.diagram.common]), wide && wanted === null)
   const strips = <Strips common={visit.diagram.common} strips={briefing?.strips ?? null} red={red} black={black} onMeasure={measure} />
-  // wide, the story stands over the suspects beside it
-  const panel = <AskPanel visit={visit} asks={briefing?.asks ?? []} busy={busy} story={wide ? '' : briefing?.story ?? ''} leading={briefing?.suspects.find(({ probability }) => probability >= possibleFrom)?.words ?? ''}
+  // wide, story and warning stand over the suspects beside it
+  const panel = <AskPanel visit={visit} asks={briefing?.asks ?? []} busy={busy} story={wide ? '' : briefing?.story ?? ''} warning={wide ? '' : briefing?.warning ?? ''} leading={briefing?.suspects.find(({ probability }) => probability >= possibleFrom)?.words ?? ''}
     school={school} onSchool={setSchool} onMeasure={measure} onSaid={(entry, words) => { setLogged({ entry, words }) }} onSuspects={() => { setTab('suspects') }} />
   const suspects = briefing ? <SuspectsList briefing={briefing} visit={visit} onRepaired={() => { setTab('repair') }} /> : <Words quiet>Solving …</Words>
   const wideTrace = (
@@ -79,6 +81,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   return (
     <Screen
       maxWidth={wide ? 1180 : 760}
+      page={tab}
       head={
         <>
           <Heading title={visit.unit.label} below={visit.site.name} back="/" right={<Press kind="quiet" title={visit.state.measures.length > 0 ? `Temporary: ${visit.state.measures.length}` : 'Temporary'} label={`Temporary measures: ${visit.state.measures.length} on`} onPress={() => { setMeasures(true) }} />} />
