@@ -125,6 +125,8 @@ export class Technician {
   /** Opens the suspect that leads and records its repair. */
   async repairLeader(words: RegExp): Promise<void> {
     await this.tab('Suspects')
+    // however far down the trace was
+    await expect(this.page.getByRole('heading', { name: 'Suspects' })).toBeInViewport()
     const leader = this.page.getByRole('button', { name: words }).first()
     await expect(leader).toBeVisible()
     await leader.click()

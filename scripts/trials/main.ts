@@ -1,12 +1,13 @@
 // npm run trials: how well the diagnosis searches, on units whose faults are known; writes docs/diagnosis.* and docs/reliability.svg
-import { parseArgs } from 'node:util'
+import { readFileSync } from 'node:fs'
 import { availableParallelism } from 'node:os'
+import { parseArgs } from 'node:util'
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads'
 import { builtInUnitIds } from '@jokulgale/core/units/index'
 import { machine } from '../house/machine.mjs'
 import { writeDocs } from '../house/page'
 import { page } from './page'
-import { Reliability, reliabilityPlot } from './reliability'
+import { reliabilityPlot, together } from './reliability'
 import { trialsOf, type Extent, type UnitTrials } from './unitTrials'
 
 interface Task {
@@ -27,16 +28,16 @@ async function main(): Promise<void> {
   const { values } = parseArgs({ options: {
     each: { type: 'string', default: '40' }, pairs: { type: 'string', default: '20' }, schools: { type: 'string', default: '20' }, seed: { type: 'string', default: '480' },
     units: { type: 'string', default: builtInUnitIds.join(',') }, threads: { type: 'string', default: String(availableParallelism()) },
+    keep: { type: 'boolean', default: false },
   } })
   const extent: Extent = { each: Number(values.each), schools: Number(values.schools), pairs: Number(values.pairs), seed: Number(values.seed) }
-  const ids = values.units.split(',')
-  const rows = new Map<string, UnitTrials>()
-  const queue = [...ids]
+  const queue = values.units.split(',')
+  const rows = new Map(values.keep ? keptRows().map((row) => [row.id, row] as const) : [])
   const takeTurns = async (): Promise<void> => {
     for (let id = queue.shift(); id !== undefined; id = queue.shift()) {
       const row = await onThread({ id, extent })
       rows.set(id, row)
-      write(ids.flatMap((done) => rows.get(done) ?? []), extent)
+      write(builtInUnitIds.flatMap((done) => rows.get(done) ?? []), extent)
       console.log(id, `${row.seconds.toFixed(0)} s`)
     }
   }
@@ -44,11 +45,12 @@ async function main(): Promise<void> {
   console.log('written to docs/diagnosis.md, docs/diagnosis.json, docs/reliability.svg')
 }
 
+/** With --keep: what the last run found of the units that this one leaves out. */
+const keptRows = (): readonly UnitTrials[] => JSON.parse(readFileSync('docs/diagnosis.json', 'utf8')).rows
+
 function write(rows: readonly UnitTrials[], extent: Extent): void {
-  const reliability = new Reliability()
-  for (const { given } of rows) for (const [probability, right] of given) reliability.add(probability, right)
-  const calibration = reliability.rows()
-  writeDocs('diagnosis.json', `${JSON.stringify({ machine, ...extent, rows: rows.map(({ given: _, ...row }) => row), calibration }, null, 2)}\n`)
+  const calibration = together(rows.map((row) => row.calibration))
+  writeDocs('diagnosis.json', `${JSON.stringify({ machine, ...extent, rows }, null, 2)}\n`)
   writeDocs('reliability.svg', reliabilityPlot(calibration))
   writeDocs('diagnosis.md', page(rows, calibration, extent))
 }

@@ -6,23 +6,24 @@ export interface ReliabilityRow {
   readonly right: number
 }
 
-/** Suspects by the probability given to them, and how often they were right. */
-export class Reliability {
-  private readonly given = new Float64Array(10)
-  private readonly sum = new Float64Array(10)
-  private readonly right = new Float64Array(10)
+const tenths = Array.from({ length: 10 }, (_, k) => k)
 
-  add(probability: number, right: boolean): void {
-    const bin = Math.min(9, Math.floor(10 * probability))
-    this.given[bin] += 1
-    this.sum[bin] += probability
-    if (right) this.right[bin] += 1
-  }
+/** Suspects by the probability given to them, in tenths, and how often they were right. */
+export const reliabilityOf = (given: readonly { readonly probability: number; readonly right: boolean }[]): readonly ReliabilityRow[] =>
+  tenths.map((k) => {
+    const within = given.filter(({ probability }) => Math.min(9, Math.floor(10 * probability)) === k)
+    const share = (of: (one: (typeof within)[number]) => number): number => (within.length > 0 ? within.reduce((sum, one) => sum + of(one), 0) / within.length : 0)
+    return { from: k / 10, given: within.length, mean: share(({ probability }) => probability), right: share(({ right }) => (right ? 1 : 0)) }
+  })
 
-  rows(): readonly ReliabilityRow[] {
-    return Array.from(this.given, (given, bin) => ({ from: bin / 10, given, mean: given > 0 ? this.sum[bin] / given : NaN, right: given > 0 ? this.right[bin] / given : NaN }))
-  }
-}
+/** Several such tables as one. */
+export const together = (tables: readonly (readonly ReliabilityRow[])[]): readonly ReliabilityRow[] =>
+  tenths.map((k) => {
+    const rows = tables.map((table) => table[k])
+    const given = rows.reduce((sum, row) => sum + row.given, 0)
+    const share = (of: (row: ReliabilityRow) => number): number => (given > 0 ? rows.reduce((sum, row) => sum + row.given * of(row), 0) / given : 0)
+    return { from: k / 10, given, mean: share(({ mean }) => mean), right: share(({ right }) => right) }
+  })
 
 const side = 320
 const edge = 40

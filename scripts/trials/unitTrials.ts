@@ -9,6 +9,7 @@ import { complaintOf, playTrial, type Trial, type TrialOptions } from '@jokulgal
 import { readLadder } from '@jokulgale/core/diagram/readLadder'
 import { builtInUnitText } from '@jokulgale/core/units/index'
 import { drawOne, drawPair } from './draw'
+import { reliabilityOf, type ReliabilityRow } from './reliability'
 
 /** How many trials of each sort a unit is put through, and what they are drawn by. */
 export interface Extent {
@@ -33,11 +34,13 @@ export interface UnitTrials {
   readonly exact: Searches
   readonly noisy: Searches
   readonly bySchool: Readonly<Record<School, Searches>>
+  /** How many pairs were tried. */
+  readonly pairs: number
   readonly pairsFound: number
   readonly pairSteps: number
   readonly proofReadings: number
-  /** What each class was given after each step of the noisy searches, and whether it was the true one. */
-  readonly given: readonly (readonly [probability: number, right: boolean])[]
+  /** What each class was given after each step of the noisy searches, and how often it was the true one. */
+  readonly calibration: readonly ReliabilityRow[]
   readonly seconds: number
 }
 
@@ -76,14 +79,14 @@ export function trialsOf(id: string, extent: Extent): UnitTrials {
     exact: summed(play(plain, extent.each)),
     noisy: summed(noisy),
     bySchool: Object.fromEntries(schools.map((school) => [school, summed(play({ ...plain, looks: true, school }, extent.schools))])) as Record<School, Searches>,
-    given: noisy.flatMap(({ truth, trial }) => trial.given.flatMap((step) => byClass(step, classes).map(({ of, probability }) => [probability, of === classes[truth]] as const))),
+    calibration: reliabilityOf(noisy.flatMap(({ truth, trial }) => trial.given.flatMap((step) => byClass(step, classes).map(({ of, probability }) => ({ probability, right: of === classes[truth] }))))),
     ...pairs(model, classes, extent),
     seconds: (performance.now() - start) / 1000,
   }
 }
 
 /** Pairs of faults found and repaired one after the other. */
-function pairs(model: UnitModel, classes: Int32Array, extent: Extent): Pick<UnitTrials, 'pairsFound' | 'pairSteps' | 'proofReadings'> {
+function pairs(model: UnitModel, classes: Int32Array, extent: Extent): Pick<UnitTrials, 'pairs' | 'pairsFound' | 'pairSteps' | 'proofReadings'> {
   const random = seeded(extent.seed + 1)
   const both = Array.from({ length: extent.pairs }, () => {
     model.forgetPairs()
@@ -91,7 +94,7 @@ function pairs(model: UnitModel, classes: Int32Array, extent: Extent): Pick<Unit
     return playRepairs(model, classes, pair, complaintOf(model, pair), { random, noise: false, blunders: 0, looks: true, mostSteps, sure: sure.two })
   })
   return {
-    pairsFound: mean(both.map(({ all }) => (all ? 1 : 0))), pairSteps: mean(both.map(({ steps }) => steps)),
+    pairs: extent.pairs, pairsFound: mean(both.map(({ all }) => (all ? 1 : 0))), pairSteps: mean(both.map(({ steps }) => steps)),
     proofReadings: mean(both.map(({ proofReadings }) => proofReadings)),
   }
 }
