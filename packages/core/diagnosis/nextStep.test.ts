@@ -33,6 +33,17 @@ test.each(['rooftop-enthalpy', 'split-heat-pump', 'fan-coil-two-pipe', 'package-
   }
 })
 
+test('a control fuse is looked at, a cartridge in its block is measured', () => {
+  const diagram = builtInUnit('air-handler-heat')
+  const { steps } = diagnose(diagram, { complaint: 'no-heat', entries: [{ kind: 'call', call: 'heat2' }] }, { school: 'pull' })
+  const looked = steps.flatMap((step) => (step.do === 'look' && step.bits > 0 ? [step.of] : []))
+  expect(looked).toContain('FU')
+  for (const cartridge of ['HF1', 'HF2', 'HF3', 'BF']) {
+    expect(looked).not.toContain(cartridge)
+    expect(steps.some((step) => step.do === 'measure' && step.bits > 0 && partOfPoint(step.from) === cartridge)).toBe(true)
+  }
+})
+
 test('each school asks in its own manner', () => {
   const diagram = builtInUnit('rooftop-two-stage')
   const first = (school: School) => {

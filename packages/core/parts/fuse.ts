@@ -4,6 +4,7 @@ import { becomes } from './fault'
 import type { Branch, PartKind } from './kind'
 import { fusePosition, overcurrentSenses } from './overcurrent'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
+import type { Settings } from './settings'
 
 /** From this multiple of its rating on a link bursts with a flash; below, it sags and parts. A control transformer’s own impedance lets no more than some five through. */
 const burstsAtShare = 3
@@ -42,5 +43,12 @@ export const fuse: PartKind = {
     becomes(`clip${pole}-loose`, `fuse${pole}`, s.number('amps') > 10 ? 0.8 : 30, `fuse clip ${pole} loose or burnt`, 0.8, { shows: 'burnt' }),
   ]),
   pairs: (s) => (s.number('poles') > 1 ? legToLegPairs(s.number('poles')) : []),
-  looks: (now) => ({ whole: ['whole'], sagged: ['blown', 'blown-sagged'], burst: ['blown', 'blown-silvered', 'blown-clear'] })[now.is.link] ?? [],
+  // a cartridge in its block looks the same blown; only a meter tells
+  looks: (now) => (hasWindow(now.settings) ? linkLooks(now.is.link) : []),
 }
+
+/** Whether the link can be seen: the small fuses of control power. */
+export const hasWindow = (s: Settings): boolean => s.number('poles') === 1 && s.number('amps') <= 10
+
+const linkLooks = (link: string): readonly string[] =>
+  ({ whole: ['whole'], sagged: ['blown', 'blown-sagged'], burst: ['blown', 'blown-silvered', 'blown-clear'] })[link] ?? []

@@ -1,3 +1,4 @@
+import { hasWindow } from './fuse'
 import type { PartKind } from './kind'
 import { Settings } from './settings'
 
@@ -17,11 +18,11 @@ const pairs = {
 const plainLooks = (kind: PartKind): readonly string[] =>
   kind.branches(new Settings('', kind.settings), {}).flatMap(({ states }) => Object.keys(states))
 
-/** What may be said of a look at a part of this kind; empty where a look tells nothing. */
-export function lookChoices(kind: PartKind): readonly string[] {
+/** What may be said of a look at a part of this kind, as it is set; empty where a look tells nothing. */
+export function lookChoices(kind: PartKind, settings: Settings): readonly string[] {
   if (!kind.looks) return []
   if (kind.kind === 'float-switch') return pairs.float
-  if (kind.kind === 'fuse') return pairs.fuse
+  if (kind.kind === 'fuse') return hasWindow(settings) ? pairs.fuse : ['burnt']
   if (kind.settings.trips !== undefined) return plainLooks(kind)
   if (kind.kind === 'damper-actuator' || kind.symbol === 'valve') return pairs.valve
   if (kind.kind === 'breaker') return pairs.handle

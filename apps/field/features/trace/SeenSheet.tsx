@@ -16,14 +16,14 @@ interface SeenSheetProps {
 
 /** Anything seen without a meter: a contactor in, a motor still, a lamp dark. */
 export function SeenSheet({ visit, open, onSaw, onClose }: SeenSheetProps) {
-  const parts = [...visit.diagram.parts.values()].filter(({ kind }) => lookChoices(kind).length > 0)
+  const parts = [...visit.diagram.parts.values()].filter(({ kind, settings }) => lookChoices(kind, settings).length > 0)
   return (
     <Sheet title="What do you see?" open={open} onClose={onClose}>
       {parts.map((part) => (
         <View key={part.id} style={{ gap: space.hair }}>
           <Words strong>{part.words}</Words>
           <View style={{ flexDirection: 'row', gap: space.small }}>
-            {lookChoices(part.kind).map((what) => (
+            {lookChoices(part.kind, part.settings).map((what) => (
               <Press key={what} grow title={seenWords(what)} label={`${part.words}: ${seenWords(what)}`}
                 onPress={() => { onSaw(part.id, what) }} />
             ))}
