@@ -41,7 +41,7 @@ ${table(['unit', ...schools], rows.map(({ id, bySchool }) => [id, ...schools.map
 
 ## Two faults
 
-Random pairs of faults, that some reading can see, readings and looks, repaired one after the other, at most four repairs. Where nothing more is suspected, the proof sheet is read, and the search goes on for what it shows. Found: a suspect of the fault’s class is repaired.
+Random pairs of faults that some reading can see, by readings and looks, repaired one after the other, at most four repairs; a unit with another number of pairs was kept from an earlier run. Where nothing more is suspected, the proof sheet is read, and the search goes on for what it shows. Found: a suspect of the fault’s class is repaired.
 
 ${table(['unit', 'pairs', 'both found', 'steps', 'readings in proof'], [...rows.map(({ id, pairs: tried, pairsFound, pairSteps, proofReadings }) => [id, tried, percent(pairsFound), pairSteps.toFixed(1), proofReadings.toFixed(1)]), ['all', rows.reduce((sum, row) => sum + row.pairs, 0), percent(overall(({ pairsFound }) => pairsFound)), overall(({ pairSteps }) => pairSteps).toFixed(1), overall(({ proofReadings }) => proofReadings).toFixed(1)]])}
 
