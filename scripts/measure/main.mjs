@@ -33,19 +33,29 @@ async function firstLoad(browser, address) {
   return { paintMs: Math.round(paintMs), usableMs, kilobytesSent: Math.round(bytes / 1000), scriptKilobytesGzip: Math.round(sizes.reduce((sum, size) => sum + size, 0) / 1000) }
 }
 
+/** Runs in the page: notes when the board’s heading has been painted, milliseconds from the start of the navigation. */
+function watchBoard() {
+  new MutationObserver((_, watch) => {
+    if (![...document.querySelectorAll('h1, h2, [role="heading"]')].some(({ textContent }) => textContent === 'Calls')) return
+    watch.disconnect()
+    requestAnimationFrame(() => requestAnimationFrame(() => { window.boardAt = performance.now() }))
+  }).observe(document, { subtree: true, childList: true, characterData: true })
+}
+
+/** Median of five reloads with no network until the board is painted; by the page’s own clock, for a test’s polling is coarse. */
 async function reloadOffline(browser, address) {
   const context = await browser.newContext({ viewport: phone })
   const page = await context.newPage()
+  await page.addInitScript(watchBoard)
   await signIn(page, address)
   await page.evaluate(async () => { await navigator.serviceWorker.ready })
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
   await context.setOffline(true)
   const times = []
   for (let k = 0; k < 5; k++) {
-    const start = Date.now()
     await page.reload()
-    await page.getByRole('heading', { name: 'Calls' }).waitFor()
-    times.push(Date.now() - start)
+    await page.waitForFunction(() => window.boardAt !== undefined)
+    times.push(Math.round(await page.evaluate(() => window.boardAt)))
   }
   await context.close()
   return times.sort((a, b) => a - b)[2]
@@ -82,7 +92,7 @@ By \`npm run measure\` on ${on}.
 | first load on slow 4G (150 ms, 1.6 Mbit/s) with a four times slower processor: something of ours painted | ${load.paintMs} ms | under 2000 ms |
 | first screen usable, the same | ${load.usableMs} ms | under 6000 ms |
 | its JavaScript, gzip | ${load.scriptKilobytesGzip} kB | under 520 kB |
-| reload with no network, median of 5 | ${reloadMs} ms | under 1000 ms |
+| reload with no network until the board is painted, median of 5 | ${reloadMs} ms | under 1000 ms |
 | first set-up of the largest unit (RTU-A, rooftop 480 V) until suspects and ask are there | ${entries.setUpMs} ms | under 1000 ms |
 | after an entry, until the new ask is on the screen, median of ${entries.count} (worst) | ${entries.medianMs} ms (${entries.worstMs} ms) | under 100 ms |
 | longest block of the interface thread meanwhile | ${entries.longestBlockMs} ms | under 50 ms |
