@@ -48,6 +48,10 @@ export function groupEnds(meter: Meter, count: number, at: (place: number) => nu
   return ends
 }
 
+/** The same of the different values that are predicted. */
+export const endsAmong = (meter: Meter, different: Float64Array): readonly number[] =>
+  groupEnds(meter, different.length, (k) => readingAt(different[k]))
+
 /** Which group each of such values falls into, by the ends of the groups. */
 export function groupNumbers(different: Float64Array, ends: readonly number[]): ReadonlyMap<number, number> {
   const numbers = new Map<number, number>()

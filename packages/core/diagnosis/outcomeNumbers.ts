@@ -1,5 +1,5 @@
 import type { Meter } from '../circuit/meter'
-import { groupEnds, groupNumbers, readingAt, sortable, valuesOf } from './grouping'
+import { endsAmong, groupNumbers, sortable, valuesOf } from './grouping'
 import { displayStep } from './likelihood'
 
 /** How finely outcomes are told apart: as an exact display shows them, or as a person with a meter safely can. */
@@ -11,7 +11,7 @@ const shown = (meter: Meter, value: number): number => (value === Infinity ? Inf
 /** Numbers the outcomes of a reading from its smallest to its largest value; what is out of range comes last. */
 export function outcomeNumbers(meter: Meter, values: ArrayLike<number>, count: number, fineness: Fineness = 'tolerance'): Int32Array {
   const different = valuesOf(values, Array.from({ length: count }, (_, h) => h))
-  const ends = fineness === 'tolerance' ? groupEnds(meter, different.length, (k) => readingAt(different[k])) : displayEnds(meter, different)
+  const ends = fineness === 'tolerance' ? endsAmong(meter, different) : displayEnds(meter, different)
   const numbers = groupNumbers(different, ends)
   return Int32Array.from({ length: count }, (_, h) => numbers.get(sortable(values[h])) ?? 0)
 }

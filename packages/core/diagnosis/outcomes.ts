@@ -1,5 +1,5 @@
 import type { Meter } from '../circuit/meter'
-import { groupEnds, groupNumbers, readingAt, readingOf, sortable, valuesOf } from './grouping'
+import { endsAmong, groupNumbers, readingAt, readingOf, sortable, valuesOf } from './grouping'
 import { distinct } from './likelihood'
 import type { Predictions, SituationModel } from './predictor'
 import type { Outcome } from './steps'
@@ -20,7 +20,7 @@ export const likely = ({ probability }: Belief): readonly number[] => {
 /** Suspects, most probable first, grouped by what they predict as finely as a person can tell. */
 export function partition(meter: Meter, predicted: Predictions, belief: Belief, which: readonly number[]): readonly Outcome[] {
   const different = valuesOf(predicted, which)
-  const ends = groupEnds(meter, different.length, (k) => readingAt(different[k]))
+  const ends = endsAmong(meter, different)
   const numbers = groupNumbers(different, ends)
   const groups: readonly number[][] = ends.map(() => [])
   for (const h of which) groups[numbers.get(sortable(predicted[h])) ?? 0].push(h)
@@ -42,7 +42,7 @@ export function informationOf(meter: Meter, predicted: Predictions, { probabilit
   }
   let bits = 0
   let from = 0
-  for (const end of groupEnds(meter, count, (k) => readingAt(different[k]))) {
+  for (const end of endsAmong(meter, different)) {
     let group = 0
     for (; from < end; from++) group += weights.get(different[from]) ?? 0
     if (group > 0) bits -= group * Math.log2(group)

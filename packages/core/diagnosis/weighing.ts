@@ -95,22 +95,22 @@ function knownWeights(piece: Evidence, situation: SituationModel, which: readonl
       let density: number | null = null
       const moving = (): number => (density ??= movingDensity(piece, situation))
       const asHealthy = intermittent ? likelihood(meter, value, readingOf(predicted[0])) : 0
-      return situation.keep(`weight ${meter} ${from} ${to} ${value} ${intermittent}`, which, (h) => {
+      return situation.keep(`reading ${meter} ${from} ${to} ${value} ${intermittent}`, which, (h) => {
         const chance = likelihood(meter, value, readingOf(predicted[h]))
         const steady = situation.settle(h).oscillates ? (1 - movingTarget) * chance + movingTarget * moving() : chance
         return Math.log(intermittent ? atRestShare * asHealthy + (1 - atRestShare) * steady : steady)
       })
     }
     case 'drop-out':
-      return situation.keep(`weight ${JSON.stringify([piece.fell, piece.held])}`, which, (h) => dropOutWeight(situation, piece, which, h))
+      return situation.keep(`drop-out ${JSON.stringify([piece.fell, piece.held])}`, which, (h) => dropOutWeight(situation, piece, which, h))
     case 'look': {
       const { of, what } = piece
       const usual = what === 'code' ? situation.looks(0, of) : null
-      return situation.keep(`weight ${of} ${what}`, which, (h) => Math.log(shows(situation.looks(h, of), what, usual) ? lookChance.hit : lookChance.falseAlarm))
+      return situation.keep(`look ${of} ${what}`, which, (h) => Math.log(shows(situation.looks(h, of), what, usual) ? lookChance.hit : lookChance.falseAlarm))
     }
     case 'found-set': {
       const { part, setting, to } = piece.found
-      return situation.keep(`weight ${part} ${setting} ${to}`, which, (h) => Math.log(situation.settingOf(h, part, setting) === to ? foundSetChance.hit : foundSetChance.miss))
+      return situation.keep(`found-set ${part} ${setting} ${to}`, which, (h) => Math.log(situation.settingOf(h, part, setting) === to ? foundSetChance.hit : foundSetChance.miss))
     }
   }
 }
