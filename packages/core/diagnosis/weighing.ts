@@ -115,11 +115,12 @@ function knownWeights(piece: Evidence, situation: SituationModel, which: readonl
   }
 }
 
-/** Density of a reading on a circuit that will not rest: volts may be anything that its two points can have between them. */
+/** Density of a reading on a circuit that will not rest, per unit of its meter: volts may be anything that its two points can have between them. */
 function movingDensity({ meter, from, to, value }: Reading, situation: SituationModel): number {
-  if (meter !== 'volts' && meter !== 'loz') return elsewhereDensity
-  const most = [from, to].reduce((sum, point) => sum + (point === 'EARTH' ? 0 : situation.predict('volts', point, 'EARTH', [0])[0]), 1)
-  return value !== null && value <= 1.2 * most ? 1 / (1.2 * most) : 0
+  if (meter !== 'volts' && meter !== 'loz' && meter !== 'millivolts') return elsewhereDensity
+  const volts = [from, to].reduce((sum, point) => sum + (point === 'EARTH' ? 0 : situation.predict('volts', point, 'EARTH', [0])[0]), 1)
+  const most = 1.2 * volts * (meter === 'millivolts' ? 1000 : 1)
+  return value !== null && value <= most ? 1 / most : 0
 }
 
 /** Chance that a channel of a logged stretch falls, or holds, as a suspect has it. */
