@@ -2,10 +2,11 @@
 import { readFileSync } from 'node:fs'
 import { availableParallelism } from 'node:os'
 import { parseArgs } from 'node:util'
-import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads'
+import { isMainThread } from 'node:worker_threads'
 import { builtInUnitIds } from '@jokulgale/core/units/index'
 import { machine } from '../house/machine.mjs'
 import { writeDocs } from '../house/page'
+import { answer, onThreads } from '../house/threads'
 import { page } from './page'
 import { reliabilityPlot, together } from './reliability'
 import { trialsOf, type Extent, type UnitTrials } from './unitTrials'
@@ -15,15 +16,6 @@ interface Task {
   readonly extent: Extent
 }
 
-/** What is solved of a unit is large; a thread has it for itself, and it goes with the thread. */
-const threadMiB = 8192
-
-const onThread = (task: Task): Promise<UnitTrials> => new Promise((resolve, reject) => {
-  const worker = new Worker(process.argv[1], { workerData: task, resourceLimits: { maxOldGenerationSizeMb: threadMiB } })
-  worker.once('message', resolve)
-  worker.once('error', reject)
-})
-
 async function main(): Promise<void> {
   const { values } = parseArgs({ options: {
     each: { type: 'string', default: '40' }, pairs: { type: 'string', default: '20' }, schools: { type: 'string', default: '20' }, seed: { type: 'string', default: '480' },
@@ -31,17 +23,12 @@ async function main(): Promise<void> {
     keep: { type: 'boolean', default: false },
   } })
   const extent: Extent = { each: Number(values.each), schools: Number(values.schools), pairs: Number(values.pairs), seed: Number(values.seed) }
-  const queue = values.units.split(',')
   const rows = new Map(values.keep ? keptRows().map((row) => [row.id, row] as const) : [])
-  const takeTurns = async (): Promise<void> => {
-    for (let id = queue.shift(); id !== undefined; id = queue.shift()) {
-      const row = await onThread({ id, extent })
-      rows.set(id, row)
-      write(builtInUnitIds.flatMap((done) => rows.get(done) ?? []), extent)
-      console.log(id, `${row.seconds.toFixed(0)} s`)
-    }
-  }
-  await Promise.all(Array.from({ length: Number(values.threads) }, takeTurns))
+  await onThreads<Task, UnitTrials>(values.units.split(',').map((id) => ({ id, extent })), Number(values.threads), ({ id }, row) => {
+    rows.set(id, row)
+    write(builtInUnitIds.flatMap((done) => rows.get(done) ?? []), extent)
+    console.log(id, `${row.seconds.toFixed(0)} s`)
+  })
   console.log('written to docs/diagnosis.md, docs/diagnosis.json, docs/reliability.svg')
 }
 
@@ -56,7 +43,4 @@ function write(rows: readonly UnitTrials[], extent: Extent): void {
 }
 
 if (isMainThread) await main()
-else {
-  const { id, extent }: Task = workerData
-  parentPort?.postMessage(trialsOf(id, extent))
-}
+else answer<Task, UnitTrials>(({ id, extent }) => trialsOf(id, extent))
