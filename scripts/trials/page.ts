@@ -27,7 +27,7 @@ Every fault ends in its own class under every policy: with exact readings the pl
 
 ## Noise and blunders
 
-${each} units a kind with a fault drawn from the prior (healthy ones among them), the usual complaint for it, real costs, meter readings only; until one suspect has 95 % or nothing more is to be told. Noise: normal, the meter's stated accuracy as two standard deviations, and 1.2 % (ohms 3 %) for what this unit is not like its diagram. Blunders: 3 % of readings, in equal parts a neighbouring terminal, a wrong function, a wrong call, an open lead; drawn without the likelihood's own model. Right: the leader is the fault, or of its class.
+${each} units a kind with a fault drawn from the prior (healthy ones among them), the usual complaint for it, real costs, meter readings only; until one class has 95 % or nothing more is to be told. Noise: normal, the meter's stated accuracy as two standard deviations, and 1.2 % (ohms 3 %) for what this unit is not like its diagram. Blunders: 3 % of readings, in equal parts a neighbouring terminal, a wrong function, a wrong call, an open lead; drawn without the likelihood's own model. Right: the leader is the fault, or of its class.
 
 ${table(['unit', 'exact: right', 'readings', 'noisy: right', 'readings', 'noisy ÷ exact'],
     [...rows.map(({ id, exact, noisy }) => [id, percent(exact.right), exact.readings.toFixed(1), percent(noisy.right), noisy.readings.toFixed(1), (noisy.readings / exact.readings).toFixed(2)]),
@@ -37,7 +37,8 @@ ${table(['unit', 'exact: right', 'readings', 'noisy: right', 'readings', 'noisy 
 
 Mean cost of a search in seconds, risk and reach counted in, readings and looks, exact; the same ${schoolEach} faults a unit for every school.
 
-${table(['unit', ...schools], rows.map(({ id, bySchool }) => [id, ...schools.map((school) => `${bySchool[school].cost.toFixed(0)} s, ${bySchool[school].readings.toFixed(1)} steps`)]))}
+${table(['unit', ...schools], rows.map(({ id, bySchool }) => [id, ...schools.map((school) => `${bySchool[school].cost.toFixed(0)} s, ${bySchool[school].readings.toFixed(1)} steps`)]).concat([
+    ['all', ...schools.map((school) => `${overall(({ bySchool }) => bySchool[school].cost).toFixed(0)} s, right ${percent(overall(({ bySchool }) => bySchool[school].right))}`)]]))}
 
 ## Two faults
 

@@ -45,7 +45,7 @@ export interface UnitTrials {
 }
 
 const mostSteps = 60
-/** Leader's probability at which a search ends; with two faults at which a repair is made. */
+/** Probability of the leading class at which a search ends; with two faults at which a repair is made. */
 const sure = { one: 0.95, two: 0.9 }
 /** Classes given less are not counted. */
 const countedFrom = 0.02
@@ -59,10 +59,10 @@ export function trialsOf(id: string, extent: Extent): UnitTrials {
   const classes = classesOf(model)
   const isRight = (hypothesis: number, truth: number): boolean => hypothesis < classes.length && classes[hypothesis] === classes[truth]
 
-  const play = (options: Omit<TrialOptions, 'random' | 'mostSteps' | 'sure'>, count: number): readonly { readonly truth: number; readonly trial: Trial }[] => {
+  const play = (options: Omit<TrialOptions, 'random' | 'mostSteps' | 'sure' | 'classes'>, count: number): readonly { readonly truth: number; readonly trial: Trial }[] => {
     const random = seeded(extent.seed)
     const drawn = Array.from({ length: count }, () => drawOne(model, random))
-    return drawn.map((truth) => ({ truth, trial: playTrial(model, truth, complaintOf(model, truth), { ...options, random, mostSteps, sure: sure.one }) }))
+    return drawn.map((truth) => ({ truth, trial: playTrial(model, truth, complaintOf(model, truth), { ...options, classes, random, mostSteps, sure: sure.one }) }))
   }
   const summed = (played: ReturnType<typeof play>): Searches => ({
     right: mean(played.map(({ truth, trial }) => (isRight(trial.ranked[0], truth) ? 1 : 0))),
@@ -91,7 +91,7 @@ function pairs(model: UnitModel, classes: Int32Array, extent: Extent): Pick<Unit
   const both = Array.from({ length: extent.pairs }, () => {
     model.forgetPairs()
     const pair = drawPair(model, classes, random)
-    return playRepairs(model, classes, pair, complaintOf(model, pair), { random, noise: false, blunders: 0, looks: true, mostSteps, sure: sure.two })
+    return playRepairs(model, pair, complaintOf(model, pair), { classes, random, noise: false, blunders: 0, looks: true, mostSteps, sure: sure.two })
   })
   return {
     pairs: extent.pairs, pairsFound: mean(both.map(({ all }) => (all ? 1 : 0))), pairSteps: mean(both.map(({ steps }) => steps)),

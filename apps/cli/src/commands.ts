@@ -121,7 +121,7 @@ function noisyIsolation(model: UnitModel, school: School, seed: number, only: re
   const classes = classesOf(model)
   const all = model.hypotheses.flatMap((hypothesis, h) => (h > 0 && h < model.singles && (only.length === 0 || only.includes(hypothesis.id)) ? [h] : []))
   const played = (only.length > 0 ? all : all.filter(() => random() < noisySample / all.length)).map((truth) => {
-    const trial = playTrial(model, truth, complaintOf(model, truth), { random, school, noise: true, blunders: 0.03, looks: false, mostSteps: 80, sure: 0.95 })
+    const trial = playTrial(model, truth, complaintOf(model, truth), { classes, random, school, noise: true, blunders: 0.03, looks: false, mostSteps: 80, sure: 0.95 })
     const [lead] = trial.ranked
     return { steps: trial.steps, found: lead < model.singles && classes[lead] === classes[truth], weight: model.hypotheses[truth].prior }
   })

@@ -19,10 +19,10 @@ const mostRepairs = 4
 
 /**
  * Finds and repairs one suspect after another. Where nothing more is suspected the proof sheet is read, and the search
- * goes on for what it shows. A fault counts as found when a suspect of its class is repaired (`classes` by single
- * hypothesis: no reading parts their members). `truth` names a pair.
+ * goes on for what it shows. A fault counts as found when a suspect of its class is repaired. `truth` names a pair.
  */
-export function playRepairs(model: UnitModel, classes: Int32Array, truth: number, complaint: string, options: TrialOptions): Repairs {
+export function playRepairs(model: UnitModel, truth: number, complaint: string, options: TrialOptions): Repairs {
+  const { classes } = options
   const numberOf = (id: string): number => model.hypotheses.findIndex((hypothesis) => hypothesis.id === id)
   let left: readonly Fault[] = model.hypotheses[truth].faults
   const repaired: string[] = []
@@ -47,7 +47,7 @@ export function playRepairs(model: UnitModel, classes: Int32Array, truth: number
       continue
     }
     if (repaired.length >= mostRepairs) return { repaired, all: false, steps, proofReadings }
-    const isIt = ({ of, touching, id }: Fault): boolean => of === suspect.of || touching === suspect.of || classes[numberOf(id)] === classes[numberOf(suspect.id)]
+    const isIt = ({ of, touching, id }: Fault): boolean => of === suspect.of || of === suspect.touching || touching === suspect.of || classes[numberOf(id)] === classes[numberOf(suspect.id)]
     const of = left.find(isIt)?.of ?? suspect.of
     repaired.push(of)
     left = left.filter((fault) => !isIt(fault))

@@ -18,7 +18,9 @@ export interface TrialOptions extends Choosing {
   /** Looks are offered as well as readings. */
   readonly looks: boolean
   readonly mostSteps: number
-  /** Leader's probability at which the search ends. */
+  /** Classes of the single faults, by hypothesis number: no reading parts their members. */
+  readonly classes: Int32Array
+  /** Probability of the leading class at which the search ends. */
   readonly sure: number
 }
 
@@ -46,7 +48,7 @@ export const complaintOf = (model: UnitModel, truth: number): string =>
 /** Less than this is not kept for the reliability table. */
 const keptFrom = 1e-4
 
-/** Follows the asks on a unit with these faults until one suspect is sure or nothing more is to be told. Starts behind `before`. */
+/** Follows the asks on a unit with these faults until one class is sure or nothing more is to be told. Starts behind `before`. */
 export function playTrial(model: UnitModel, truth: number, complaint: string, options: TrialOptions, before: readonly EntryBody[] = []): Trial {
   const entries = [...before]
   const given: (readonly Given[])[] = []
@@ -55,14 +57,19 @@ export function playTrial(model: UnitModel, truth: number, complaint: string, op
   for (;;) {
     const diagnosis = diagnose(model.diagram, { complaint, entries }, { ...options, count: 1, sorts: options.looks ? ['measure', 'look'] : ['measure'] })
     const [step] = diagnosis.next
-    const lead = diagnosis.belief.probability[diagnosis.ranked[0]]
-    if (!step || steps >= options.mostSteps || (steps > 0 && lead >= options.sure))
+    if (!step || steps >= options.mostSteps || (steps > 0 && leadOf(diagnosis, options.classes) >= options.sure))
       return { steps, cost, ranked: diagnosis.ranked, diagnosis, entries, given }
     entries.push(...take(model, truth, diagnosis, step, options))
     steps += 1
     cost += step.cost
     if (steps > 1) given.push(diagnosis.ranked.map((hypothesis) => ({ hypothesis, probability: diagnosis.belief.probability[hypothesis] })).filter(({ probability }) => probability >= keptFrom))
   }
+}
+
+/** What is given to the leader together with those that no reading parts from it. */
+function leadOf({ ranked: [leader], belief: { probability } }: Diagnosis, classes: Int32Array): number {
+  if (leader >= classes.length) return probability[leader]
+  return classes.reduce((sum, of, h) => (of === classes[leader] ? sum + probability[h] : sum), 0)
 }
 
 /** The entries of one step taken on the unit as it truly is. */
