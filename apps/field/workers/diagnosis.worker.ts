@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import { brief, doubtAbout, type Briefing } from '@jokulgale/core/diagnosis/briefing'
-import { diagnose } from '@jokulgale/core/diagnosis/diagnose'
+import { judge } from '@jokulgale/core/diagnosis/diagnose'
+import { foresee } from '@jokulgale/core/diagnosis/foresee'
 import type { Choosing } from '@jokulgale/core/diagnosis/nextStep'
 import type { UnitFacts } from '@jokulgale/core/diagnosis/priors'
 import { knownLadder } from '@jokulgale/core/diagram/readLadder'
@@ -13,12 +14,35 @@ import { proofSheets, type ProofSheet } from '@jokulgale/core/visit/proofSheet'
 type Case = Omit<CaseFile, 'unit'>
 
 const service = {
-  brief: (ladder: string, file: Case, choosing: Choosing, facts: UnitFacts): Briefing => brief(knownLadder(ladder), file, choosing, facts),
+  brief: (ladder: string, file: Case, choosing: Choosing, facts: UnitFacts): Briefing => {
+    const briefing = brief(knownLadder(ladder), file, choosing, facts)
+    workAhead(foresee(knownLadder(ladder), file))
+    return briefing
+  },
   /** A question worth asking about a value just typed, or an empty text. */
   doubt: (ladder: string, file: Case, meter: Meter, from: string, to: string, value: number | null): string =>
-    doubtAbout(diagnose(knownLadder(ladder), file), meter, from, to, value),
+    doubtAbout(judge(knownLadder(ladder), file), meter, from, to, value),
   proof: (ladder: string, conditions: Conditions): readonly ProofSheet[] => proofSheets(knownLadder(ladder), conditions),
   plate: (ladder: string): readonly PlatePair[] => platePairs(knownLadder(ladder)),
+}
+
+/** While nobody asks: how long the worker goes on before it listens again, and how long it leaves the screen to itself first. */
+const stretchMs = 8
+const restMs = 250
+let ahead: Iterator<unknown> | null = null
+let timer: ReturnType<typeof setTimeout> | undefined
+
+/** Goes on with a piece of work whenever there is nothing else to do; newer work takes the place of older. */
+function workAhead(work: Iterator<unknown>): void {
+  ahead = work
+  clearTimeout(timer)
+  timer = setTimeout(goOn, restMs)
+}
+
+function goOn(): void {
+  const until = performance.now() + stretchMs
+  while (ahead !== null && performance.now() < until) if (ahead.next().done) ahead = null
+  if (ahead !== null) timer = setTimeout(goOn, 0)
 }
 
 export type DiagnosisService = typeof service

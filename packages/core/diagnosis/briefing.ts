@@ -3,7 +3,7 @@ import type { CaseFile } from '../visit/entry'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { askOf, type Ask } from './asks'
 import { coverageOf, type Coverage } from './coverage'
-import { diagnose, type Diagnosis } from './diagnose'
+import { diagnose, type Diagnosis, type Judgement } from './diagnose'
 import type { Choosing } from './nextStep'
 import { partition } from './outcomes'
 import type { PriorReason, UnitFacts } from './priors'
@@ -119,8 +119,7 @@ function delaysShown({ model, findings }: Diagnosis): Briefing['delays'] {
 }
 
 /** How a value just typed sits against what the circuit can give: an empty text, or a question worth asking. */
-export function doubtAbout(diagnosis: Diagnosis, meter: Meter, from: string, to: string, value: number | null): string {
-  const { model, belief, findings, ranked } = diagnosis
+export function doubtAbout({ model, belief, findings, ranked }: Judgement, meter: Meter, from: string, to: string, value: number | null): string {
   const situation = model.situation(findings.now, model.stillThere(belief.repairedFaults, findings.now))
   const all = ranked.filter((h) => h < model.singles)
   const outcomes = partition(meter, situation.predict(meter, from, to, all), belief, all)

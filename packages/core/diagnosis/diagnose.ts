@@ -7,12 +7,16 @@ import type { UnitFacts } from './priors'
 import type { Step } from './steps'
 import { believe, type Belief } from './suspects'
 
-export interface Diagnosis {
+/** What is believed of a unit. */
+export interface Judgement {
   readonly model: UnitModel
   readonly findings: Findings
   readonly belief: Belief
   /** Hypothesis numbers, most probable first. */
   readonly ranked: readonly number[]
+}
+
+export interface Diagnosis extends Judgement {
   /** Every step worked out, best first. */
   readonly steps: readonly Step[]
   /** Those to propose; empty when none would tell anything. */
@@ -30,12 +34,18 @@ export function modelOf(diagram: Diagram): UnitModel {
   return model
 }
 
-/** What the entries of a case say about a unit, and what to measure next. Throws EvidenceError, UnknownNameError. */
-export function diagnose(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 'unit'>, choosing: Choosing = {}, facts: UnitFacts = {}): Diagnosis {
+/** What the entries of a case say about a unit. Throws EvidenceError, UnknownNameError. */
+export function judge(diagram: Diagram, file: Omit<CaseFile, 'unit'>, facts: UnitFacts = {}): Judgement {
   const model = modelOf(diagram)
-  const findings = gather(diagram, { complaint, entries })
+  const findings = gather(diagram, file)
   const belief = believe(model, findings, facts)
-  const ranked = Array.from(belief.probability, (_, h) => h).sort((a, b) => belief.probability[b] - belief.probability[a])
+  return { model, findings, belief, ranked: Array.from(belief.probability, (_, h) => h).sort((a, b) => belief.probability[b] - belief.probability[a]) }
+}
+
+/** The same, and what to measure next. */
+export function diagnose(diagram: Diagram, file: Omit<CaseFile, 'unit'>, choosing: Choosing = {}, facts: UnitFacts = {}): Diagnosis {
+  const judgement = judge(diagram, file, facts)
+  const { model, findings, belief } = judgement
   const steps = stepsInOrder(model, findings, belief, choosing)
-  return { model, findings, belief, ranked, steps, next: pick(steps, choosing.count) }
+  return { ...judgement, steps, next: pick(steps, choosing.count) }
 }

@@ -1,5 +1,5 @@
-import { partOfPoint } from '../diagram/diagram'
-import { defaultCosts, isolatedCandidates, liveCandidates, type CostRules } from './candidates'
+import { partOfPoint, type Diagram } from '../diagram/diagram'
+import { defaultCosts, isolatedCandidates, liveCandidates, type Candidate, type CostRules } from './candidates'
 import { deedSteps } from './deeds'
 import { pathDrops } from './drops'
 import type { Findings } from './evidence'
@@ -7,13 +7,17 @@ import type { UnitModel } from './predictor'
 import { lookSteps, readingSteps, searchOf, situationIn, type Search } from './proposals'
 import { inOrderOf, type School } from './schools'
 import type { Standing } from './standing'
-import { sortOf, type Step, type StepSort, type WaitStep } from './steps'
+import { rate, sortOf, type Step, type StepSort, type WaitStep } from './steps'
 import type { Belief } from './suspects'
 
 /** Information below which a step is not worth taking, bits. */
 const worthwhileBits = 0.02
-/** While the best reading at hand tells less than this, readings along whole paths, other calls, isolation and actions are worked out too, bits. */
-const telling = 0.25
+/**
+ * While the best step at hand tells less for its time than this, readings along whole paths, other calls, isolation and
+ * actions are worked out too. Those that need a switching take a minute or more and seldom tell over a bit: against a
+ * better step they would not come first. Bits per second.
+ */
+const tellingRate = 0.02
 /** A wait costs less than its seconds: hands are free meanwhile. */
 const waitShare = 0.5
 
@@ -30,28 +34,29 @@ export function stepsInOrder(model: UnitModel, findings: Findings, belief: Belie
   const search = searchOf(model, findings, belief, costs)
   const { now } = findings
   const here = situationIn(search, now)
-  const at = now.power === 'on' ? liveCandidates(model.diagram) : isolatedCandidates(model.diagram)
   const wants = (sort: StepSort): boolean => sorts === undefined || sorts.includes(sort)
-  const steps: Step[] = [...readingSteps(search, now, at, here), ...(wants('look') ? lookSteps(search, now, here) : [])]
-  if (best(steps) < telling || school === 'pull') {
+  const steps: Step[] = [...readingSteps(search, now, candidatesIn(model.diagram, now), here), ...(wants('look') ? lookSteps(search, now, here) : [])]
+  if (bestRate(steps) < tellingRate || school === 'pull') {
     if (now.power === 'on') steps.push(...readingSteps(search, now, pathDrops(here.circuit), here))
     steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))
   }
   return inOrderOf(school, search, [...steps, ...(wants('wait') ? waits(search) : [])].filter((step) => wants(sortOf(step))))
 }
 
-const best = (steps: readonly Step[]): number => steps.reduce((most, { bits }) => Math.max(most, bits), 0)
+const bestRate = (steps: readonly Step[]): number => steps.reduce((most, step) => Math.max(most, rate(step)), 0)
+
+/** Readings in the other calls, and isolated. */
+const elsewhere = (search: Search): readonly Step[] =>
+  standingsElsewhere(search.model.diagram, search.findings.now).flatMap((standing) => readingSteps(search, standing, candidatesIn(search.model.diagram, standing), situationIn(search, standing)))
 
 /** The other calls, and the unit isolated. */
-function elsewhere(search: Search): readonly Step[] {
-  const { model, findings: { now } } = search
-  const inStanding = (standing: Standing): readonly Step[] =>
-    readingSteps(search, standing, standing.power === 'on' ? liveCandidates(model.diagram) : isolatedCandidates(model.diagram), situationIn(search, standing))
-  return [
-    ...model.diagram.calls.filter(({ id }) => id !== now.call || now.power !== 'on').flatMap(({ id }) => inStanding({ ...now, call: id, power: 'on', age: null })),
-    ...(now.power === 'off' ? [] : inStanding({ ...now, power: 'off', age: null })),
-  ]
-}
+export const standingsElsewhere = (diagram: Diagram, now: Standing): readonly Standing[] => [
+  ...diagram.calls.filter(({ id }) => id !== now.call || now.power !== 'on').map(({ id }): Standing => ({ ...now, call: id, power: 'on', age: null })),
+  ...(now.power === 'off' ? [] : [{ ...now, power: 'off', age: null } as const]),
+]
+
+/** What can be read in a standing. */
+export const candidatesIn = (diagram: Diagram, { power }: Standing): readonly Candidate[] => (power === 'on' ? liveCandidates(diagram) : isolatedCandidates(diagram))
 
 /** While a delay runs: to wait for it, worth what the best reading tells once it has passed. */
 function waits(search: Search): readonly WaitStep[] {

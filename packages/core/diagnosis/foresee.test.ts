@@ -1,0 +1,36 @@
+import { readLadder } from '../diagram/readLadder'
+import { builtInUnitText } from '../units/index'
+import type { EntryBody } from '../visit/entry'
+import { brief } from './briefing'
+import { modelOf } from './diagnose'
+import { foresee } from './foresee'
+import { standingsElsewhere } from './nextStep'
+import { gather } from './evidence'
+
+const entries: readonly EntryBody[] = [{ kind: 'observation', what: 'still', of: 'IFM' }, { kind: 'reading', meter: 'volts', from: 'TB.L', to: 'TB.N', value: 119.4 }]
+const file = { complaint: 'no-heat', entries }
+const fresh = () => readLadder(builtInUnitText('fan-coil-two-pipe'))
+
+test('what was worked out ahead changes no answer', () => {
+  const diagram = fresh()
+  const pieces = [...foresee(diagram, file)].length
+  expect(brief(diagram, file)).toEqual(brief(fresh(), file))
+  // left at any piece, the same
+  const left = fresh()
+  const work = foresee(left, file)
+  for (let k = 0; k < pieces / 3; k++) work.next()
+  expect(brief(left, file)).toEqual(brief(fresh(), file))
+})
+
+test('afterwards every fault is solved in every call and isolated', () => {
+  const diagram = fresh()
+  for (const _ of foresee(diagram, file)) expect(_).toBeUndefined()
+  const model = modelOf(diagram)
+  const { now } = gather(diagram, file)
+  for (const standing of [now, ...standingsElsewhere(diagram, now)]) {
+    const { circuit } = model.situation(standing)
+    const solve = jest.spyOn(circuit, 'vary')
+    for (let h = 0; h < model.singles; h++) model.situation(standing).settle(h)
+    expect(solve).not.toHaveBeenCalled()
+  }
+})
