@@ -1,11 +1,14 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { diagnose, type Diagnosis } from '../diagnosis/diagnose'
+import { gather } from '../diagnosis/evidence'
 import { atArrival } from '../diagnosis/standing'
 import type { Step } from '../diagnosis/steps'
+import { tellsOfCircuit } from '../diagnosis/tellsOfCircuit'
 import { pick } from '../diagnosis/nextStep'
 import { readCaseFile } from '../formats/caseFile'
 import { builtInUnit } from '../units/index'
+import type { EntryBody } from '../visit/entry'
 
 /** Case file → the fault, or set of faults, behind it. */
 const truths: Readonly<Record<string, string>> = {
@@ -68,6 +71,14 @@ test.each(Object.entries(truths))('%s: the true fault leads, or is tied with wha
   // no demand where no reading there is could part them
   if (!parts(pick(diagnosis.steps, Infinity), leader, h)) return
   if (!parts(diagnosis.next, leader, h)) throw new Error(`no proposed step parts ${model.hypotheses[leader].id} from ${truth}`)
+})
+
+test.each(Object.keys(truths))('%s: entries that are said to tell nothing tell nothing', (name) => {
+  const file = caseOf(name)
+  const diagram = builtInUnit(file.unit)
+  const asides: readonly EntryBody[] = [{ kind: 'arrived' }, { kind: 'note', words: 'wet roof' }, { kind: 'go-ahead', by: 'owner', words: 'go on' }, { kind: 'restored', item: 'panels', is: true }]
+  const entries = [...asides, ...file.entries.flatMap((entry) => [entry, ...asides])]
+  expect(gather(diagram, { ...file, entries: entries.filter(tellsOfCircuit) })).toEqual(gather(diagram, { ...file, entries }))
 })
 
 test('with nothing read, nothing is certain and there is a step to take', () => {

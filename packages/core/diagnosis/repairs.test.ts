@@ -3,6 +3,7 @@ import { builtInUnit } from '../units/index'
 import { brief } from './briefing'
 import { diagnose } from './diagnose'
 import { gather } from './evidence'
+import { tellsOfCircuit } from './tellsOfCircuit'
 
 /** Probability of the suspects whose id begins so. */
 function given(unit: string, entries: readonly EntryBody[], start: string): number {
@@ -63,5 +64,7 @@ test('what is read in proof is evidence in the call that is proven', () => {
   const { evidence, now } = gather(builtInUnit('rooftop-two-stage'), { complaint: '', entries: [{ kind: 'call', call: 'off' }, proof] })
   expect(evidence).toMatchObject([{ kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 25.1, standing: { call: 'cool1', power: 'on' } }])
   expect(now.call).toBe('off')
+  // what a screen keeps of a log, for the sake of the entries that tell
+  expect(tellsOfCircuit(proof)).toBe(true)
   expect(() => gather(builtInUnit('rooftop-two-stage'), { complaint: '', entries: [{ ...proof, call: 'cool9' }] })).toThrow(/cool9/)
 })

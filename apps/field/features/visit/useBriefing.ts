@@ -1,6 +1,6 @@
 import { startTransition, useEffect, useMemo, useRef, useState } from 'react'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
-import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { tellsOfCircuit } from '@jokulgale/core/diagnosis/tellsOfCircuit'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { diagnosisService } from '../../workers/diagnosis'
 import { useAppSelector } from '../store'
@@ -19,7 +19,7 @@ export function useBriefing({ ladder, state: { complaint }, bodies, unit }: Open
   const experience = useAppSelector((state) => state.places.experience)
   const [shown, setState] = useState<Omit<BriefingState, 'busy'> & { readonly key: string }>({ briefing: null, error: '', key: '' })
   const newest = useRef(0)
-  const entries = useMemo(() => bodies.filter(({ kind }) => matters.has(kind)), [bodies])
+  const entries = useMemo(() => bodies.filter(tellsOfCircuit), [bodies])
   const key = JSON.stringify([ladder.length, complaint, entries, school, experience])
   useEffect(() => {
     if (ladder === '') return
@@ -34,8 +34,3 @@ export function useBriefing({ ladder, state: { complaint }, bodies, unit }: Open
   }, [ladder, complaint, key, unit.installed])
   return { briefing: shown.briefing, error: shown.error, busy: shown.key !== key }
 }
-
-/** Kinds of entries that change what is known of the circuit. */
-const matters: ReadonlySet<EntryBody['kind']> = new Set<EntryBody['kind']>([
-  'call', 'power', 'condition', 'reading', 'observation', 'action', 'setting', 'unreachable', 'repair', 'wait', 'replaced', 'alteration', 'alteration-settled', 'drop-out',
-])
