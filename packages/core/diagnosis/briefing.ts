@@ -97,15 +97,19 @@ function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
 
 const top = (weights: Float64Array): number => weights.reduce((a, b) => Math.max(a, b), -Infinity)
 
+/**
+ * Faults that a reading shows not to be there: it would have read otherwise with them, and otherwise than a healthy unit.
+ * A fault that merely fails to explain a reading is not tested by it.
+ */
 function clearedShown({ model, belief, findings }: Diagnosis): readonly ClearedBrief[] {
   if (findings.evidence.length === 0) return []
   const tops = belief.weight.map(top)
   return model.hypotheses.map((hypothesis, h) => ({ hypothesis, h }))
     .filter(({ h }) => h > 0 && h < model.singles && belief.probability[h] < clearedBelow)
     .map(({ hypothesis, h }) => {
-      const losses = belief.weight.map((weight, e) => tops[e] - weight[h])
-      const most = losses.reduce((best, loss, e) => (loss > losses[best] ? e : best), 0)
-      return { hypothesis, loss: losses[most], by: findings.evidence[most] }
+      const against = belief.weight.map((weight, e) => Math.min(tops[e] - weight[h], Math.abs(weight[0] - weight[h])))
+      const most = against.reduce((best, loss, e) => (loss > against[best] ? e : best), 0)
+      return { hypothesis, loss: against[most], by: findings.evidence[most] }
     })
     .filter(({ loss }) => loss > speaks)
     .sort((a, b) => b.hypothesis.prior - a.hypothesis.prior).slice(0, shownCleared)

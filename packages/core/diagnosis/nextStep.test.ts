@@ -97,6 +97,15 @@ test('what is not covered yet is said, and out of reach is not asked again', () 
   for (const other of without.asks) if (other.do === 'measure') expect([other.from, other.to]).not.toContain(point)
 })
 
+test('cleared is what a reading tests: not what merely fails to explain it', () => {
+  const volts = (from: string, value: number, to = 'TB.C'): EntryBody => ({ kind: 'reading', meter: 'volts', from, to, value })
+  const { cleared, coverage } = brief(builtInUnit('package-proving'), { complaint: 'not-cooling', entries: [volts('PB1.P1', 25.9), volts('PB1.P2', 0), volts('PK1.2A', 25.9, 'PK1.2B')] })
+  expect(cleared.find(({ id }) => id === 'DS:off')?.by).toMatch(/^25.9 V PB1.P1 to TB.C/)
+  // open behind a loop that never closed: nobody knows
+  expect(coverage.first.join()).toMatch(/Low-pressure switch 1/)
+  expect(cleared.map(({ words }) => words).join()).not.toMatch(/Low-pressure switch 1/)
+})
+
 test('readings that nothing explains are said to contradict, and the worst is to be repeated', () => {
   const { warning } = brief(builtInUnit('rooftop-two-stage'), { complaint: '', entries: [
     { kind: 'call', call: 'cool1' }, { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 25.3 }, { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 88 },
