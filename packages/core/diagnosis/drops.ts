@@ -7,21 +7,29 @@ const carriesAmps = 0.02
 const out = new Float64Array(2)
 
 /**
- * Drops along what carries current in this call: millivolts from the beginning of a path to each place behind a contact,
- * fuse or plug on it. One reading covers every connection between; a burnt one is then found by halving.
+ * Drops along what carries current in this call: millivolts from where a path enters a section of the unit to each place
+ * in it behind a contact, fuse or plug. Both leads reach from one spot. One reading covers every connection between; a
+ * burnt one is then found by halving.
  */
 export function pathDrops(circuit: Circuit): readonly Candidate[] {
   const { network } = circuit
-  const paths = [...tracePaths(circuit), ...linePaths(circuit)]
+  const { points } = network.diagram
   const seen = new Set<string>()
-  return paths.flatMap((path) => {
+  return [...tracePaths(circuit), ...linePaths(circuit)].flatMap((path) => {
     const last = path[path.length - 1]
     if (last === undefined || path.length < 4 || !carries(circuit, last.link)) return []
-    const from = network.nodeNames[path[0].node]
-    return path.slice(1).flatMap(({ node, link }): readonly Candidate[] => {
+    const entered = new Map<string, string>()
+    return path.flatMap(({ node, link }): readonly Candidate[] => {
       const to = network.nodeNames[node]
+      const zone = points.get(to)?.zone
+      if (zone === undefined) return []
+      const from = entered.get(zone)
+      if (from === undefined) {
+        entered.set(zone, to)
+        return []
+      }
       const key = `${from} ${to}`
-      if (network.links[link].part === null || !network.diagram.points.has(to) || !network.diagram.points.has(from) || seen.has(key)) return []
+      if (network.links[link].part === null || seen.has(key)) return []
       seen.add(key)
       return [{ meter: 'millivolts', from, to }]
     })

@@ -1,11 +1,13 @@
 import { partOfPoint } from '../diagram/diagram'
-import { builtInUnit } from '../units/index'
+import { builtInUnit, builtInUnitIds } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { brief } from './briefing'
 import { diagnose } from './diagnose'
+import { pathDrops } from './drops'
 import { provingSteps } from './proving'
 import { pathPlaces } from './pathPoints'
 import type { School } from './schools'
+import { atArrival } from './standing'
 import { sortOf } from './steps'
 
 const live: EntryBody = { kind: 'reading', meter: 'volts', from: 'TB.Y1', to: 'TB.C', value: 25.2 }
@@ -95,6 +97,14 @@ test('what is not covered yet is said, and out of reach is not asked again', () 
   const point = ask.do === 'measure' ? ask.from : ask.do === 'look' ? ask.of : ''
   const without = brief(diagram, { complaint: '', entries: [{ kind: 'call', call: 'fan' }, { kind: 'unreachable', of: point }] })
   for (const other of without.asks) if (other.do === 'measure') expect([other.from, other.to]).not.toContain(point)
+})
+
+test.each(builtInUnitIds)('%s: the leads of a drop reach from one spot, from where the path comes in', (unit) => {
+  const { model } = diagnose(builtInUnit(unit), { complaint: '', entries: [] })
+  const { calls, points } = model.diagram
+  const drops = calls.flatMap(({ id }) => pathDrops(model.situation(atArrival(model.diagram, id)).circuit))
+  expect(drops.length).toBeGreaterThan(0)
+  for (const { from, to } of drops) expect([to, points.get(to)?.zone]).toEqual([to, points.get(from)?.zone])
 })
 
 test('cleared is what a reading tests: not what merely fails to explain it', () => {
