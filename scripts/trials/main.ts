@@ -23,17 +23,21 @@ async function main(): Promise<void> {
     keep: { type: 'boolean', default: false },
   } })
   const extent: Extent = { each: Number(values.each), schools: Number(values.schools), pairs: Number(values.pairs), seed: Number(values.seed) }
-  const rows = new Map(values.keep ? keptRows().map((row) => [row.id, row] as const) : [])
+  const before = new Map(values.keep ? keptRows().map((row) => [row.id, row] as const) : [])
+  const rows = new Map(before)
   await onThreads<Task, UnitTrials>(values.units.split(',').map((id) => ({ id, extent })), Number(values.threads), ({ id }, row) => {
-    rows.set(id, row)
+    const kept = before.get(id)
+    rows.set(id, extent.pairs === 0 && kept ? { ...row, ...pairsOf(kept) } : row)
     write(builtInUnitIds.flatMap((done) => rows.get(done) ?? []), extent)
     console.log(id, `${row.seconds.toFixed(0)} s`)
   })
   console.log('written to docs/diagnosis.md, docs/diagnosis.json, docs/reliability.svg')
 }
 
-/** With --keep: what the last run found of the units that this one leaves out. */
+/** With --keep: what the last run found of the units that this one leaves out, and of pairs where it tries none. */
 const keptRows = (): readonly UnitTrials[] => JSON.parse(readFileSync('docs/diagnosis.json', 'utf8')).rows
+
+const pairsOf = ({ pairs, pairsFound, pairSteps, proofReadings }: UnitTrials) => ({ pairs, pairsFound, pairSteps, proofReadings })
 
 function write(rows: readonly UnitTrials[], extent: Extent): void {
   const calibration = together(rows.map((row) => row.calibration))

@@ -16,7 +16,7 @@ By \`npm run trials -- --each ${each} --schools ${schoolEach} --pairs ${pairs} -
 
 ## Every single fault, meter readings only, all costs equal
 
-Prior-weighted mean readings to the end. A class is a group that no reading of any call, and no ohms isolated, can part. *Display*: exact readings to the last count of the display. *Tolerance*: readings that a person with an ordinary meter can safely tell apart. Bound: the optimal tree with as many branches as the most outcomes any one reading of the unit has (in brackets); few readings have more than two, so that no procedure comes near it; a mean below the entropy shows that those few are used. *Best* plays out the eight most telling readings and takes the one after which the fewest are left. Walking is the same hunt hop by hop.
+Prior-weighted mean readings to the end. A class is a group that no reading of any call, and no ohms isolated, can part. *Display*: exact readings to the last count of the display. *Tolerance*: readings that a person with an ordinary meter can safely tell apart. Bound: the optimal tree with as many branches as the most outcomes any one reading of the unit has (in brackets); few readings have more than two; what they really allow is worked out in [how few readings can do](limits.md). *Best* plays out the eight most telling readings and takes the one after which the fewest are left. Walking is the same hunt hop by hop.
 
 ${table(['unit', 'faults', 'display: classes', 'entropy, bits', 'bound (outcomes)', 'best', '(best − 0.5) ÷ bound', 'best ÷ walk', 'tolerance: classes', 'entropy, bits', 'bound (outcomes)', 'best', 'best ÷ entropy', 'walk', 'split', 'pull', 'usual', 'best ÷ walk'],
     rows.map(({ id, isolation: { best, walk, split, pull, usual }, display, displayWalk }) => [id, best.faults,
@@ -42,7 +42,7 @@ ${table(['unit', ...schools], rows.map(({ id, bySchool }) => [id, ...schools.map
 
 ## Two faults
 
-Random pairs of faults that some reading can see, by readings and looks, repaired one after the other, at most four repairs; a unit with another number of pairs was kept from an earlier run. Where nothing more is suspected, the proof sheet is read, and the search goes on for what it shows. Found: a suspect of the fault’s class is repaired.
+Random pairs of faults that some reading can see, by readings and looks, repaired one after the other, at most four repairs${pairs === 0 ? '; tried in the run before this one' : ''}. Where nothing more is suspected, the proof sheet is read, and the search goes on for what it shows. Found: a suspect of the fault’s class is repaired.
 
 ${table(['unit', 'pairs', 'both found', 'steps', 'readings in proof'], [...rows.map(({ id, pairs: tried, pairsFound, pairSteps, proofReadings }) => [id, tried, percent(pairsFound), pairSteps.toFixed(1), proofReadings.toFixed(1)]), ['all', rows.reduce((sum, row) => sum + row.pairs, 0), percent(overall(({ pairsFound }) => pairsFound)), overall(({ pairSteps }) => pairSteps).toFixed(1), overall(({ proofReadings }) => proofReadings).toFixed(1)]])}
 
