@@ -8,6 +8,10 @@ export const meterWords: Readonly<Record<Meter, string>> = {
   volts: 'AC volts', loz: 'AC volts, low impedance', ohms: 'Ohms', amps: 'Clamp amps', dc: 'DC volts', millivolts: 'AC millivolts',
 }
 
+/** What is to be minded with a function of the meter, before the leads touch; empty for most. */
+export const meterCaution = (meter: Meter): string =>
+  meter === 'millivolts' ? 'Volts range first; millivolts only where that shows under 1 V. Across what is open stands the full supply.' : ''
+
 /** Probability from which a suspect is called possible. */
 export const possibleFrom = 0.15
 

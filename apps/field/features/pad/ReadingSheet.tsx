@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { unitOf, type Meter } from '@jokulgale/core/circuit/meter'
-import { meterWords } from '@jokulgale/core/diagnosis/words'
+import { meterCaution, meterWords } from '@jokulgale/core/diagnosis/words'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
@@ -82,6 +82,7 @@ function ReadingForm({ visit, wanted, delays, onLogged }: { readonly visit: Open
         <Press grow title={`${meter === 'amps' ? 'to' : 'Black'} ${to}`} onPress={() => { setChoosing('black') }} />
       </View>
       <Words size="small" quiet>{`${visit.diagram.points.get(from)?.words ?? from} · call: ${visit.diagram.calls.find(({ id }) => id === currentCall(visit))?.words ?? ''}`}</Words>
+      {meterCaution(meter) ? <Notice kind="caution">{meterCaution(meter)}</Notice> : null}
       {early ? <Notice kind="caution">{`${early.words} needs ${early.secondsLeft} s more: a reading behind it is judged as taken early.`}</Notice> : null}
       {blocked ? <Notice kind="wrong">{blocked}</Notice> : null}
       {doubt ? <Notice kind="caution">{`${doubt.words} To log it all the same, press Log again.`}</Notice> : null}

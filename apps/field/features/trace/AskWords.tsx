@@ -1,5 +1,6 @@
 import { View } from 'react-native'
 import type { Ask } from '@jokulgale/core/diagnosis/briefing'
+import { meterCaution } from '@jokulgale/core/diagnosis/words'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { fonts, space, usePalette } from '../../ui/theme'
@@ -30,6 +31,7 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
         </View>
       ) : <Words strong>{`Look at ${ask.ofWords}`}</Words>}
       <Words size="small" quiet numberOfLines={1}>{ask.do === 'measure' ? `${ask.fromWords} · ${ask.zone}` : ask.zone}</Words>
+      {ask.do === 'measure' && meterCaution(ask.meter) ? <Notice kind="caution">{meterCaution(ask.meter)}</Notice> : null}
       <Words size="small">{ask.do === 'measure' ? 'Should read ' : 'Should be '}<Words strong style={{ fontFamily: fonts.reading }}>{ask.healthy}</Words></Words>
     </View>
   )
