@@ -1,5 +1,5 @@
 import { modelOf } from '@jokulgale/core/diagnosis/diagnose'
-import { isolateAll } from '@jokulgale/core/diagnosis/isolate'
+import { faultsToTell, isolateAll } from '@jokulgale/core/diagnosis/isolate'
 import { leastReadings, partingOf, type LeastReadings } from '@jokulgale/core/diagnosis/leastReadings'
 import { readingTable } from '@jokulgale/core/diagnosis/readingTable'
 import { readLadder } from '@jokulgale/core/diagram/readLadder'
@@ -27,8 +27,7 @@ const floors = [0, 0, 0.3]
 export function limitsOf(id: string): UnitLimits {
   const start = performance.now()
   const model = modelOf(readLadder(builtInUnitText(id)))
-  const faults = Array.from({ length: model.singles }, (_, h) => h).filter((h) => model.hypotheses[h].faults.length > 0 && model.hypotheses[h].prior > 0)
-  const parting = partingOf(readingTable(model, 'tolerance'), faults, model.hypotheses.map(({ prior }) => prior))
+  const parting = partingOf(readingTable(model, 'tolerance'), faultsToTell(model), model.hypotheses.map(({ prior }) => prior))
   const least = leastReadings(parting, floors)
   const { boundReadings, mostOutcomes, meanReadings } = isolateAll(model, 'best')
   return {

@@ -16,7 +16,7 @@ type Case = Omit<CaseFile, 'unit'>
 const service = {
   brief: (ladder: string, file: Case, choosing: Choosing, facts: UnitFacts): Briefing => {
     const briefing = brief(knownLadder(ladder), file, choosing, facts)
-    workAhead(foresee(knownLadder(ladder), file))
+    workAhead(foresee(knownLadder(ladder), file, facts))
     return briefing
   },
   /** A question worth asking about a value just typed, or an empty text. */

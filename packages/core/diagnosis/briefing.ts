@@ -7,6 +7,7 @@ import { diagnose, type Diagnosis, type Judgement } from './diagnose'
 import type { Choosing } from './nextStep'
 import { partition } from './outcomes'
 import type { PriorReason, UnitFacts } from './priors'
+import { situationIn } from './proposals'
 import { provingSteps, provingWords } from './proving'
 import { beforeEnergising, contradictionOf, doubtOf, storyOf } from './story'
 import { stripsOf, type Strip } from './strip'
@@ -123,8 +124,9 @@ function delaysShown({ model, findings }: Diagnosis): Briefing['delays'] {
 }
 
 /** How a value just typed sits against what the circuit can give: an empty text, or a question worth asking. */
-export function doubtAbout({ model, belief, findings, ranked }: Judgement, meter: Meter, from: string, to: string, value: number | null): string {
-  const situation = model.situation(findings.now, model.stillThere(belief.repairedFaults, findings.now))
+export function doubtAbout(judgement: Judgement, meter: Meter, from: string, to: string, value: number | null): string {
+  const { model, belief, findings, ranked } = judgement
+  const situation = situationIn(judgement, findings.now)
   const all = ranked.filter((h) => h < model.singles)
   const outcomes = partition(meter, situation.predict(meter, from, to, all), belief, all)
   const near = outcomes.some((outcome) => (outcome.value === null ? value === null

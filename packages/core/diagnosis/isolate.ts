@@ -25,11 +25,15 @@ export interface Isolation {
   readonly entropyBits: number
 }
 
+/** The single faults that are to be told from each other, by hypothesis number. */
+export const faultsToTell = ({ hypotheses, singles }: UnitModel): readonly number[] =>
+  Array.from({ length: singles }, (_, h) => h).filter((h) => hypotheses[h].faults.length > 0 && hypotheses[h].prior > 0)
+
 /** Plays every single fault of a unit, or some of them, to its end under a policy, with exact readings and all costs equal. */
 export function isolateAll(model: UnitModel, policy: Policy, fineness: Fineness = 'tolerance', only?: readonly string[]): Isolation {
   const { hypotheses } = model
   const wanted = only ? new Set(only) : null
-  const faults = Array.from({ length: model.singles }, (_, h) => h).filter((h) => hypotheses[h].faults.length > 0 && hypotheses[h].prior > 0)
+  const faults = faultsToTell(model)
   const rows = readingTable(model, fineness)
   const player = new Player(rows, Float64Array.from(hypotheses.slice(0, model.singles), ({ prior }) => prior), policy)
   const leaves = player.play(faults)

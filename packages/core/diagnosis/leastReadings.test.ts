@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { modelOf } from './diagnose'
-import { isolateAll } from './isolate'
+import { faultsToTell, isolateAll } from './isolate'
 import { leastReadings, partingOf } from './leastReadings'
 import { readingTable } from './readingTable'
 import { builtInUnit } from '../units/index'
@@ -53,8 +53,7 @@ test('deep enough, it is reached where each reading parts all classes alike', ()
 
 test('on a unit, no way to search beats it', () => {
   const model = modelOf(builtInUnit('fan-coil-two-pipe'))
-  const faults = Array.from({ length: model.singles }, (_, h) => h).filter((h) => model.hypotheses[h].faults.length > 0)
-  const least = leastReadings(partingOf(readingTable(model, 'tolerance'), faults, model.hypotheses.map(({ prior }) => prior)), [0, 0])
+  const least = leastReadings(partingOf(readingTable(model, 'tolerance'), faultsToTell(model), model.hypotheses.map(({ prior }) => prior)), [0, 0])
   const { meanReadings, boundReadings } = isolateAll(model, 'best')
   expect(meanReadings).toBeGreaterThan(least.meanReadings)
   expect(least.meanReadings).toBeGreaterThan(boundReadings)

@@ -1,3 +1,4 @@
+import { classNumbers } from './classes'
 import type { TableRow } from './readingTable'
 
 /** A reading as it parts some classes. */
@@ -25,14 +26,9 @@ export interface LeastReadings {
 
 /** Hypotheses that no row parts make one class; readings that part alike are one. Weights are those of `prior`, scaled. */
 export function partingOf(rows: readonly Pick<TableRow, 'outcome' | 'outcomes'>[], members: readonly number[], prior: ArrayLike<number>): Parting {
-  const classes = new Map<string, { weight: number; readonly first: number }>()
-  for (const h of members) {
-    const key = rows.map(({ outcome }) => outcome[h]).join()
-    const known = classes.get(key)
-    if (known) known.weight += prior[h]
-    else classes.set(key, { weight: prior[h], first: h })
-  }
-  const sorted = [...classes.values()].sort((a, b) => b.weight - a.weight)
+  const classes: { weight: number; readonly first: number }[] = []
+  classNumbers(rows, members).forEach((of, k) => { (classes[of] ??= { weight: 0, first: members[k] }).weight += prior[members[k]] })
+  const sorted = [...classes].sort((a, b) => b.weight - a.weight)
   const total = sorted.reduce((sum, { weight }) => sum + weight, 0)
   return {
     weights: Float64Array.from(sorted, ({ weight }) => weight / total),

@@ -32,7 +32,7 @@ export function searchOf(model: UnitModel, findings: Findings, belief: Belief, c
 }
 
 /** A standing solved with the faults in it that were there at the time. */
-export const situationIn = ({ model, belief }: Search, standing: Standing): SituationModel =>
+export const situationIn = ({ model, belief }: Pick<Search, 'model' | 'belief'>, standing: Standing): SituationModel =>
   model.situation(standing, model.stillThere(belief.repairedFaults, standing))
 
 /** Whether evidence was taken in the very situation of a standing. */
