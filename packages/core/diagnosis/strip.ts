@@ -6,6 +6,7 @@ import type { Diagnosis } from './diagnose'
 import type { Findings } from './evidence'
 import { likely } from './outcomes'
 import type { SituationModel, UnitModel } from './predictor'
+import { situationIn } from './proposals'
 
 /** How a stop of the strip stands: by a reading, by what the suspects agree on, or not known yet. */
 export type StopState = 'live' | 'dead' | 'unknown'
@@ -40,7 +41,7 @@ const agreed = 0.97
 export function stripsOf(diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'belief'>): readonly Strip[] {
   const { model, findings, belief } = diagnosis
   const { diagram } = model
-  const situation = model.situation(findings.now, model.stillThere(belief.repairedFaults, findings.now))
+  const situation = situationIn(diagnosis, findings.now)
   const which = likely(belief)
   return diagram.traces.filter(({ call }) => call === findings.now.call).flatMap((trace) => {
     const path = wholePath(situation, trace)
