@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { Pressable, View } from 'react-native'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
@@ -9,7 +9,7 @@ import { PowerSheet, powerWords } from '../safety/PowerSheet'
 import type { OpenVisit } from './useVisit'
 
 /** The call that is set and the power state: always in view, changed in one tap. */
-export function CallBar({ visit }: { readonly visit: OpenVisit }) {
+export const CallBar = memo(function CallBar({ visit }: { readonly visit: OpenVisit }) {
   const palette = usePalette()
   const [open, setOpen] = useState<'call' | 'power' | null>(null)
   const { diagram, state, say } = visit
@@ -36,7 +36,7 @@ export function CallBar({ visit }: { readonly visit: OpenVisit }) {
       <PowerSheet visit={visit} open={open === 'power'} onClose={close} />
     </View>
   )
-}
+})
 
 /** The call last set; before any, the complaint's own. */
 export const currentCall = ({ state, diagram }: OpenVisit): string =>

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { View } from 'react-native'
 import { unsafeFindings } from '@jokulgale/core/visit/temporary'
 import { Icon } from '../../ui/Icon'
@@ -6,7 +7,7 @@ import { Words } from '../../ui/Words'
 import type { OpenVisit } from './useVisit'
 
 /** Says on every screen of a visit that a safety control is out of its circuit. */
-export function SafetyLine({ visit: { diagram, state } }: { readonly visit: OpenVisit }) {
+export const SafetyLine = memo(function SafetyLine({ visit: { diagram, state } }: { readonly visit: OpenVisit }) {
   const palette = usePalette()
   const [first] = unsafeFindings(diagram, state.entries)
   if (!first) return null
@@ -16,4 +17,4 @@ export function SafetyLine({ visit: { diagram, state } }: { readonly visit: Open
       <Words size="small" strong color={palette.wrong} style={{ flex: 1 }}>{`Unsafe. ${first.words}. Leave the unit off and tell somebody.`}</Words>
     </View>
   )
-}
+})

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { Pressable, View } from 'react-native'
 import { Icon } from '../../ui/Icon'
 import { fonts, usePalette } from '../../ui/theme'
@@ -14,7 +15,7 @@ export const visitTabs = [
 export type VisitTab = (typeof visitTabs)[number]['id']
 
 /** Where one is in the call; at the thumb. */
-export function Tabs({ now, onChoose }: { readonly now: VisitTab; readonly onChoose: (tab: VisitTab) => void }) {
+export const Tabs = memo(function Tabs({ now, onChoose }: { readonly now: VisitTab; readonly onChoose: (tab: VisitTab) => void }) {
   const palette = usePalette()
   return (
     <View role="tablist" style={{ flexDirection: 'row' }}>
@@ -30,4 +31,4 @@ export function Tabs({ now, onChoose }: { readonly now: VisitTab; readonly onCho
       })}
     </View>
   )
-}
+})

@@ -32,7 +32,10 @@ export function useVisit(id: string): OpenVisit | null {
     return () => { clearInterval(timer) }
   }, [sync, id])
   const say = useCallback((body: EntryBody) => sync.say(id, body), [sync, id])
-  const state = useMemo(() => foldVisit(log), [log])
+  // an entry never changes: that the server has it now makes no other visit
+  const said = log.map((entry) => entry.id).join(' ')
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const state = useMemo(() => foldVisit(log), [said])
   const bodies = useMemo(() => state.entries.map(({ body }) => body), [state])
   const unit = places?.units.find((candidate) => candidate.id === visit?.unit)
   const site = places?.sites.find((candidate) => candidate.id === unit?.site)
