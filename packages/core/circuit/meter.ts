@@ -1,5 +1,6 @@
 import { UnknownNameError } from '../diagram/nearest'
 import type { Settled } from './circuit'
+import { Sweep } from './sweep'
 import type { Variation } from './variation'
 
 export type Meter = 'volts' | 'loz' | 'ohms' | 'amps' | 'dc' | 'millivolts'
@@ -19,6 +20,8 @@ export interface Reading {
 }
 
 const scratch = new Float64Array(2)
+export type LeadMeter = Exclude<Meter, 'amps'>
+
 /** Below this no meter shows anything, volts. */
 const unreadVolts = 1e-7
 
@@ -42,28 +45,68 @@ export const clampAmps = (settled: Settled, link: number): number => clampAmpsOf
 /** Current of a link, root-mean-square amperes. */
 export function clampAmpsOf(solution: Variation, link: number): number {
   solution.amps(link, scratch)
-  return Math.hypot(scratch[0], scratch[1])
+  return size(scratch[0], scratch[1])
 }
 
+/** Size of a phasor; its parts are far from where squares overflow, and `Math.hypot` is slow. */
+const size = (re: number, im: number): number => Math.sqrt(re * re + im * im)
+
 /** The value between two nodes; see `readMeter`. */
-export function valueBetween(settled: Settled, meter: Exclude<Meter, 'amps'>, a: number, b: number): number | null {
+export function valueBetween(settled: Settled, meter: LeadMeter, a: number, b: number): number | null {
   if (a === b) return 0
+  const solution = solutionFor(settled, meter)
   if (meter === 'ohms') {
-    settled.circuit.wholeDirect(settled).impedance(a, b, scratch)
-    return Math.abs(scratch[0]) > ohmsRangeEnd ? null : Math.max(0, scratch[0])
+    solution.impedance(a, b, scratch)
+    return ohmsShown(scratch[0])
   }
-  const solution = meter === 'dc' ? settled.dc : settled.ac
   solution.volts(a, b, scratch)
   const vRe = scratch[0]
   const vIm = scratch[1]
-  // nothing there is nothing read, whatever feeds it
-  if (Math.abs(vRe) + Math.abs(vIm) < unreadVolts) return 0
+  if (isUnread(vRe, vIm)) return 0
   solution.impedance(a, b, scratch)
-  // the meter is an element too: volts divide between what feeds it and its own input
+  return voltsShown(meter, vRe, vIm, scratch[0], scratch[1])
+}
+
+/** What a meter in each of many settled states shows between one pair of nodes after another. */
+export class MeterSweep {
+  private readonly sweep: Sweep
+  private readonly shown: Float64Array
+
+  constructor(private readonly meter: LeadMeter, states: readonly Settled[]) {
+    this.sweep = new Sweep(states.map((settled) => solutionFor(settled, meter)))
+    this.shown = new Float64Array(states.length)
+  }
+
+  /** The same as `valueBetween` by the place of the state, NaN when out of range; holds until the next pair. */
+  read(a: number, b: number): Float64Array {
+    const { meter, shown, sweep, sweep: { voltsRe, voltsIm, ohmsRe, ohmsIm } } = this
+    if (a === b) return shown.fill(0)
+    if (meter === 'ohms') {
+      sweep.impedance(a, b)
+      for (let k = 0; k < shown.length; k++) shown[k] = ohmsShown(ohmsRe[k]) ?? NaN
+      return shown
+    }
+    sweep.volts(a, b)
+    sweep.impedance(a, b, unreadVolts)
+    for (let k = 0; k < shown.length; k++) shown[k] = isUnread(voltsRe[k], voltsIm[k]) ? 0 : voltsShown(meter, voltsRe[k], voltsIm[k], ohmsRe[k], ohmsIm[k])
+    return shown
+  }
+}
+
+const solutionFor = (settled: Settled, meter: LeadMeter): Variation =>
+  (meter === 'ohms' ? settled.circuit.wholeDirect(settled) : meter === 'dc' ? settled.dc : settled.ac)
+
+const ohmsShown = (ohms: number): number | null => (Math.abs(ohms) > ohmsRangeEnd ? null : Math.max(0, ohms))
+
+/** Nothing there is nothing read, whatever feeds it. */
+const isUnread = (vRe: number, vIm: number): boolean => Math.abs(vRe) + Math.abs(vIm) < unreadVolts
+
+/** The meter is an element too: volts divide between what feeds it, behind its impedance, and its own input. */
+function voltsShown(meter: Exclude<LeadMeter, 'ohms'>, vRe: number, vIm: number, zRe: number, zIm: number): number {
   const input = meterOhms[meter]
-  const share = input / Math.hypot(input + scratch[0], scratch[1])
+  const share = input / size(input + zRe, zIm)
   if (meter === 'dc') return vRe * share
-  return Math.hypot(vRe, vIm) * share * (meter === 'millivolts' ? 1000 : 1)
+  return size(vRe, vIm) * share * (meter === 'millivolts' ? 1000 : 1)
 }
 
 export function nodeOf(settled: Settled, point: string): number {

@@ -1,5 +1,6 @@
 import type { Factored, Felt, Senses, Vector } from './factored'
 import type { Row } from './network'
+import { factorSmall, substituteSmall, type SmallLu } from './smallLu'
 
 /** One changed row: a link of the network, or (link −1) a join of two nodes that the network does not have. */
 export interface Change {
@@ -9,15 +10,25 @@ export interface Change {
   readonly row: Row
 }
 
-/** Working space that nothing holds on to: the first `size` places of one of four. */
-const spaces = Array.from({ length: 4 }, () => new Float64Array(64))
+/** The update that makes a variation of its base, solved: responses to its changed rows, their weights, the factors they come from. */
+export interface Update {
+  readonly size: number
+  readonly changes: readonly Change[]
+  readonly responses: readonly Vector[]
+  readonly weightRe: Float64Array
+  readonly weightIm: Float64Array
+  readonly factors: SmallLu
+}
+
+/** Working space that nothing holds on to: the first `size` places of one of two. */
+const spaces = Array.from({ length: 2 }, () => new Float64Array(64))
 function scratch(size: number, which: number): Float64Array {
   if (spaces[which].length < size) spaces[which] = new Float64Array(2 * size)
   return spaces[which]
 }
 
 const none = new Float64Array(0)
-const noOrder = new Int32Array(0)
+const noFactors: SmallLu = { matrixRe: none, matrixIm: none, order: new Int32Array(0) }
 
 /**
  * A factored network with a few rows replaced, solved by a low-rank update of the one factorisation: with x₀ the
@@ -29,9 +40,7 @@ export class Variation {
   private solved = false
   private size = 0
   private readonly responses: Vector[] = []
-  private matrixRe = none
-  private matrixIm = none
-  private order = noOrder
+  private factors: SmallLu = noFactors
   private weightRe = none
   private weightIm = none
 
@@ -50,10 +59,8 @@ export class Variation {
     const { base, changes, responses } = this
     const size = (this.size = changes.length)
     if (size === 0) return
-    if (this.order.length < size) {
-      this.matrixRe = new Float64Array(size * size)
-      this.matrixIm = new Float64Array(size * size)
-      this.order = new Int32Array(size)
+    if (this.factors.order.length < size) {
+      this.factors = { matrixRe: new Float64Array(size * size), matrixIm: new Float64Array(size * size), order: new Int32Array(size) }
       this.weightRe = new Float64Array(size)
       this.weightIm = new Float64Array(size)
     }
@@ -61,8 +68,9 @@ export class Variation {
       const { link, a, b } = changes[i]
       responses[i] = link >= 0 ? base.rowResponse(link) : base.pairResponse(a, b)
     }
+    const { matrixRe, matrixIm } = this.factors
     for (let i = 0; i < size; i++) {
-      for (let j = 0; j < size; j++) this.apply(i, responses[j], j === i, this.matrixRe, this.matrixIm, i * size + j)
+      for (let j = 0; j < size; j++) this.apply(i, responses[j], j === i, matrixRe, matrixIm, i * size + j)
       this.apply(i, base.solution, false, this.weightRe, this.weightIm, i)
       const { row } = changes[i]
       if (row) {
@@ -70,8 +78,15 @@ export class Variation {
         this.weightIm[i] -= row.emfIm
       }
     }
-    this.factor()
-    this.substitute(this.weightRe, this.weightIm)
+    factorSmall(this.factors, size)
+    substituteSmall(this.factors, size, 0, 0, this.weightRe, this.weightIm)
+  }
+
+  /** Holds until the variation turns to other changes. */
+  get update(): Update {
+    this.ready()
+    const { size, changes, responses, weightRe, weightIm, factors } = this
+    return { size, changes, responses, weightRe, weightIm, factors }
   }
 
   /** Volts from node a to node b into `out`: [re, im]. */
@@ -152,7 +167,7 @@ export class Variation {
       const dRe = scratch(size, 0)
       const dIm = scratch(size, 1)
       for (let i = 0; i < size; i++) this.apply(i, response, false, dRe, dIm, i)
-      this.substitute(dRe, dIm)
+      substituteSmall(this.factors, size, 0, 0, dRe, dIm)
       for (let j = 0; j < size; j++) {
         const own = this.responses[j]
         const vRe = own.re[a] - own.re[b]
@@ -207,90 +222,4 @@ export class Variation {
     toRe[at] = re
     toIm[at] = im
   }
-
-  /** Dense LU with partial pivoting, in place. */
-  private factor(): void {
-    const { size, matrixRe, matrixIm, order } = this
-    order[0] = 0
-    if (size === 1 && (matrixRe[0] !== 0 || matrixIm[0] !== 0)) return
-    for (let i = 0; i < size; i++) order[i] = i
-    for (let k = 0; k < size; k++) {
-      let best = k
-      let bestSize = -1
-      for (let i = k; i < size; i++) {
-        const entry = order[i] * size + k
-        const large = Math.abs(matrixRe[entry]) + Math.abs(matrixIm[entry])
-        if (large > bestSize) {
-          bestSize = large
-          best = i
-        }
-      }
-      const row = order[best]
-      order[best] = order[k]
-      order[k] = row
-      const pRe = matrixRe[row * size + k]
-      const pIm = matrixIm[row * size + k]
-      const square = pRe * pRe + pIm * pIm
-      if (!(square > 0)) throw new RangeError('the changed network has no single solution')
-      for (let i = k + 1; i < size; i++) {
-        const at = order[i] * size
-        const aRe = matrixRe[at + k]
-        const aIm = matrixIm[at + k]
-        const mRe = (aRe * pRe + aIm * pIm) / square
-        const mIm = (aIm * pRe - aRe * pIm) / square
-        matrixRe[at + k] = mRe
-        matrixIm[at + k] = mIm
-        if (mRe === 0 && mIm === 0) continue
-        for (let j = k + 1; j < size; j++) {
-          const uRe = matrixRe[row * size + j]
-          const uIm = matrixIm[row * size + j]
-          matrixRe[at + j] -= mRe * uRe - mIm * uIm
-          matrixIm[at + j] -= mRe * uIm + mIm * uRe
-        }
-      }
-    }
-  }
-
-  private substitute(bRe: Float64Array, bIm: Float64Array): void {
-    const { size, matrixRe, matrixIm, order } = this
-    if (size === 1) {
-      divide(bRe, bIm, matrixRe[0], matrixIm[0])
-      return
-    }
-    const yRe = scratch(size, 2)
-    const yIm = scratch(size, 3)
-    for (let k = 0; k < size; k++) {
-      const at = order[k] * size
-      let re = bRe[order[k]]
-      let im = bIm[order[k]]
-      for (let j = 0; j < k; j++) {
-        re -= matrixRe[at + j] * yRe[j] - matrixIm[at + j] * yIm[j]
-        im -= matrixRe[at + j] * yIm[j] + matrixIm[at + j] * yRe[j]
-      }
-      yRe[k] = re
-      yIm[k] = im
-    }
-    for (let k = size - 1; k >= 0; k--) {
-      const at = order[k] * size
-      let re = yRe[k]
-      let im = yIm[k]
-      for (let j = k + 1; j < size; j++) {
-        re -= matrixRe[at + j] * bRe[j] - matrixIm[at + j] * bIm[j]
-        im -= matrixRe[at + j] * bIm[j] + matrixIm[at + j] * bRe[j]
-      }
-      const pRe = matrixRe[at + k]
-      const pIm = matrixIm[at + k]
-      const square = pRe * pRe + pIm * pIm
-      bRe[k] = (re * pRe + im * pIm) / square
-      bIm[k] = (im * pRe - re * pIm) / square
-    }
-  }
-}
-
-/** b₀ ← b₀ / (re + j·im). */
-function divide(bRe: Float64Array, bIm: Float64Array, re: number, im: number): void {
-  const square = re * re + im * im
-  const b = bRe[0]
-  bRe[0] = (b * re + bIm[0] * im) / square
-  bIm[0] = (bIm[0] * re - b * im) / square
 }

@@ -14,4 +14,4 @@ export function classNumbers(rows: readonly Pick<TableRow, 'outcome'>[], members
 
 /** Numbers the groups of hypotheses that no reading of any call, and no ohms isolated, can part; by hypothesis number. */
 export const classesOf = (model: UnitModel): Int32Array =>
-  classNumbers(readingTable(model, 'tolerance'), Array.from({ length: model.singles }, (_, h) => h))
+  classNumbers(readingTable(model, 'tolerance'), model.everySingle)

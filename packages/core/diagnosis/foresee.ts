@@ -24,7 +24,7 @@ export function* foresee(diagram: Diagram, file: Omit<CaseFile, 'unit'>, facts: 
     }
     const drops = standing === now && now.power === 'on' ? pathDrops(situation.circuit) : []
     for (const { meter, from, to } of [...candidatesIn(diagram, standing), ...drops]) {
-      situation.outcomes(meter, from, to, model.singles)
+      situation.outcomes(meter, from, to, model.everySingle)
       yield
     }
   }

@@ -26,8 +26,8 @@ export interface Isolation {
 }
 
 /** The single faults that are to be told from each other, by hypothesis number. */
-export const faultsToTell = ({ hypotheses, singles }: UnitModel): readonly number[] =>
-  Array.from({ length: singles }, (_, h) => h).filter((h) => hypotheses[h].faults.length > 0 && hypotheses[h].prior > 0)
+export const faultsToTell = ({ hypotheses, everySingle }: UnitModel): readonly number[] =>
+  everySingle.filter((h) => hypotheses[h].faults.length > 0 && hypotheses[h].prior > 0)
 
 /** Plays every single fault of a unit, or some of them, to its end under a policy, with exact readings and all costs equal. */
 export function isolateAll(model: UnitModel, policy: Policy, fineness: Fineness = 'tolerance', only?: readonly string[]): Isolation {

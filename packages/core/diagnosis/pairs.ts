@@ -14,7 +14,7 @@ export function pairsWorthTrying(model: UnitModel, weight: readonly Float64Array
   if (weight.length < 2) return []
   const best = weight.map((row) => mostOf(row, model.singles))
   const leaves = (h: number): readonly number[] => weight.flatMap((row, e) => (best[e] - row[h] > explains ? [e] : []))
-  const order = Array.from({ length: model.singles }, (_, h) => h).filter((h) => h > 0 && probability[h] > 0).sort((a, b) => probability[b] - probability[a])
+  const order = model.everySingle.filter((h) => h > 0 && probability[h] > 0).sort((a, b) => probability[b] - probability[a])
   if (order.length === 0 || order.slice(0, 40).some((h) => leaves(h).length === 0)) return []
   // leading suspects, and for each piece that the leader leaves open those that explain it with the least else against them
   const chosen = new Set(order.slice(0, paired / 2))

@@ -1,5 +1,5 @@
 import { Circuit, type Settled } from '../circuit/circuit'
-import { clampAmps, nodeOf, valueBetween, wireLink, type Meter } from '../circuit/meter'
+import { clampAmps, MeterSweep, nodeOf, valueBetween, wireLink, type LeadMeter, type Meter } from '../circuit/meter'
 import { lateMoves, pendingAt, type LateMove } from '../circuit/delays'
 import { situationOf } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
@@ -22,6 +22,9 @@ interface Numbers {
 /** What has been done about faults by the time of a situation. */
 export type Aftermath = Pick<Standing, 'settings' | 'reset' | 'rested'>
 
+/** Hypotheses from which one sweep over all of them costs less than as many walks. */
+const sweptFrom = 8
+
 /**
  * A unit's hypotheses solved in one situation: which state the circuit takes under each, and from that what any
  * meter would read and any look would show. Everything is solved when first asked for, and kept.
@@ -32,6 +35,7 @@ export class SituationModel {
   private readonly known = new Map<string, Numbers>()
   /** What a case has had worked out besides predictions. */
   private readonly kept = new Map<string, Numbers>()
+  private readonly sweeps = new Map<LeadMeter, { readonly which: readonly number[]; readonly sweep: MeterSweep }>()
   private readonly lifted: ReadonlySet<string>
   private readonly symptoms: (boolean | undefined)[] = []
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
@@ -77,29 +81,42 @@ export class SituationModel {
     this.knownLooks.length = Math.min(this.knownLooks.length, from)
     for (const { done } of this.known.values()) done.fill(0, from)
     this.kept.clear()
+    this.sweeps.clear()
   }
 
   /** What the meter would show under each of the hypotheses; others are left as they were. */
   predict(meter: Meter, from: string, to: string, which: readonly number[]): Predictions {
     const { values, done } = this.numbers(this.known, `${meter} ${from} ${to}`)
+    const asked = which.filter((h) => done[h] !== 1)
+    if (asked.length === 0) return values
     const { healthy } = this.circuit
-    let places: readonly [number, number] | null = null
-    for (const h of which) {
-      if (done[h] === 1) continue
-      places ??= meter === 'amps' ? [wireLink(healthy, from, to), 0] : [nodeOf(healthy, from), nodeOf(healthy, to)]
-      const settled = this.settle(h)
-      values[h] = (meter === 'amps' ? clampAmps(settled, places[0]) : valueBetween(settled, meter, places[0], places[1])) ?? NaN
-      done[h] = 1
+    if (meter === 'amps') {
+      const link = wireLink(healthy, from, to)
+      for (const h of asked) values[h] = clampAmps(this.settle(h), link)
+    } else {
+      const a = nodeOf(healthy, from)
+      const b = nodeOf(healthy, to)
+      if (asked.length < sweptFrom) for (const h of asked) values[h] = valueBetween(this.settle(h), meter, a, b) ?? NaN
+      else this.sweepOver(meter, asked).read(a, b).forEach((value, k) => { values[asked[k]] = value })
     }
+    for (const h of asked) done[h] = 1
     return values
   }
 
-  /** The same as numbers of outcomes that a person can tell apart, over the first `singles` hypotheses, all of them worked out. */
-  outcomes(meter: Meter, from: string, to: string, singles: number): Int32Array {
+  /** The last sweep of a meter serves again while the same hypotheses are asked about, one pair of points after another. */
+  private sweepOver(meter: LeadMeter, which: readonly number[]): MeterSweep {
+    const known = this.sweeps.get(meter)
+    if (known && known.which.length === which.length && known.which.every((h, k) => h === which[k])) return known.sweep
+    const sweep = new MeterSweep(meter, which.map((h) => this.settle(h)))
+    this.sweeps.set(meter, { which, sweep })
+    return sweep
+  }
+
+  /** The same as numbers of outcomes that a person can tell apart, over all single faults. */
+  outcomes(meter: Meter, from: string, to: string, singles: readonly number[]): Int32Array {
     const known = this.numbers(this.known, `${meter} ${from} ${to}`)
     if (known.outcome) return known.outcome
-    const values = this.predict(meter, from, to, Array.from({ length: singles }, (_, h) => h))
-    known.outcome = outcomeNumbers(meter, values, singles)
+    known.outcome = outcomeNumbers(meter, this.predict(meter, from, to, singles), singles.length)
     return known.outcome
   }
 
@@ -184,6 +201,8 @@ export class UnitModel {
   readonly hypotheses: readonly Hypothesis[]
   /** How many of the hypotheses are not pairs. */
   readonly singles: number
+  /** Their numbers. */
+  readonly everySingle: readonly number[]
   private readonly all: Hypothesis[]
   private readonly pairs = new Map<string, number>()
   private readonly situations = new Map<string, SituationModel>()
@@ -193,6 +212,7 @@ export class UnitModel {
     this.all = [...hypothesesOf(diagram)]
     this.hypotheses = this.all
     this.singles = this.all.length
+    this.everySingle = Array.from(this.all, (_, h) => h)
   }
 
   /** The number of the hypothesis that two single faults are there at once. */

@@ -53,9 +53,9 @@ export function readingSteps(
   const { model, findings, belief, which, open, costs } = search
   const changes = { call: standing.call !== findings.now.call, power: standing.power !== findings.now.power }
   const path = pathPoints(situation, standing.call)
-  const asked = [0, ...which]
   // with many suspects the outcomes are numbered once for all; a few are told apart among themselves
   const coarse = which.length > manySuspects && which.every((h) => h < model.singles)
+  const asked = coarse ? model.everySingle : [0, ...which]
   const taken = new Set(deed ? [] : findings.evidence.flatMap((piece) =>
     (piece.kind === 'reading' && sameSituation(piece.standing, standing) ? [pairKey(piece.meter, piece.from, piece.to)] : [])))
   return candidates
@@ -70,7 +70,7 @@ export function readingSteps(
           outcomes ??= partition(candidate.meter, predicted, belief, which)
           return outcomes
         },
-        bits: (1 - blunderChance) * (coarse ? histogramBits(situation.outcomes(candidate.meter, candidate.from, candidate.to, model.singles), belief, which) : informationOf(candidate.meter, predicted, belief, which)),
+        bits: (1 - blunderChance) * (coarse ? histogramBits(situation.outcomes(candidate.meter, candidate.from, candidate.to, model.everySingle), belief, which) : informationOf(candidate.meter, predicted, belief, which)),
         cost: costOf(model.diagram, candidate, open, path, changes, costs) + deedSeconds,
         healthy: readingOf(predicted[0]),
       }

@@ -20,7 +20,7 @@ export interface TableRow extends Candidate {
 /** Every reading of every call, and ohms isolated, with its outcome by hypothesis. */
 export function readingTable(model: UnitModel, fineness: Fineness): readonly TableRow[] {
   const { diagram } = model
-  const all = Array.from({ length: model.singles }, (_, h) => h)
+  const all = model.everySingle
   const base = atArrival(diagram, diagram.calls[0].id)
   const row = (candidate: Candidate, standing: Standing, hops: ReadonlyMap<string, number>): TableRow => {
     const outcome = outcomeNumbers(candidate.meter, model.situation(standing).predict(candidate.meter, candidate.from, candidate.to, all), all.length, fineness)
