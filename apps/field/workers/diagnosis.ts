@@ -1,4 +1,5 @@
 import { wrap, type Remote } from 'comlink'
+import { useEffect } from 'react'
 import type { DiagnosisService } from './diagnosis.worker'
 
 let remote: Remote<DiagnosisService> | null = null
@@ -7,4 +8,12 @@ let remote: Remote<DiagnosisService> | null = null
 export function diagnosisService(): Remote<DiagnosisService> {
   remote ??= wrap<DiagnosisService>(new Worker(new URL('./diagnosis.worker', import.meta.url)))
   return remote
+}
+
+/** Has a unit solved ahead while something of it is on the screen, so that it is there when a call on it begins. */
+export function usePrepared(ladder: string | undefined): void {
+  useEffect(() => {
+    // what may be wrong with it is said when a call on it asks
+    if (ladder !== undefined) diagnosisService().prepare(ladder).catch(() => undefined)
+  }, [ladder])
 }

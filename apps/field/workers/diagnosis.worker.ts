@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import { brief, doubtAbout, type Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { judge } from '@jokulgale/core/diagnosis/diagnose'
-import { foresee } from '@jokulgale/core/diagnosis/foresee'
+import { foresee, prepare } from '@jokulgale/core/diagnosis/foresee'
 import type { Choosing } from '@jokulgale/core/diagnosis/nextStep'
 import type { UnitFacts } from '@jokulgale/core/diagnosis/priors'
 import { knownLadder } from '@jokulgale/core/diagram/readLadder'
@@ -14,6 +14,8 @@ import { proofSheets, type ProofSheet } from '@jokulgale/core/visit/proofSheet'
 type Case = Omit<CaseFile, 'unit'>
 
 const service = {
+  /** A call on this unit may come: it is solved ahead. */
+  prepare: (ladder: string): void => { workAhead(prepare(knownLadder(ladder))) },
   brief: (ladder: string, file: Case, choosing: Choosing, facts: UnitFacts): Briefing => {
     const briefing = brief(knownLadder(ladder), file, choosing, facts)
     workAhead(foresee(knownLadder(ladder), file, facts))

@@ -3,7 +3,7 @@ import { builtInUnitText } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { brief } from './briefing'
 import { modelOf } from './diagnose'
-import { foresee } from './foresee'
+import { foresee, prepare } from './foresee'
 import { standingsElsewhere } from './nextStep'
 import { gather } from './evidence'
 
@@ -20,6 +20,19 @@ test('what was worked out ahead changes no answer', () => {
   const work = foresee(left, file)
   for (let k = 0; k < pieces / 3; k++) work.next()
   expect(brief(left, file)).toEqual(brief(fresh(), file))
+})
+
+test('a unit that was prepared is judged for every complaint without another fault to solve, and as if it had not been', () => {
+  const diagram = fresh()
+  for (const _ of prepare(diagram)) expect(_).toBeUndefined()
+  const model = modelOf(diagram)
+  for (const { id } of diagram.complaints) {
+    const { circuit } = model.situation(gather(diagram, { complaint: id, entries: [] }).now)
+    const solve = jest.spyOn(circuit, 'vary')
+    const prepared = brief(diagram, { complaint: id, entries: [] })
+    expect(solve).not.toHaveBeenCalled()
+    expect(prepared).toEqual(brief(fresh(), { complaint: id, entries: [] }))
+  }
 })
 
 test('afterwards every fault is solved in every call and isolated', () => {

@@ -1,10 +1,13 @@
 import type { Diagram } from '../diagram/diagram'
 import type { CaseFile } from '../visit/entry'
-import { judge } from './diagnose'
+import type { Candidate } from './candidates'
+import { judge, modelOf } from './diagnose'
 import { pathDrops } from './drops'
 import { candidatesIn, standingsElsewhere } from './nextStep'
+import type { SituationModel, UnitModel } from './predictor'
 import type { UnitFacts } from './priors'
 import { situationIn } from './proposals'
+import { atArrival } from './standing'
 
 /** Faults that are solved in one piece of the work. */
 const pieceFaults = 40
@@ -18,14 +21,33 @@ export function* foresee(diagram: Diagram, file: Omit<CaseFile, 'unit'>, facts: 
   const { model, findings: { now } } = judgement
   for (const standing of [now, ...standingsElsewhere(diagram, now)]) {
     const situation = situationIn(judgement, standing)
-    for (let from = 0; from < model.singles; from += pieceFaults) {
-      for (let h = from; h < Math.min(model.singles, from + pieceFaults); h++) situation.settle(h)
-      yield
-    }
-    const drops = standing === now && now.power === 'on' ? pathDrops(situation.circuit) : []
-    for (const { meter, from, to } of [...candidatesIn(diagram, standing), ...drops]) {
-      situation.outcomes(meter, from, to, model.everySingle)
-      yield
-    }
+    yield* solve(model, situation, candidatesIn(diagram, standing))
+    if (standing === now && now.power === 'on') yield* read(model, situation, pathDrops(situation.circuit))
+  }
+}
+
+/** The same before there is a case: what a first step will need, whichever of its complaints the unit is called for. */
+export function* prepare(diagram: Diagram): Generator<undefined, void> {
+  const model = modelOf(diagram)
+  for (const call of new Set(diagram.complaints.map((complaint) => complaint.call))) {
+    const standing = atArrival(diagram, call)
+    const situation = model.situation(standing)
+    yield
+    yield* solve(model, situation, candidatesIn(diagram, standing))
+  }
+}
+
+function* solve(model: UnitModel, situation: SituationModel, candidates: readonly Candidate[]): Generator<undefined, void> {
+  for (let from = 0; from < model.singles; from += pieceFaults) {
+    for (let h = from; h < Math.min(model.singles, from + pieceFaults); h++) situation.showsSymptom(h)
+    yield
+  }
+  yield* read(model, situation, candidates)
+}
+
+function* read(model: UnitModel, situation: SituationModel, candidates: readonly Candidate[]): Generator<undefined, void> {
+  for (const { meter, from, to } of candidates) {
+    situation.outcomes(meter, from, to, model.everySingle)
+    yield
   }
 }

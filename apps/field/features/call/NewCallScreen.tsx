@@ -14,6 +14,7 @@ import { Glance } from '../record/Glance'
 import { useGlance } from '../record/useGlance'
 import { useAppSelector } from '../store'
 import { useSync } from '../sync/SyncContext'
+import { usePrepared } from '../../workers/diagnosis'
 
 const controllers = [{ id: 'thermostat', words: 'Its thermostat' }, { id: 'building', words: 'Building system' }, { id: 'energy-company', words: 'Energy company' }] as const
 
@@ -28,6 +29,7 @@ export function NewCallScreen({ unitId }: { readonly unitId: string }) {
   const unit = places?.units.find(({ id }) => id === unitId)
   const site = places?.sites.find(({ id }) => id === unit?.site)
   const ladder = places?.diagrams.find(({ id }) => id === unit?.diagram)?.ladder
+  usePrepared(ladder)
   if (!unit || !site || ladder === undefined) return <Screen head={<Heading title="New call" back="/sites" />}><Words>This unit is not known here. It may come with the next signal.</Words></Screen>
   const take = async (complaint: string): Promise<void> => {
     const visit = await sync.startVisit(unitId)

@@ -9,6 +9,7 @@ import { Words } from '../../ui/Words'
 import { Glance } from '../record/Glance'
 import { useGlance } from '../record/useGlance'
 import { useAppSelector } from '../store'
+import { usePrepared } from '../../workers/diagnosis'
 
 /** A unit's record: what it is, where, what was done, and the way into a visit. */
 export function UnitScreen({ id }: { readonly id: string }) {
@@ -18,6 +19,7 @@ export function UnitScreen({ id }: { readonly id: string }) {
   const unit = places?.units.find((candidate) => candidate.id === id)
   const site = places?.sites.find((candidate) => candidate.id === unit?.site)
   const diagram = places?.diagrams.find((candidate) => candidate.id === unit?.diagram)
+  usePrepared(diagram?.ladder)
   if (!unit || !site) return <Screen head={<Heading title="Unit" back="/sites" />}><Words>This unit is not known here. It may belong to another shop, or come with the next signal.</Words></Screen>
   const past = (board?.items ?? []).filter((item) => item.unit.id === id)
   const open = past.find(({ state }) => state !== 'closed')
