@@ -50,16 +50,19 @@ export async function entryTimes(browser, address, { unit, complaint, phone }) {
     await page.getByLabel('Find a point').fill(point)
     await page.getByRole('link', { name: point, exact: true }).click()
     for (const key of value) await page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
-    await page.evaluate(() => { window.settledAt = []; window.blocks = [] ; window.loggedAt = NaN
+    await page.evaluate(() => { window.settledAt = []; window.blocks = [] ; window.loggedAt = NaN; window.tappedAt = NaN
+      document.addEventListener('click', () => { window.tappedAt = performance.now() }, { capture: true, once: true })
       new MutationObserver((_, watch) => { if (document.querySelector('[data-settled="no"]')) { window.loggedAt = performance.now(); watch.disconnect() } }).observe(document.body, { subtree: true, attributes: true, attributeFilter: ['data-settled'] }) })
     await page.getByRole('button', { name: /^Log / }).click()
     await page.waitForFunction(() => window.settledAt.length > 0 && !Number.isNaN(window.loggedAt), undefined, { timeout: 30_000 })
-    times.push(await page.evaluate(() => ({ ms: window.settledAt[window.settledAt.length - 1] - window.loggedAt, block: Math.max(0, ...window.blocks) })))
+    times.push(await page.evaluate(() => ({ ms: window.settledAt[window.settledAt.length - 1] - window.loggedAt, tapMs: window.settledAt[window.settledAt.length - 1] - window.tappedAt, block: Math.max(0, ...window.blocks) })))
   }
   await page.close()
   const sorted = times.map(({ ms }) => ms).sort((a, b) => a - b)
+  const fromTap = times.map(({ tapMs }) => tapMs).sort((a, b) => a - b)
   return {
     setUpMs, setUpAnewMs, count: times.length, medianMs: Math.round(sorted[Math.floor(sorted.length / 2)]), worstMs: Math.round(sorted[sorted.length - 1]),
+    medianFromTapMs: Math.round(fromTap[Math.floor(fromTap.length / 2)]),
     longestBlockMs: Math.round(Math.max(...times.map(({ block }) => block))),
   }
 }

@@ -52,8 +52,7 @@ function ReadingForm({ visit, wanted, delays, onLogged }: { readonly visit: Open
   const log = async (value: number | null): Promise<void> => {
     const wait = waitToSay(visit.state, visit.bodies, delays, Date.now())
     if (wait) await visit.say(wait)
-    const entry = await visit.say({ kind: 'reading', meter, from, to, value })
-    onLogged(entry, `${value === null ? 'OL' : `${value} ${unit}`} logged`)
+    await visit.say({ kind: 'reading', meter, from, to, value }, (entry) => { onLogged(entry, `${value === null ? 'OL' : `${value} ${unit}`} logged`) })
   }
   const done = async (value: number | null): Promise<void> => {
     const words = await diagnosisService().doubt(visit.ladder, { complaint: visit.state.complaint, entries: visit.bodies }, meter, from, to, value)

@@ -115,12 +115,13 @@ export class Sync {
     })
   }
 
-  /** Keeps an entry on the device, shows it, and sends it when it can. Gives its identity. */
-  async say(visit: string, body: EntryBody): Promise<string> {
+  /** Keeps an entry on the device, shows it, and sends it when it can. Gives its identity; `kept` may change in the same moment what else is shown. */
+  async say(visit: string, body: EntryBody, kept?: (entry: string) => void): Promise<string> {
     const { session } = this.store.getState()
     this.clock = tick(this.clock, Date.now())
     const entry: KeptEntry = { id: newId(), visit, clock: this.clock, by: session.is === 'in' ? session.person.id : '', body, sent: false }
     await writeEntries([entry])
+    kept?.(entry.id)
     this.store.dispatch(entriesKept([entry]))
     void this.send()
     return entry.id

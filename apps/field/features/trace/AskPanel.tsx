@@ -47,7 +47,7 @@ export function AskPanel({ visit, asks, busy, story, warning, leading, school, o
   const say = (body: EntryBody, words: string): void => {
     setDetail(false)
     setSeeing(false)
-    void visit.say(body).then((entry) => { onSaid(entry, `${words} logged`) })
+    void visit.say(body, (entry) => { onSaid(entry, `${words} logged`) })
   }
   const saw = (of: string, what: string): void => { say({ kind: 'observation', what, of }, `${partWords(visit.diagram, of)}: ${seenWords(what)}`) }
   const cannot = (): void => {

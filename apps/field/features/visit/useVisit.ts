@@ -16,7 +16,7 @@ export interface OpenVisit {
   readonly diagram: Diagram
   readonly state: VisitState
   readonly bodies: readonly EntryBody[]
-  readonly say: (body: EntryBody) => Promise<string>
+  readonly say: (body: EntryBody, kept?: (entry: string) => void) => Promise<string>
 }
 
 const nothing: readonly KeptEntry[] = []
@@ -31,7 +31,7 @@ export function useVisit(id: string): OpenVisit | null {
     const timer = setInterval(() => { if (document.visibilityState === 'visible') void sync.openVisit(id) }, 20_000)
     return () => { clearInterval(timer) }
   }, [sync, id])
-  const say = useCallback((body: EntryBody) => sync.say(id, body), [sync, id])
+  const say = useCallback<OpenVisit['say']>((body, kept) => sync.say(id, body, kept), [sync, id])
   // an entry never changes: that the server has it now makes no other visit
   const said = log.map((entry) => entry.id).join(' ')
   // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -24,7 +24,7 @@ export const visitsSlice = createSlice({
       }
       return { ...(original(state) ?? initialState), logs }
     },
-    reachable: (state, { payload }: PayloadAction<boolean>) => ({ ...state, online: payload }),
+    reachable: (state, { payload }: PayloadAction<boolean>) => { state.online = payload },
     visitsForgotten: () => initialState,
   },
 })
