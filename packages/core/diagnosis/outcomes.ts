@@ -50,32 +50,66 @@ export function informationOf(meter: Meter, predicted: Predictions, { probabilit
   return total > 0 ? Math.max(0, bits / total + Math.log2(total)) : 0
 }
 
+let groupWeights = new Float64Array(64)
+
 /** Entropy of numbered outcomes over the suspects, bits. */
-export function histogramBits(outcome: Int32Array, belief: Belief, which: readonly number[]): number {
-  const weights: number[] = []
+export function histogramBits(outcome: ArrayLike<number>, { probability }: Belief, which: readonly number[]): number {
+  groupWeights.fill(0)
+  let most = 0
   let total = 0
-  for (const h of which) {
-    const p = belief.probability[h]
-    while (weights.length <= outcome[h]) weights.push(0)
-    weights[outcome[h]] += p
-    total += p
+  for (let k = 0; k < which.length; k++) {
+    const h = which[k]
+    const number = outcome[h]
+    if (number > most) {
+      most = number
+      if (most >= groupWeights.length) groupWeights = enlarged(groupWeights, 2 * most)
+    }
+    groupWeights[number] += probability[h]
+    total += probability[h]
   }
-  return weights.reduce((bits, weight) => (weight > 0 ? bits - (weight / total) * Math.log2(weight / total) : bits), 0)
+  let bits = 0
+  for (let number = 0; number <= most; number++) {
+    const share = groupWeights[number] / total
+    if (share > 0) bits -= share * Math.log2(share)
+  }
+  return bits
 }
 
-/** Suspects, most probable first, grouped by the first word that a look at a part would give; empty when the look needs other words. */
+function enlarged(from: Float64Array, size: number): Float64Array<ArrayBuffer> {
+  const larger = new Float64Array(size)
+  larger.set(from)
+  return larger
+}
+
+/** Entropy of the first word that a look at a part would give, bits; nought when the look may need other words. */
+export function lookBits(situation: SituationModel, part: string, belief: Belief, which: readonly number[]): number {
+  const seen = situation.firstLooks(part, which)
+  return isPlain(situation, seen, which) ? histogramBits(seen, belief, which) : 0
+}
+
+/** Suspects, most probable first, grouped by that word. */
 export function partitionByLook(situation: SituationModel, part: string, belief: Belief, which: readonly number[]): readonly Outcome[] {
-  const groups = new Map<string, number[]>()
+  const seen = situation.firstLooks(part, which)
+  if (!isPlain(situation, seen, which)) return []
+  const groups = new Map<number, number[]>()
   for (const h of which) {
-    const seen = situation.firstLook(h, part)
-    if (seen === undefined || !plainLooks.has(seen)) return []
-    const group = groups.get(seen)
+    const group = groups.get(seen[h])
     if (group) group.push(h)
-    else groups.set(seen, [h])
+    else groups.set(seen[h], [h])
   }
-  return [...groups].map(([seen, group]): Outcome => ({
-    value: 0, seen, probability: weigh(group, belief), hypotheses: group,
+  return [...groups].map(([number, group]): Outcome => ({
+    value: 0, seen: situation.firstLookWord(number), probability: weigh(group, belief), hypotheses: group,
   })).sort((a, b) => b.probability - a.probability)
+}
+
+function isPlain(situation: SituationModel, seen: Float64Array, which: readonly number[]): boolean {
+  let last = -1
+  for (let k = 0; k < which.length; k++) {
+    const number = seen[which[k]]
+    if (number !== last && !plainLooks.has(situation.firstLookWord(number))) return false
+    last = number
+  }
+  return true
 }
 
 /** Words that a look gives at a glance; others are not asked for. */

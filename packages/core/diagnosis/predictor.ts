@@ -22,6 +22,12 @@ interface Numbers {
 /** What has been done about faults by the time of a situation. */
 export type Aftermath = Pick<Standing, 'settings' | 'reset' | 'rested'>
 
+/** Mostly all is known already, and nothing is made to find that out. */
+function isAllDone(which: readonly number[], done: Uint8Array): boolean {
+  for (let k = 0; k < which.length; k++) if (done[which[k]] === 0) return false
+  return true
+}
+
 /** Hypotheses from which one sweep over all of them costs less than as many walks. */
 const sweptFrom = 8
 
@@ -37,6 +43,7 @@ export class SituationModel {
   private readonly kept = new Map<string, Numbers>()
   private readonly sweeps = new Map<LeadMeter, { readonly which: readonly number[]; readonly sweep: MeterSweep }>()
   private readonly lifted: ReadonlySet<string>
+  private readonly words: string[] = []
   private readonly symptoms: (boolean | undefined)[] = []
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
 
@@ -87,8 +94,8 @@ export class SituationModel {
   /** What the meter would show under each of the hypotheses; others are left as they were. */
   predict(meter: Meter, from: string, to: string, which: readonly number[]): Predictions {
     const { values, done } = this.numbers(this.known, `${meter} ${from} ${to}`)
+    if (isAllDone(which, done)) return values
     const asked = which.filter((h) => done[h] !== 1)
-    if (asked.length === 0) return values
     const { healthy } = this.circuit
     if (meter === 'amps') {
       const link = wireLink(healthy, from, to)
@@ -145,9 +152,26 @@ export class SituationModel {
     return fresh
   }
 
-  /** The first word that a look at a part gives, however it stands. */
-  firstLook(hypothesis: number, part: string): string | undefined {
-    return this.looksOf(hypothesis).get(part)?.[0]
+  /** The first word that a look at a part gives, however it stands, by hypothesis: as a number for `firstLookWord`. Others are left as they were. */
+  firstLooks(part: string, which: readonly number[]): Float64Array {
+    const { values, done } = this.numbers(this.known, `look ${part}`)
+    if (isAllDone(which, done)) return values
+    for (const h of which) {
+      if (done[h] === 1) continue
+      values[h] = this.wordNumber(this.looksOf(h).get(part)?.[0] ?? '')
+      done[h] = 1
+    }
+    return values
+  }
+
+  /** Empty where a look gives no word. */
+  firstLookWord(number: number): string {
+    return this.words[number]
+  }
+
+  private wordNumber(word: string): number {
+    const known = this.words.indexOf(word)
+    return known < 0 ? this.words.push(word) - 1 : known
   }
 
   private looksOf(hypothesis: number): ReadonlyMap<string, readonly string[]> {

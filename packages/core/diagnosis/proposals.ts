@@ -3,11 +3,11 @@ import { costOf, type Candidate, type CostRules } from './candidates'
 import type { Findings } from './evidence'
 import { readingOf } from './grouping'
 import { blunderChance } from './likelihood'
-import { histogramBits, informationOf, likely, partition, partitionByLook } from './outcomes'
+import { histogramBits, informationOf, likely, lookBits, partition, partitionByLook } from './outcomes'
 import { pathPoints } from './pathPoints'
 import type { SituationModel, UnitModel } from './predictor'
 import type { Standing } from './standing'
-import { entropyOfOutcomes, type Deed, type LookStep, type Outcome, type ReadingStep } from './steps'
+import type { Deed, LookStep, Outcome, ReadingStep } from './steps'
 import type { Belief } from './suspects'
 
 /** What the search knows when it looks for the next step. */
@@ -90,11 +90,15 @@ export function lookSteps(search: Search, standing: Standing, situation: Situati
   return [...model.diagram.parts.values()]
     .filter((part) => part.kind.looks && !taken.has(part.id) && !findings.unreachable.has(part.id) && !findings.unreachable.has(part.zone))
     .map((part): LookStep => {
-      const outcomes = partitionByLook(situation, part.id, belief, which)
+      let outcomes: readonly Outcome[] | null = null
       const reach = open.has(part.zone) ? 0 : model.diagram.zones.get(part.zone)?.reachSeconds ?? 0
       return {
-        do: 'look', of: part.id, call: standing.call, power: standing.power, outcomes, deed,
-        bits: outcomes.length > 0 ? lookTrust * entropyOfOutcomes(outcomes) : 0, cost: lookSeconds + reach + deedSeconds, healthy: situation.looks(0, part.id)[0] ?? '',
+        do: 'look', of: part.id, call: standing.call, power: standing.power, deed,
+        get outcomes() {
+          outcomes ??= partitionByLook(situation, part.id, belief, which)
+          return outcomes
+        },
+        bits: lookTrust * lookBits(situation, part.id, belief, which), cost: lookSeconds + reach + deedSeconds, healthy: situation.looks(0, part.id)[0] ?? '',
       }
     })
 }

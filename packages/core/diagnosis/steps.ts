@@ -65,13 +65,5 @@ export type Step = ReadingStep | LookStep | WaitStep
 export type StepSort = 'measure' | 'look' | 'deed' | 'wait'
 export const sortOf = (step: Step): StepSort => (step.do !== 'wait' && step.deed ? 'deed' : step.do)
 
-export const entropyOfOutcomes = (outcomes: readonly Outcome[]): number => {
-  const total = outcomes.reduce((sum, { probability }) => sum + probability, 0)
-  return outcomes.reduce((sum, { probability }) => {
-    const share = probability / total
-    return share > 0 ? sum - share * Math.log2(share) : sum
-  }, 0)
-}
-
 /** Information per second of cost. */
 export const rate = (step: Step): number => step.bits / step.cost
