@@ -4,6 +4,7 @@ import { SafeAreaProvider } from 'react-native-safe-area-context'
 import { Provider } from 'react-redux'
 import { dark, light, PaletteProvider, useScheme } from '../ui/theme'
 import { SignIn } from './session/SignIn'
+import { diagnosisService } from '../workers/diagnosis'
 import { createAppStore, useAppSelector } from './store'
 import { Sync } from './sync/sync'
 import { SyncProvider } from './sync/SyncContext'
@@ -35,6 +36,8 @@ export function House({ children }: { readonly children: ReactNode }) {
 
 function Door({ children }: { readonly children: ReactNode }) {
   const session = useAppSelector((state) => state.session)
+  // its worker is there before the first call asks for it; the sign-in does not wait for its code
+  useEffect(() => { if (session.is === 'in') diagnosisService() }, [session.is])
   if (session.is === 'unknown') return <Opening />
   return session.is === 'in' ? children : <SignIn />
 }
