@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { Circuit } from '@jokulgale/core/circuit/circuit'
+import { MeterSweep, nodeOf, valueBetween } from '@jokulgale/core/circuit/meter'
 import { situationOf } from '@jokulgale/core/circuit/situation'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { faultsOf } from '@jokulgale/core/diagram/faults'
@@ -50,6 +51,24 @@ function measureUnit(diagram: Diagram) {
   }
 }
 
+/** Microseconds for a reading under one fault, of volts from points all over the unit to its common: fault by fault, and all faults in one sweep. */
+function measureReadings(diagram: Diagram): { readonly aloneMicroseconds: number; readonly sweptMicroseconds: number } {
+  const circuit = build(diagram, busiestCall(diagram))
+  const states = faultsOf(diagram).map(({ effects }) => circuit.vary(effects))
+  const common = nodeOf(circuit.healthy, diagram.common)
+  const points = Array.from({ length: common }, (_, node) => node).filter((node) => node % 3 === 0)
+  const alone = (): void => { for (const node of points) for (const settled of states) valueBetween(settled, 'volts', node, common) }
+  const swept = (): void => {
+    const sweep = new MeterSweep('volts', states)
+    for (const node of points) sweep.read(node, common)
+  }
+  // the responses that both share are worked out, and the code is warm
+  alone()
+  swept()
+  const microseconds = (work: () => void): number => (1000 * median(Array.from({ length: passesEach }, () => timed(work)))) / (points.length * states.length)
+  return { aloneMicroseconds: microseconds(alone), sweptMicroseconds: microseconds(swept) }
+}
+
 /** Milliseconds a solve that ngspice needs when it steps one resistor of the unit inside one process. */
 function ngspiceStep(diagram: Diagram, scratch: string): number {
   const circuit = new Circuit(diagram, situationOf(diagram, diagram.calls[diagram.calls.length - 1].id))
@@ -73,7 +92,7 @@ const circuitRows = builtInUnitIds.map((id) => {
   console.log(id)
   const row = measureUnit(builtInUnit(id))
   const ngspiceMs = ngspiceStep(builtInUnit(id), scratch)
-  return { ...row, ngspiceMs, timesAsFastAsNgspice: (1000 * ngspiceMs) / row.variationMicroseconds }
+  return { ...row, ...measureReadings(builtInUnit(id)), ngspiceMs, timesAsFastAsNgspice: (1000 * ngspiceMs) / row.variationMicroseconds }
 })
 rmSync(scratch, { recursive: true, force: true })
 
@@ -85,9 +104,9 @@ By \`npm run bench\` on ${machine}. Heap after all units: ${heapMiB} MiB.
 
 ## The circuit
 
-Cold: a situation built, factored and settled with nothing kept from before, median of ${repeats}, all units having been through the code once; the first of all in the process, ${largest.id}, took ${firstMs.toFixed(0)} ms. Variation: one fault with all that follows from it, by low-rank updates, mean over all faults and calls, the responses of links and the factorisations of far states included; median of ${passesEach} passes, each on circuits made anew. ngspice: one solve, stepping a resistor of the same unit inside one process; it settles no contacts.
+Cold: a situation built, factored and settled with nothing kept from before, median of ${repeats}, all units having been through the code once; the first of all in the process, ${largest.id}, took ${firstMs.toFixed(0)} ms. Variation: one fault with all that follows from it, by low-rank updates, mean over all faults and calls, the responses of links and the factorisations of far states included; median of ${passesEach} passes, each on circuits made anew. ngspice: one solve, stepping a resistor of the same unit inside one process; it settles no contacts. A reading: volts from a point to common under one fault that is solved already, the meter's own input included, fault by fault and all faults in one sweep (the making of the sweep included), mean over every third node.
 
-${table(['unit', 'terminals', 'links', 'faults', 'calls', 'factor entries', 'cold, ms', 'one variation, µs', 'rows changed', 'all faults × calls, ms', 'ngspice, ms a solve', 'times as fast'],
-    circuitRows.map((row) => [row.unit, row.terminals, row.links, row.faults, row.calls, row.factorEntries, row.coldMs.toFixed(1), row.variationMicroseconds.toFixed(0), row.changesPerVariation.toFixed(1), row.allMs.toFixed(0), row.ngspiceMs.toFixed(2), row.timesAsFastAsNgspice.toFixed(1)]))}
+${table(['unit', 'terminals', 'links', 'faults', 'calls', 'factor entries', 'cold, ms', 'one variation, µs', 'rows changed', 'all faults × calls, ms', 'a reading alone, µs', 'in a sweep, µs', 'times as fast', 'ngspice, ms a solve', 'as fast as ngspice, times'],
+    circuitRows.map((row) => [row.unit, row.terminals, row.links, row.faults, row.calls, row.factorEntries, row.coldMs.toFixed(1), row.variationMicroseconds.toFixed(0), row.changesPerVariation.toFixed(1), row.allMs.toFixed(0), row.aloneMicroseconds.toFixed(2), row.sweptMicroseconds.toFixed(2), (row.aloneMicroseconds / row.sweptMicroseconds).toFixed(1), row.ngspiceMs.toFixed(2), row.timesAsFastAsNgspice.toFixed(1)]))}
 `)
 console.log(`written to docs/benchmark.md and docs/benchmark.json; ${machine}`)
