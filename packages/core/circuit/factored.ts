@@ -35,6 +35,7 @@ export class Factored {
   private readonly lu: SparseLu
   private readonly rowResponses: (Vector | undefined)[] = []
   private readonly pairResponses = new Map<number, Vector>()
+  private passing: Vector | null = null
   private readonly workRe: Float64Array
   private readonly workIm: Float64Array
   private slab = new Float64Array(0)
@@ -77,9 +78,28 @@ export class Factored {
 
   /** What one ampere does that is fed in at node `a` and taken out at node `b`. */
   pairResponse(a: number, b: number): Vector {
-    const key = a * (this.nodeCount + 1) + b
+    const key = this.pairKey(a, b)
     const known = this.pairResponses.get(key)
     if (known) return known
+    const response = this.solve(this.feedPair(a, b))
+    this.pairResponses.set(key, response)
+    return response
+  }
+
+  /** The same for one look at it: not kept, it holds until the next. */
+  passingPairResponse(a: number, b: number): Vector {
+    const known = this.pairResponses.get(this.pairKey(a, b))
+    if (known) return known
+    this.passing ??= { re: new Float64Array(this.length), im: new Float64Array(this.length), felt: null }
+    return this.solve(this.feedPair(a, b), this.passing)
+  }
+
+  private pairKey(a: number, b: number): number {
+    return a * (this.nodeCount + 1) + b
+  }
+
+  /** Puts the ampere on the right-hand side; gives the first step of the elimination that it concerns. */
+  private feedPair(a: number, b: number): number {
     let from = this.length
     const feed = (node: number, amps: number): void => {
       if (node >= this.nodeCount) return
@@ -88,9 +108,7 @@ export class Factored {
     }
     feed(a, 1)
     feed(b, -1)
-    const response = this.solve(from)
-    this.pairResponses.set(key, response)
-    return response
+    return from
   }
 
   /** What is felt of a vector, in the order of `senses` (always the same for one network and analysis). */
@@ -106,8 +124,7 @@ export class Factored {
     return felt
   }
 
-  private solve(from: number): Vector {
-    const vector = { re: this.room(), im: this.room(), felt: null }
+  private solve(from: number, vector: Vector = { re: this.room(), im: this.room(), felt: null }): Vector {
     this.lu.solve(this.workRe, this.workIm, from, vector.re, vector.im)
     return vector
   }

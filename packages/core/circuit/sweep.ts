@@ -160,7 +160,7 @@ class Group {
   }
 
   impedance(a: number, b: number, isWanted: (place: number) => boolean, outRe: Float64Array, outIm: Float64Array): void {
-    const pair = this.base.pairResponse(a, b)
+    const pair = this.base.passingPairResponse(a, b)
     this.gatherResponses(a, b)
     this.gatherPorts(pair)
     const { places, changeStart, factorStart, factors, response, work, ofResponse: { re, im } } = this

@@ -23,14 +23,18 @@ export interface Diagnosis extends Judgement {
   readonly next: readonly Step[]
 }
 
-const models = new WeakMap<Diagram, UnitModel>()
+/** Units kept solved at once: each takes a hundred megabytes and more once its calls have been looked into. */
+const mostModels = 2
+const models = new Map<Diagram, UnitModel>()
 
-/** The unit's model, kept with its diagram. */
+/** The unit's model, kept until others have been asked for. */
 export function modelOf(diagram: Diagram): UnitModel {
-  const known = models.get(diagram)
-  if (known) return known
-  const model = new UnitModel(diagram)
+  const model = models.get(diagram) ?? new UnitModel(diagram)
+  // to the end of the line: the first in it goes first
+  models.delete(diagram)
   models.set(diagram, model)
+  const [oldest] = models.keys()
+  if (models.size > mostModels) models.delete(oldest)
   return model
 }
 

@@ -47,3 +47,15 @@ test('afterwards every fault is solved in every call and isolated', () => {
     expect(solve).not.toHaveBeenCalled()
   }
 })
+
+test('only the units last asked for are kept solved', () => {
+  const [first, second, third] = [fresh(), fresh(), fresh()]
+  const model = modelOf(first)
+  modelOf(second)
+  expect(modelOf(first)).toBe(model)
+  modelOf(third)
+  expect(modelOf(first)).toBe(model)
+  modelOf(second)
+  modelOf(third)
+  expect(modelOf(first)).not.toBe(model)
+})
