@@ -1,15 +1,16 @@
-import { type Meter } from '../circuit/meter'
+import { display, type Meter } from '../circuit/meter'
 import type { CaseFile } from '../visit/entry'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { askOf, type Ask } from './asks'
 import { coverageOf, type Coverage } from './coverage'
 import { diagnose, type Diagnosis, type Judgement } from './diagnose'
+import { mayBePhantom } from './likelihood'
 import type { Choosing } from './nextStep'
 import { partition } from './outcomes'
 import type { PriorReason, UnitFacts } from './priors'
 import { situationIn } from './proposals'
 import { provingSteps, provingWords } from './proving'
-import { beforeEnergising, contradictionOf, doubtOf, storyOf } from './story'
+import { beforeEnergising, contradictionOf, doubtOf, phantomWords, storyOf } from './story'
 import { stripsOf, type Strip } from './strip'
 import { againstWords, evidenceWords, oddsWords } from './words'
 
@@ -131,5 +132,7 @@ export function doubtAbout(judgement: Judgement, meter: Meter, from: string, to:
   const outcomes = partition(meter, situation.predict(meter, from, to, all), belief, all)
   const near = outcomes.some((outcome) => (outcome.value === null ? value === null
     : value !== null && Math.abs(outcome.value - value) <= Math.max(1.5, 0.2 * Math.abs(outcome.value))))
-  return near ? '' : 'No state of this circuit gives that. Check the meter’s function, the leads and the terminal.'
+  if (near) return ''
+  if (outcomes.some((outcome) => mayBePhantom(meter, value, outcome.value))) return phantomWords(display(value, meter))
+  return 'No state of this circuit gives that. Check the meter’s function, the leads and the terminal.'
 }

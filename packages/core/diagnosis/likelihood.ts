@@ -5,6 +5,12 @@ export const blunderChance = 0.03
 /** Share of blunders that read nothing at all. */
 const deadLeadShare = 0.4
 
+/**
+ * What a meter of high input resistance may show on a dead wire that runs beside live ones: some volts, seldom many, and
+ * none on a low-impedance one. By what a point is predicted to have it counts as dead.
+ */
+const phantom = { chance: 0.06, meanVolts: 4, mostVolts: 16, deadBelowVolts: 1 } as const
+
 interface Tolerance {
   /** Share of the predicted value: meter and model together, one standard deviation. */
   readonly share: number
@@ -48,10 +54,21 @@ export function likelihood(meter: Meter, value: number | null, predicted: number
   if (meter === 'ohms') return ohmsLikelihood(value, predicted)
   if (value === null || predicted === null) return blunderChance
   const { floor, span } = tolerances[meter]
-  const good = bell(value - predicted, spreadOf(meter, predicted))
+  const exact = bell(value - predicted, spreadOf(meter, predicted))
+  const good = mayPickUp(meter, predicted) ? (1 - phantom.chance) * exact + phantom.chance * phantomDensity(value) : exact
   const blunder = deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span
   return (1 - blunderChance) * good + blunderChance * blunder
 }
+
+const mayPickUp = (meter: Meter, predicted: number | null): boolean => meter === 'volts' && predicted !== null && predicted < phantom.deadBelowVolts
+
+/** Falls off exponentially, and ends. */
+const phantomDensity = (volts: number): number => (volts < 0 || volts > phantom.mostVolts ? 0
+  : Math.exp(-volts / phantom.meanVolts) / (phantom.meanVolts * (1 - Math.exp(-phantom.mostVolts / phantom.meanVolts))))
+
+/** Whether a reading may be a phantom on what is predicted to be dead. */
+export const mayBePhantom = (meter: Meter, value: number | null, predicted: number | null): boolean =>
+  mayPickUp(meter, predicted) && value !== null && value > phantom.deadBelowVolts && value <= phantom.mostVolts
 
 function ohmsLikelihood(value: number | null, predicted: number | null): number {
   const blunder = value === null ? 0.5 : 0.5 / ohmsSpan

@@ -2,7 +2,9 @@ import { display } from '../circuit/meter'
 import { partWords } from '../diagram/diagram'
 import type { Diagnosis } from './diagnose'
 import type { Hypothesis } from './hypothesis'
-import { likelihood } from './likelihood'
+import { readingOf } from './grouping'
+import { likelihood, mayBePhantom } from './likelihood'
+import { situationIn } from './proposals'
 import type { Strip } from './strip'
 import { evidenceWords } from './words'
 
@@ -21,6 +23,10 @@ export function storyOf(strips: readonly Strip[]): string {
 /** A reading is unexplained when every suspect falls so far short, in log-likelihood, of one that predicts just that value. */
 const unexplained = -4
 
+/** What to do about some volts on a point that should be dead. */
+export const phantomWords = (reading: string): string =>
+  `${reading} may be a phantom, picked up by a dead wire beside live ones: repeat it with the low-impedance function. A phantom falls to nothing there; what a coil feeds back does not.`
+
 /** Evidence that nothing explains, and what to do about it. */
 export function contradictionOf({ belief, findings, model, ranked }: Diagnosis): string {
   const best = (row: Float64Array): number => row.reduce((most, weight, h) => (belief.probability[h] > 0.01 && weight > most ? weight : most), -Infinity)
@@ -29,6 +35,10 @@ export function contradictionOf({ belief, findings, model, ranked }: Diagnosis):
     .filter(({ short }) => short < unexplained).sort((a, b) => a.short - b.short)
   const [worst] = odd
   if (!worst) return ''
+  const { meter, from, to, value, standing } = worst.piece
+  const suspects = ranked.filter((h) => belief.probability[h] > 0.01)
+  const predicted = situationIn({ model, belief }, standing).predict(meter, from, to, suspects)
+  if (odd.length === 1 && suspects.length > 0 && mayBePhantom(meter, value, readingOf(predicted[suspects[0]]))) return phantomWords(evidenceWords(model.diagram, worst.piece))
   const least = model.hypotheses[ranked[0]].words
   return `No suspect explains ${odd.map(({ piece }) => evidenceWords(model.diagram, piece)).join(' and ')}. Least contradicted: ${least}. Check the meter’s function and leads, then repeat ${evidenceWords(model.diagram, worst.piece)}.`
 }
