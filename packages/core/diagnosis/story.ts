@@ -25,7 +25,7 @@ const unexplained = -4
 
 /** What to do about some volts on a point that should be dead. */
 export const phantomWords = (reading: string): string =>
-  `${reading} may be a phantom, picked up by a dead wire beside live ones: repeat it with the low-impedance function. A phantom falls to nothing there; what a coil feeds back does not.`
+  `${reading} may be a phantom from live wires beside a dead one: repeat it with the low-impedance function. A phantom falls to nothing there, a back-feed does not.`
 
 /** Evidence that nothing explains, and what to do about it. */
 export function contradictionOf({ belief, findings, model, ranked }: Diagnosis): string {
