@@ -11,5 +11,11 @@ const plain = (name, folder) => ({
 module.exports = {
   // a loaded machine is slow, not wrong
   testTimeout: 60_000,
-  projects: [plain('core', 'packages/core'), plain('contract', 'packages/contract'), plain('cli', 'apps/cli'), plain('server', 'apps/server'), '<rootDir>/apps/field'],
+  projects: [
+    plain('core', 'packages/core'),
+    plain('contract', 'packages/contract'),
+    plain('cli', 'apps/cli'),
+    plain('server', 'apps/server'),
+    '<rootDir>/apps/field',
+  ],
 }

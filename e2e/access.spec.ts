@@ -5,17 +5,37 @@ import { Technician } from './technician'
 const leastTarget = 48
 
 /** What may be pressed and is smaller than a gloved thumb needs. */
-const smallTargets = (page: Page): Promise<readonly string[]> => page.evaluate((least) =>
-  [...document.querySelectorAll('[role="button"], [role="link"], [role="tab"], [role="checkbox"], button, input, textarea')].flatMap((element) => {
-    const box = element.getBoundingClientRect()
-    const shown = box.width > 0 && box.height > 0 && !element.closest('[aria-hidden="true"]') && element.getAttribute('tabindex') !== '-1'
-    // a field is as large as the frame it stands in
-    const frame = element.matches('input, textarea') ? element.parentElement?.getBoundingClientRect() ?? box : box
-    return shown && (frame.height < least - 0.5 || frame.width < least - 0.5) ? [`${element.getAttribute('aria-label') ?? element.textContent}: ${Math.round(frame.width)}×${Math.round(frame.height)}`] : []
-  }), leastTarget)
+const smallTargets = (page: Page): Promise<readonly string[]> =>
+  page.evaluate(
+    (least) =>
+      [
+        ...document.querySelectorAll(
+          '[role="button"], [role="link"], [role="tab"], [role="checkbox"], button, input, textarea',
+        ),
+      ].flatMap((element) => {
+        const box = element.getBoundingClientRect()
+        const shown =
+          box.width > 0 &&
+          box.height > 0 &&
+          !element.closest('[aria-hidden="true"]') &&
+          element.getAttribute('tabindex') !== '-1'
+        // a field is as large as the frame it stands in
+        const frame = element.matches('input, textarea')
+          ? (element.parentElement?.getBoundingClientRect() ?? box)
+          : box
+        return shown && (frame.height < least - 0.5 || frame.width < least - 0.5)
+          ? [
+              `${element.getAttribute('aria-label') ?? element.textContent}: ${Math.round(frame.width)}×${Math.round(frame.height)}`,
+            ]
+          : []
+      }),
+    leastTarget,
+  )
 
 for (const colorScheme of ['light', 'dark'] as const)
-  test(`nothing bars the way on any main screen, ${colorScheme}, and every target fits a thumb`, async ({ browser }) => {
+  test(`nothing bars the way on any main screen, ${colorScheme}, and every target fits a thumb`, async ({
+    browser,
+  }) => {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, colorScheme })
     const technician = new Technician(await context.newPage())
     const { page } = technician
@@ -23,8 +43,12 @@ for (const colorScheme of ['light', 'dark'] as const)
     const check = async (screen: string): Promise<void> => {
       await page.waitForTimeout(400)
       const { violations } = await new AxeBuilder({ page }).analyze()
-      problems.push(...violations.map(({ id, nodes }) => `${screen}: ${id} ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
-        ...(await smallTargets(page)).map((target) => `${screen}: ${target}`))
+      problems.push(
+        ...violations.map(
+          ({ id, nodes }) => `${screen}: ${id} ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+        ),
+        ...(await smallTargets(page)).map((target) => `${screen}: ${target}`),
+      )
     }
     await page.goto('/')
     await page.getByLabel('E-mail').waitFor()
@@ -38,7 +62,10 @@ for (const colorScheme of ['light', 'dark'] as const)
     await page.getByRole('heading', { name: 'Proven pairs' }).waitFor()
     await check('pairing')
     await page.goto('/temporary')
-    await page.getByText(/d left|Nothing is bridged/).first().waitFor()
+    await page
+      .getByText(/d left|Nothing is bridged/)
+      .first()
+      .waitFor()
     await check('register')
     await page.goto('/')
     await technician.take('Flat 22 SHP', 'Not cooling')

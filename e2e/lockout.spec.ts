@@ -2,7 +2,10 @@ import { expect, test } from '@playwright/test'
 import { Technician } from './technician'
 
 // warm every afternoon: the second stage stops at its low-ambient lockout
-test('a lockout that stays open is traced, repaired, proven and reported, and is the same on another device', async ({ page, browser }) => {
+test('a lockout that stays open is traced, repaired, proven and reported, and is the same on another device', async ({
+  page,
+  browser,
+}) => {
   const technician = new Technician(page)
   await technician.signIn()
   await technician.open('RTU-2')
@@ -10,14 +13,18 @@ test('a lockout that stays open is traced, repaired, proven and reported, and is
   await technician.measure('EC.Y2O', 'TB.C', '25.0')
   await technician.measure('LAL.1', 'TB.C', '25.0')
   await technician.measure('LAL.2', 'TB.C', '0')
-  await expect(page.getByText('25.0 V at LAL.1, 0.0 V at LAL.2: it stops between these two.').first()).toBeVisible()
+  await expect(
+    page.getByText('25.0 V at LAL.1, 0.0 V at LAL.2: it stops between these two.').first(),
+  ).toBeVisible()
   await technician.repairLeader(/Low-ambient lockout: low-ambient lockout open/)
 
   await technician.tab('Prove')
   await expect(page.getByRole('button', { name: 'Sign off: repaired' })).toBeDisabled()
   await technician.prove('Cooling, both stages', '25.1 V; 13.2 13.1 13.4 A')
   await technician.signOff('The second stage runs again.')
-  await expect(page.getByText('Not proven on this visit: off, fan, cooling, first stage, heating.')).toBeVisible()
+  await expect(
+    page.getByText('Not proven on this visit: off, fan, cooling, first stage, heating.'),
+  ).toBeVisible()
   await page.reload()
   await expect(page.getByText('The second stage runs again.')).toBeVisible()
 

@@ -1,13 +1,21 @@
 import { expect, test } from '@playwright/test'
 import { Technician } from './technician'
 
-const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+const png = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
 
-test('a whole visit with no signal, with a photo and a reload in the middle, is on the server when it returns', async ({ page, context }) => {
+test('a whole visit with no signal, with a photo and a reload in the middle, is on the server when it returns', async ({
+  page,
+  context,
+}) => {
   const technician = new Technician(page)
   await technician.signIn()
   // the service worker holds the application before the signal goes
-  await page.evaluate(async () => { await navigator.serviceWorker.ready })
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+  })
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
   await context.setOffline(true)
   await technician.take('PKG-1', 'Not cooling')
@@ -20,7 +28,9 @@ test('a whole visit with no signal, with a photo and a reload in the middle, is 
   await page.reload()
   await expect(page.getByText(/on this device, not sent yet/)).toBeVisible()
   await technician.tab('Trace')
-  await expect(page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })).toBeVisible({
+    timeout: 60_000,
+  })
   await technician.measure('PB1.P1', 'TB.C', '24.9')
   await technician.tab('Repair')
   await technician.press('Choose a part')
@@ -33,11 +43,21 @@ test('a whole visit with no signal, with a photo and a reload in the middle, is 
   const visit = page.url().split('/').at(-2) ?? ''
   await context.setOffline(false)
   await page.evaluate(() => window.dispatchEvent(new Event('online')))
-  await expect.poll(async () => {
-    const answer = await page.request.get(`/api/visits/${visit}/entries`)
-    return answer.ok() ? ((await answer.json()) as { entries: { body: { kind: string } }[] }).entries.map(({ body }) => body.kind) : []
-  }).toEqual(expect.arrayContaining(['complaint', 'arrived', 'reading', 'photo', 'repair', 'proof', 'sign-off']))
-  const { entries } = (await (await page.request.get(`/api/visits/${visit}/entries`)).json()) as { entries: { body: { kind: string; photo?: string } }[] }
+  await expect
+    .poll(async () => {
+      const answer = await page.request.get(`/api/visits/${visit}/entries`)
+      return answer.ok()
+        ? ((await answer.json()) as { entries: { body: { kind: string } }[] }).entries.map(
+            ({ body }) => body.kind,
+          )
+        : []
+    })
+    .toEqual(
+      expect.arrayContaining(['complaint', 'arrived', 'reading', 'photo', 'repair', 'proof', 'sign-off']),
+    )
+  const { entries } = (await (await page.request.get(`/api/visits/${visit}/entries`)).json()) as {
+    entries: { body: { kind: string; photo?: string } }[]
+  }
   const photo = entries.find(({ body }) => body.kind === 'photo')?.body.photo ?? ''
   expect((await page.request.get(`/api/photos/${photo}`)).ok()).toBe(true)
 })

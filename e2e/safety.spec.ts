@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test'
 import { Technician } from './technician'
 
-test('a bridge does not leave silently; left with its particulars it is in the shop’s register', async ({ page }) => {
+test('a bridge does not leave silently; left with its particulars it is in the shop’s register', async ({
+  page,
+}) => {
   const technician = new Technician(page)
   await technician.signIn()
   await technician.take('HP-1', 'No heat')
@@ -26,7 +28,13 @@ test('a bridge does not leave silently; left with its particulars it is in the s
   await expect(page.getByRole('button', { name: 'Left restricted' })).toBeDisabled()
   await technician.press('Temporary measures')
   await technician.press(/Restricted service.*: leave it/)
-  for (const [label, words] of [['Hazard', 'costs more'], ['Reason', 'coil undecided'], ['Authorised by', 'B. Holm'], ['Who was told', 'front desk']]) await page.getByLabel(label, { exact: true }).fill(words)
+  for (const [label, words] of [
+    ['Hazard', 'costs more'],
+    ['Reason', 'coil undecided'],
+    ['Authorised by', 'B. Holm'],
+    ['Who was told', 'front desk'],
+  ])
+    await page.getByLabel(label, { exact: true }).fill(words)
   await technician.press('1 week')
   await technician.press('Leave it, with its end date')
   await technician.press('Close')
@@ -38,7 +46,9 @@ test('a bridge does not leave silently; left with its particulars it is in the s
   expect(technician.complaints).toEqual([])
 })
 
-test('a high-pressure control cannot be joined across, and found bridged it makes the visit unsafe', async ({ page }) => {
+test('a high-pressure control cannot be joined across, and found bridged it makes the visit unsafe', async ({
+  page,
+}) => {
   const technician = new Technician(page)
   await technician.signIn()
   await technician.take('RTU-1', 'Not cooling')

@@ -5,8 +5,12 @@ export class Technician {
   readonly complaints: string[] = []
 
   constructor(readonly page: Page) {
-    page.on('console', (message) => { if (message.type() === 'error') this.complaints.push(message.text()) })
-    page.on('pageerror', (error) => { this.complaints.push(error.message) })
+    page.on('console', (message) => {
+      if (message.type() === 'error') this.complaints.push(message.text())
+    })
+    page.on('pageerror', (error) => {
+      this.complaints.push(error.message)
+    })
   }
 
   async signIn(): Promise<void> {
@@ -18,12 +22,18 @@ export class Technician {
   }
 
   press(name: string | RegExp): Promise<void> {
-    return this.page.getByRole('button', { name, exact: typeof name === 'string' }).last().click()
+    return this.page
+      .getByRole('button', { name, exact: typeof name === 'string' })
+      .last()
+      .click()
   }
 
   /** Opens a call of the board, arrives, and goes to the trace. */
   async open(unit: string): Promise<void> {
-    await this.page.getByRole('link', { name: `${unit},` }).first().click()
+    await this.page
+      .getByRole('link', { name: `${unit},` })
+      .first()
+      .click()
     await this.arrive()
   }
 
@@ -40,7 +50,9 @@ export class Technician {
   private async arrive(): Promise<void> {
     await this.press('I am here: start')
     await this.tab('Trace')
-    await expect(this.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })).toBeVisible({ timeout: 60_000 })
+    await expect(
+      this.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }),
+    ).toBeVisible({ timeout: 60_000 })
   }
 
   async tab(name: string): Promise<void> {
@@ -57,7 +69,10 @@ export class Technician {
   async isolate(): Promise<void> {
     await this.page.getByRole('button', { name: /^Power: / }).click()
     await this.press('Isolate, lock, prove dead')
-    for (const box of await this.page.getByRole('checkbox', { name: /locked and tagged|Stored energy|Tester proven on/ }).all()) await box.click()
+    for (const box of await this.page
+      .getByRole('checkbox', { name: /locked and tagged|Stored energy|Tester proven on/ })
+      .all())
+      await box.click()
     await this.press('All read 0 V')
     await this.page.getByRole('checkbox', { name: 'Tester proven again' }).click()
     await this.press('Isolated, proven dead')
@@ -72,7 +87,8 @@ export class Technician {
   /** Types a number on the application's own pad and logs it; OL when it is null. */
   async type(value: string | null): Promise<void> {
     if (value === null) return this.press('OL, out of range')
-    for (const key of value) await this.page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
+    for (const key of value)
+      await this.page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
     await this.press(/^Log /)
   }
 
@@ -130,7 +146,10 @@ export class Technician {
     const leader = this.page.getByRole('button', { name: words }).first()
     await expect(leader).toBeVisible()
     await leader.click()
-    await this.page.getByRole('button', { name: /record the repair|repaired$/ }).first().click()
+    await this.page
+      .getByRole('button', { name: /record the repair|repaired$/ })
+      .first()
+      .click()
   }
 
   async prove(call: string, note: string): Promise<void> {

@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test'
 import { Technician } from './technician'
 
-test('rooftop: a lockout, and behind it a high-pressure switch, are found one after the other and proven', async ({ page }) => {
+test('rooftop: a lockout, and behind it a high-pressure switch, are found one after the other and proven', async ({
+  page,
+}) => {
   const technician = new Technician(page)
   await technician.signIn()
   await technician.take('RTU-2', 'Warm every afternoon')
@@ -19,7 +21,9 @@ test('rooftop: a lockout, and behind it a high-pressure switch, are found one af
   expect(technician.complaints).toEqual([])
 })
 
-test('two-pipe fan coil: the changeover sensor is stuck, proven by hand, replaced like for like', async ({ page }) => {
+test('two-pipe fan coil: the changeover sensor is stuck, proven by hand, replaced like for like', async ({
+  page,
+}) => {
   const technician = new Technician(page)
   await technician.signIn()
   await technician.take('Flat 3 FC', 'Cold')
@@ -82,7 +86,9 @@ test('wide: a call is traced with the keyboard beside its suspects', async ({ br
   await expect(page.getByText('26.3 V', { exact: true })).toHaveCount(0)
   await technician.measure('LPS1.1', 'TB.C', '25.4')
   await technician.measure('LPS1.2', 'TB.C', '0')
-  await expect(page.getByRole('button', { name: /Low-pressure switch 1: low-pressure switch open/ }).first()).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /Low-pressure switch 1: low-pressure switch open/ }).first(),
+  ).toBeVisible()
   await page.keyboard.press('5')
   await expect(page.getByRole('heading', { name: 'Prove every call' })).toBeVisible()
   expect(technician.complaints).toEqual([])

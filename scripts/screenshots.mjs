@@ -1,22 +1,42 @@
-// Takes the pictures of docs/screenshots from a server with fresh demo data: node scripts/screenshots.mjs http://127.0.0.1:8080
+// Takes the pictures of docs/screenshots from a server with fresh demo data: node scripts/screenshots.mjs
+// http://127.0.0.1:8080
 import { chromium } from '@playwright/test'
 import path from 'node:path'
 import { root } from './house/paths.mjs'
 
 const origin = process.argv[2] ?? 'http://127.0.0.1:8080'
 const folder = path.join(root, 'docs', 'screenshots')
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'] })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+  ],
+})
 const phone = { width: 390, height: 844 }
 const wide = { width: 1280, height: 800 }
 const settle = 2500
 
 async function visitor(viewport, colorScheme = 'light') {
   const page = await (await browser.newContext({ viewport, colorScheme })).newPage()
-  const shoot = async (name) => { await page.waitForTimeout(settle); await page.screenshot({ path: path.join(folder, `${name}.png`) }) }
+  const shoot = async (name) => {
+    await page.waitForTimeout(settle)
+    await page.screenshot({ path: path.join(folder, `${name}.png`) })
+  }
   await page.goto(origin)
   await page.getByLabel('E-mail').fill('ines@skerry.example')
   await page.getByLabel('Password').fill('north-stairs-480')
-  return { page, shoot, enter: async () => { await page.getByRole('button', { name: 'Sign in' }).click(); await page.getByRole('heading', { name: 'Calls' }).waitFor() } }
+  return {
+    page,
+    shoot,
+    enter: async () => {
+      await page.getByRole('button', { name: 'Sign in' }).click()
+      await page.getByRole('heading', { name: 'Calls' }).waitFor()
+    },
+  }
 }
 
 const { page, shoot, enter } = await visitor(phone)
@@ -29,7 +49,9 @@ const address = page.url()
 await page.getByRole('button', { name: 'I am here: start' }).click()
 await shoot('first-look')
 await page.getByRole('tab', { name: 'Trace' }).click()
-await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).waitFor({ timeout: 60_000 })
+await page
+  .getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })
+  .waitFor({ timeout: 60_000 })
 await shoot('ask')
 
 async function measure(from, value) {
@@ -37,7 +59,8 @@ async function measure(from, value) {
   await page.getByRole('button', { name: 'Any other reading' }).click()
   await page.getByLabel('Find a point').fill(from)
   await page.getByRole('link', { name: from, exact: true }).click()
-  for (const key of value) await page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
+  for (const key of value)
+    await page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
   if (from === 'LPS1.1') await shoot('pad')
   await page.getByRole('button', { name: /^Log / }).click()
   await page.waitForTimeout(settle)
@@ -64,27 +87,45 @@ const attic = await visitor(phone, 'dark')
 await attic.enter()
 await attic.page.goto(address)
 await attic.page.getByRole('tab', { name: 'Trace' }).click()
-await attic.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).waitFor({ timeout: 60_000 })
+await attic.page
+  .getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })
+  .waitFor({ timeout: 60_000 })
 await attic.shoot('trace-dark')
 await page.getByRole('tab', { name: 'Suspects' }).click()
-await page.getByRole('button', { name: /Low-pressure switch 1/ }).first().click()
+await page
+  .getByRole('button', { name: /Low-pressure switch 1/ })
+  .first()
+  .click()
 await shoot('suspects')
 await page.getByRole('button', { name: 'This was it: record the repair' }).click()
 await page.getByRole('button', { name: /^As drawn: note all/ }).click()
-await page.getByRole('checkbox', { name: /^LPS1\./ }).first().waitFor()
+await page
+  .getByRole('checkbox', { name: /^LPS1\./ })
+  .first()
+  .waitFor()
 await shoot('repair')
 for (const lead of await page.getByRole('checkbox', { name: /^LPS1\./ }).all()) await lead.click()
 await page.getByRole('tab', { name: 'Prove' }).click()
 await page.getByRole('button', { name: 'Values for Cooling, first stage' }).click()
-for (const [what, value] of [[/^Control power/, '25.4'], [/^Compressor 1, at C1\.T1/, '15.5'], [/^Compressor 1, at C1\.T2/, '15.6'], [/^Compressor 1, at C1\.T3/, '12.9']]) {
+for (const [what, value] of [
+  [/^Control power/, '25.4'],
+  [/^Compressor 1, at C1\.T1/, '15.5'],
+  [/^Compressor 1, at C1\.T2/, '15.6'],
+  [/^Compressor 1, at C1\.T3/, '12.9'],
+]) {
   await page.getByRole('button', { name: what }).last().click()
-  for (const key of value) await page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
+  for (const key of value)
+    await page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
   await page.getByRole('button', { name: /^Log / }).click()
 }
 await page.getByRole('button', { name: 'Values for Cooling, first stage' }).scrollIntoViewIfNeeded()
 await shoot('prove')
 await page.getByLabel('Cooling, first stage: proven').click()
-await page.getByLabel('For the building, in plain words').fill('A leak let the charge go and the pressure switch did its work. Leak mended, charged, both stages to be watched.')
+await page
+  .getByLabel('For the building, in plain words')
+  .fill(
+    'A leak let the charge go and the pressure switch did its work. Leak mended, charged, both stages to be watched.',
+  )
 await page.getByRole('button', { name: 'Sign off: repaired' }).click()
 await shoot('report')
 await page.goto(`${origin}/temporary`)

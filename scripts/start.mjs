@@ -1,4 +1,5 @@
-// npm start: everything a fresh machine needs, then the server. npm start -- --fresh loads the demo data anew.
+// npm start: everything a fresh machine needs, then the server. npm start -- --fresh loads the demo data
+// anew.
 import { randomBytes } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises'
@@ -39,7 +40,11 @@ async function sessionSecret() {
 try {
   await mkdir(stateFolder, { recursive: true })
   await refuseTwice()
-  for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => { console.log('\nStopping …'); void stopAll(0) })
+  for (const signal of ['SIGINT', 'SIGTERM'])
+    process.once(signal, () => {
+      console.log('\nStopping …')
+      void stopAll(0)
+    })
   await installPackages()
   await buildServer()
   await buildWeb()
@@ -52,13 +57,23 @@ try {
   const postgres = await startPostgres(database)
   undo.push(() => postgres.stop())
   const port = await freePort(wantedPort)
-  const server = await startServer({ databaseUrl: postgres.url, sessionSecret: await sessionSecret(), port, webFolder })
+  const server = await startServer({
+    databaseUrl: postgres.url,
+    sessionSecret: await sessionSecret(),
+    port,
+    webFolder,
+  })
   undo.push(() => stopServer(server))
-  server.once('exit', (code) => { console.error(`The server ended (${code}).`); void stopAll(1) })
+  server.once('exit', (code) => {
+    console.error(`The server ended (${code}).`)
+    void stopAll(1)
+  })
   const address = `http://127.0.0.1:${port}`
   await writeFile(lock, JSON.stringify({ pid: process.pid, address }))
   undo.push(() => rm(lock, { force: true }))
-  console.log(`\nJokulgale is at ${address}\nDemo sign-in: ines@skerry.example, password north-stairs-480\nCtrl-C stops it.`)
+  console.log(
+    `\nJokulgale is at ${address}\nDemo sign-in: ines@skerry.example, password north-stairs-480\nCtrl-C stops it.`,
+  )
 } catch (error) {
   console.error(error.message)
   await stopAll(1)

@@ -16,11 +16,16 @@ let failed = 0
 const undo = []
 
 /** Runs a program, showing what it prints; gives its exit code. */
-const show = (command, args, env = {}) => new Promise((resolve) => {
-  const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } })
-  child.on('error', () => resolve(1))
-  child.on('close', (code) => resolve(code ?? 1))
-})
+const show = (command, args, env = {}) =>
+  new Promise((resolve) => {
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    })
+    child.on('error', () => resolve(1))
+    child.on('close', (code) => resolve(code ?? 1))
+  })
 
 function count(name, good) {
   if (good) passed += 1
@@ -29,7 +34,9 @@ function count(name, good) {
 }
 
 async function countJest(report) {
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(await readFile(report, 'utf8'))
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    await readFile(report, 'utf8'),
+  )
   passed += numPassedTests
   failed += numFailedTests + numRuntimeErrorTestSuites
 }
@@ -40,11 +47,20 @@ async function countPlaywright(report) {
   failed += stats.unexpected + stats.flaky
 }
 
-const typed = ['packages/core', 'packages/contract', 'apps/cli', 'apps/server', 'apps/field', 'e2e', 'scripts']
+const typed = [
+  'packages/core',
+  'packages/contract',
+  'apps/cli',
+  'apps/server',
+  'apps/field',
+  'e2e',
+  'scripts',
+]
 
 /** What needs no database: types, lint, and the application as it ships. */
 async function checksAndBuild() {
   for (const folder of typed) count(`types of ${folder}`, (await show('npx', ['tsc', '-p', folder])) === 0)
+  count('format', (await show('npx', ['prettier', '--check', '--log-level', 'warn', '.'])) === 0)
   count('lint', (await show('npx', ['eslint', '.', '--max-warnings', '0'])) === 0)
   await buildServer()
   await buildWeb()
@@ -54,7 +70,11 @@ async function unitTests(scratch) {
   const postgres = await startPostgres(path.join(scratch, 'postgres'), { throwAway: true })
   undo.push(() => postgres.stop())
   const unitReport = path.join(scratch, 'unit.json')
-  const code = await show('npx', ['jest', '--ci', '--silent', '--json', `--outputFile=${unitReport}`, '--reporters=default'], { TEST_DATABASE_URL: postgres.url, NODE_ENV: 'test' })
+  const code = await show(
+    'npx',
+    ['jest', '--ci', '--silent', '--json', `--outputFile=${unitReport}`, '--reporters=default'],
+    { TEST_DATABASE_URL: postgres.url, NODE_ENV: 'test' },
+  )
   await countJest(unitReport).catch(() => count('unit tests', code === 0))
   await postgres.stop()
 }
@@ -63,10 +83,19 @@ async function journeys(scratch) {
   const postgres = await startPostgres(path.join(scratch, 'journeys'), { throwAway: true })
   undo.push(() => postgres.stop())
   const port = await freePort()
-  const server = await startServer({ databaseUrl: postgres.url, sessionSecret: randomBytes(16).toString('hex'), port, webFolder, environment: { SIGN_INS_PER_MINUTE: '1000' } })
+  const server = await startServer({
+    databaseUrl: postgres.url,
+    sessionSecret: randomBytes(16).toString('hex'),
+    port,
+    webFolder,
+    environment: { SIGN_INS_PER_MINUTE: '1000' },
+  })
   undo.push(() => stopServer(server))
   const report = path.join(scratch, 'journeys.json')
-  const code = await show('npx', ['playwright', 'test', '-c', 'e2e', '--output', path.join(scratch, 'e2e')], { E2E_ORIGIN: `http://127.0.0.1:${port}`, E2E_REPORT: report })
+  const code = await show('npx', ['playwright', 'test', '-c', 'e2e', '--output', path.join(scratch, 'e2e')], {
+    E2E_ORIGIN: `http://127.0.0.1:${port}`,
+    E2E_REPORT: report,
+  })
   await countPlaywright(report).catch(() => count('journeys', code === 0))
 }
 

@@ -2,7 +2,15 @@ module.exports = {
   displayName: 'field',
   preset: 'jest-expo',
   // the tree above has a plain babel configuration of its own
-  transform: { '\\.[jt]sx?$': ['babel-jest', { configFile: require.resolve('./babel.config.js'), caller: { name: 'metro', bundler: 'metro', platform: 'ios' } }] },
+  transform: {
+    '\\.[jt]sx?$': [
+      'babel-jest',
+      {
+        configFile: require.resolve('./babel.config.js'),
+        caller: { name: 'metro', bundler: 'metro', platform: 'ios' },
+      },
+    ],
+  },
   testMatch: ['<rootDir>/**/*.test.ts', '<rootDir>/**/*.test.tsx'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   transformIgnorePatterns: [

@@ -1,3 +1,7 @@
 declare module 'react-native-vector-icons/Icon' {
-  export interface IconProps { name?: string; size?: number; color?: string }
+  export interface IconProps {
+    name?: string
+    size?: number
+    color?: string
+  }
 }

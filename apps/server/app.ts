@@ -35,37 +35,77 @@ const sessionDays = 30
 const largestRequest = '2mb'
 
 /** The server: stateless, all state in PostgreSQL. */
-export function createApp({ pool, db, logger, sessionSecret, webFolder, signInsPerMinute = 30, fonts }: AppOptions): Express {
+export function createApp({
+  pool,
+  db,
+  logger,
+  sessionSecret,
+  webFolder,
+  signInsPerMinute = 30,
+  fonts,
+}: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith('/api/') } }))
-  app.use(helmet({
-    strictTransportSecurity: false,
-    contentSecurityPolicy: {
-      directives: {
-        'script-src': ["'self'", ...inlineScriptHashes(webFolder)], 'worker-src': ["'self'", 'blob:'],
-        'img-src': ["'self'", 'data:', 'blob:'], 'upgrade-insecure-requests': null,
+  app.use(
+    helmet({
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        directives: {
+          'script-src': ["'self'", ...inlineScriptHashes(webFolder)],
+          'worker-src': ["'self'", 'blob:'],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'upgrade-insecure-requests': null,
+        },
       },
-    },
-  }))
+    }),
+  )
   app.use(compression())
   app.use(express.json({ limit: largestRequest }))
   const Store = connectPgSimple(session)
-  app.use('/api', session({
-    name: 'jokulgale', secret: sessionSecret, resave: false, saveUninitialized: false, rolling: true,
-    store: new Store({ pool, tableName: 'session', pruneSessionInterval: false, errorLog: (...error) => { logger.warn({ error }, 'session store') } }),
-    cookie: { httpOnly: true, sameSite: 'lax', maxAge: sessionDays * 86_400_000 },
-  }))
+  app.use(
+    '/api',
+    session({
+      name: 'jokulgale',
+      secret: sessionSecret,
+      resave: false,
+      saveUninitialized: false,
+      rolling: true,
+      store: new Store({
+        pool,
+        tableName: 'session',
+        pruneSessionInterval: false,
+        errorLog: (...error) => {
+          logger.warn({ error }, 'session store')
+        },
+      }),
+      cookie: { httpOnly: true, sameSite: 'lax', maxAge: sessionDays * 86_400_000 },
+    }),
+  )
   app.use('/api', requireJson)
   app.get('/api/health', async (_request, response) => {
     await pool.query('SELECT 1')
     response.json({ ok: true })
   })
   app.use('/api/session', sessionRoutes(db, signInsPerMinute))
-  app.use('/api', requireSignIn, placeRoutes(db), recordRoutes(db), reportRoutes(db, fonts), photoRoutes(db), visitRoutes(db))
-  app.use('/api', (_request, response) => { response.status(404).json({ error: 'there is nothing at this address' }) })
+  app.use(
+    '/api',
+    requireSignIn,
+    placeRoutes(db),
+    recordRoutes(db),
+    reportRoutes(db, fonts),
+    photoRoutes(db),
+    visitRoutes(db),
+  )
+  app.use('/api', (_request, response) => {
+    response.status(404).json({ error: 'there is nothing at this address' })
+  })
   if (webFolder) serveWeb(app, webFolder)
-  app.use(answerProblems((error) => { logger.error(error) }))
+  app.use(
+    answerProblems((error) => {
+      logger.error(error)
+    }),
+  )
   return app
 }
 
@@ -83,6 +123,7 @@ function serveWeb(app: Express, folder: string): void {
 function inlineScriptHashes(folder: string | undefined): readonly string[] {
   const page = folder ? path.join(folder, 'index.html') : ''
   if (!page || !existsSync(page)) return []
-  return [...readFileSync(page, 'utf8').matchAll(/<script>([\s\S]*?)<\/script>/g)]
-    .map(([, script]) => `'sha256-${createHash('sha256').update(script).digest('base64')}'`)
+  return [...readFileSync(page, 'utf8').matchAll(/<script>([\s\S]*?)<\/script>/g)].map(
+    ([, script]) => `'sha256-${createHash('sha256').update(script).digest('base64')}'`,
+  )
 }

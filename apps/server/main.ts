@@ -14,21 +14,35 @@ const required = (name: string): string => {
 }
 
 const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
-const { pool, db } = connect(required('DATABASE_URL'), (error) => { logger.warn(error, 'database connection lost') })
+const { pool, db } = connect(required('DATABASE_URL'), (error) => {
+  logger.warn(error, 'database connection lost')
+})
 await migrateDatabase(pool, path.join(required('SERVER_ROOT'), 'db', 'migrations'))
 await loadDemo(db)
 
 const faces = createRequire(import.meta.url)
 const face = (name: string): string => faces.resolve(`@expo-google-fonts/atkinson-hyperlegible-next/${name}`)
-const fonts = { text: face('400Regular/AtkinsonHyperlegibleNext_400Regular.ttf'), strong: face('700Bold/AtkinsonHyperlegibleNext_700Bold.ttf') }
+const fonts = {
+  text: face('400Regular/AtkinsonHyperlegibleNext_400Regular.ttf'),
+  strong: face('700Bold/AtkinsonHyperlegibleNext_700Bold.ttf'),
+}
 const app = createApp({
-  fonts, pool, db, logger, sessionSecret: required('SESSION_SECRET'), webFolder: process.env.WEB_FOLDER, signInsPerMinute: Number(process.env.SIGN_INS_PER_MINUTE ?? 30) })
+  fonts,
+  pool,
+  db,
+  logger,
+  sessionSecret: required('SESSION_SECRET'),
+  webFolder: process.env.WEB_FOLDER,
+  signInsPerMinute: Number(process.env.SIGN_INS_PER_MINUTE ?? 30),
+})
 const server = app.listen(Number(process.env.PORT ?? 8080), process.env.HOST ?? '127.0.0.1', () => {
   process.send?.('ready')
 })
 
 const stop = (): void => {
-  server.close(() => { void pool.end().then(() => process.exit(0)) })
+  server.close(() => {
+    void pool.end().then(() => process.exit(0))
+  })
   server.closeAllConnections()
 }
 process.once('SIGTERM', stop)

@@ -3,7 +3,13 @@ import { client, demoClient, entryOf, openServer, stranger, uuid, type Ask } fro
 const server = openServer()
 afterAll(() => server.close())
 
-async function begun(diagram = 'rooftop-two-stage'): Promise<{ ask: Ask; unit: string; site: string; visit: string; say: (...bodies: readonly unknown[]) => Promise<readonly string[]> }> {
+async function begun(diagram = 'rooftop-two-stage'): Promise<{
+  ask: Ask
+  unit: string
+  site: string
+  visit: string
+  say: (...bodies: readonly unknown[]) => Promise<readonly string[]>
+}> {
   const ask = await demoClient(server)
   const { body: places } = await ask('GET', '/places')
   const found = places.units.find((candidate: { diagram: string }) => candidate.diagram === diagram)
@@ -11,7 +17,10 @@ async function begun(diagram = 'rooftop-two-stage'): Promise<{ ask: Ask; unit: s
   await ask('POST', '/visits', { id: visit, unit: found.id })
   let wall = Date.now()
   const say = async (...bodies: readonly unknown[]): Promise<readonly string[]> => {
-    const entries = bodies.map((body) => ({ ...entryOf(visit, body), clock: { wall: ++wall, counter: 0, device: 't' } }))
+    const entries = bodies.map((body) => ({
+      ...entryOf(visit, body),
+      clock: { wall: ++wall, counter: 0, device: 't' },
+    }))
     const answer = await ask('POST', '/entries', { entries })
     if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
     return entries.map(({ id }) => id)
@@ -19,14 +28,28 @@ async function begun(diagram = 'rooftop-two-stage'): Promise<{ ask: Ask; unit: s
   return { ask, unit: found.id, site: found.site, visit, say }
 }
 
-const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+const png = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
 
 test('a bridge is in the register until it is off, with its days once it is left, and in the calendar', async () => {
   const { ask, visit, say } = await begun()
-  const mine = async () => (await ask('GET', '/temporary')).body.measures.filter((measure: { visit: string }) => measure.visit === visit)
+  const mine = async () =>
+    (await ask('GET', '/temporary')).body.measures.filter(
+      (measure: { visit: string }) => measure.visit === visit,
+    )
   const [bridge] = await say({ kind: 'action', do: 'bridge', of: 'LAL.1', to: 'LAL.2' })
   expect(await mine()).toMatchObject([{ sort: 'bridge', left: null, unsafe: false }])
-  await say({ kind: 'temporary-left', entry: bridge, hazard: 'runs in the cold', reason: 'part on order', authorisedBy: 'B. Holm', expires: '2031-03-01', told: 'front desk' })
+  await say({
+    kind: 'temporary-left',
+    entry: bridge,
+    hazard: 'runs in the cold',
+    reason: 'part on order',
+    authorisedBy: 'B. Holm',
+    expires: '2031-03-01',
+    told: 'front desk',
+  })
   expect(await mine()).toMatchObject([{ left: { expires: '2031-03-01' } }])
   const calendar = await ask.raw('GET', '/temporary.ics')
   expect(calendar.headers.get('content-type')).toMatch(/text\/calendar/)
@@ -40,20 +63,35 @@ test('a bridge across a high-pressure control is recorded, and marked unsafe', a
   const { ask, visit, say } = await begun()
   await say({ kind: 'action', do: 'bridge', of: 'HPS1.1', to: 'HPS1.2' })
   const { body } = await ask('GET', '/temporary')
-  expect(body.measures.find((measure: { visit: string }) => measure.visit === visit)).toMatchObject({ unsafe: true })
+  expect(body.measures.find((measure: { visit: string }) => measure.visit === visit)).toMatchObject({
+    unsafe: true,
+  })
 })
 
 test('R to C is refused, and nothing is kept', async () => {
   const { ask, visit } = await begun()
-  const answer = await ask('POST', '/entries', { entries: [entryOf(visit, { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.C' })] })
+  const answer = await ask('POST', '/entries', {
+    entries: [entryOf(visit, { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.C' })],
+  })
   expect(answer.status).toBe(422)
   expect(answer.body.fields[0].message).toMatch(/never join/)
 })
 
 test('a unit’s record holds what is open, what drifts and what the last visit found', async () => {
   const { ask, unit, say } = await begun('fan-coil-hydronic')
-  const amps = (value: number) => ({ kind: 'proof', call: 'cool1', words: '', passed: true, values: [{ what: 'Fan motor', value, unit: 'A', expected: 2.2 }] })
-  await say({ kind: 'defect', words: 'Pan rusted through at one corner' }, amps(2.2), { kind: 'repair', of: 'FLT', words: 'Float freed' }, { kind: 'sign-off', outcome: 'repaired', words: 'Runs' })
+  const amps = (value: number) => ({
+    kind: 'proof',
+    call: 'cool1',
+    words: '',
+    passed: true,
+    values: [{ what: 'Fan motor', value, unit: 'A', expected: 2.2 }],
+  })
+  await say(
+    { kind: 'defect', words: 'Pan rusted through at one corner' },
+    amps(2.2),
+    { kind: 'repair', of: 'FLT', words: 'Float freed' },
+    { kind: 'sign-off', outcome: 'repaired', words: 'Runs' },
+  )
   await say(amps(2.6))
   const { body } = await ask('GET', `/units/${unit}/record`)
   expect(body.last).toMatchObject({ outcome: 'repaired', repairs: ['Float freed'] })
@@ -64,14 +102,31 @@ test('a unit’s record holds what is open, what drifts and what the last visit 
 test('closed repairs are counted by kind of part and fault', async () => {
   const { ask, say } = await begun()
   const before = (await ask('GET', '/experience')).body.repairs['contactor:coil-open'] ?? 0
-  await say({ kind: 'repair', of: 'CC1', fault: 'CC1:coil-open' }, { kind: 'sign-off', outcome: 'repaired', words: '' })
+  await say(
+    { kind: 'repair', of: 'CC1', fault: 'CC1:coil-open' },
+    { kind: 'sign-off', outcome: 'repaired', words: '' },
+  )
   expect((await ask('GET', '/experience')).body.repairs['contactor:coil-open']).toBe(before + 1)
 })
 
 test('a pairing proven on a visit stays with its site', async () => {
   const { ask, site, say } = await begun()
-  await say({ kind: 'pairing-step', method: 'fans-on', of: 'Main wall thermostat', outcome: 'RTU-1 still, all others ran' },
-    { kind: 'pairing', thermostat: 'Main wall', indoor: 'RTU-1', breaker: 'P2-14', label: 'RTU-1 · main wall' }, { kind: 'placed', of: 'RTU-1', x: 20, y: 70 })
+  await say(
+    {
+      kind: 'pairing-step',
+      method: 'fans-on',
+      of: 'Main wall thermostat',
+      outcome: 'RTU-1 still, all others ran',
+    },
+    {
+      kind: 'pairing',
+      thermostat: 'Main wall',
+      indoor: 'RTU-1',
+      breaker: 'P2-14',
+      label: 'RTU-1 · main wall',
+    },
+    { kind: 'placed', of: 'RTU-1', x: 20, y: 70 },
+  )
   const { body } = await ask('GET', `/sites/${site}/pairings`)
   expect(body.pairs).toMatchObject([{ thermostat: 'Main wall', indoor: 'RTU-1', label: 'RTU-1 · main wall' }])
   expect(body.places).toMatchObject([{ of: 'RTU-1', x: 20, y: 70 }])
@@ -80,12 +135,22 @@ test('a pairing proven on a visit stays with its site', async () => {
 test('a photo is kept once, shown to its own shop, and only if it is one', async () => {
   const { ask, visit } = await begun()
   const id = uuid()
-  const put = (body: Buffer, query = `?visit=${visit}`) => ask.raw('PUT', `/photos/${id}${query}`, body, 'image/png')
+  const put = (body: Buffer, query = `?visit=${visit}`) =>
+    ask.raw('PUT', `/photos/${id}${query}`, body, 'image/png')
   expect([(await put(png)).status, (await put(png)).status]).toEqual([204, 204])
   const shown = await ask.raw('GET', `/photos/${id}`)
   expect(shown.headers.get('content-type')).toBe('image/png')
   expect(Buffer.from(await shown.arrayBuffer()).equals(png)).toBe(true)
-  expect((await ask.raw('PUT', `/photos/${uuid()}?visit=${visit}`, Buffer.from('<svg onload=alert(1)>'), 'image/svg+xml')).status).toBe(422)
+  expect(
+    (
+      await ask.raw(
+        'PUT',
+        `/photos/${uuid()}?visit=${visit}`,
+        Buffer.from('<svg onload=alert(1)>'),
+        'image/svg+xml',
+      )
+    ).status,
+  ).toBe(422)
   expect((await put(png, `?visit=${uuid()}`)).status).toBe(404)
   expect((await put(png, '')).status).toBe(404)
 })
@@ -94,9 +159,15 @@ test('the report is a document, a table and data', async () => {
   const { ask, visit, say } = await begun()
   const photo = uuid()
   await ask.raw('PUT', `/photos/${photo}?visit=${visit}`, png, 'image/png')
-  await say({ kind: 'complaint', complaint: 'not-cooling', words: '=HYPERLINK("x")' }, { kind: 'call', call: 'cool1' },
-    { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'TB.C', value: 25.1 }, { kind: 'reading', meter: 'volts', from: 'LPS1.2', to: 'TB.C', value: 0 },
-    { kind: 'photo', photo, of: 'LPS1', words: 'Oil at the joint' }, { kind: 'repair', of: 'LPS1', words: 'Leak mended' }, { kind: 'sign-off', outcome: 'repaired', words: 'Cools again.' })
+  await say(
+    { kind: 'complaint', complaint: 'not-cooling', words: '=HYPERLINK("x")' },
+    { kind: 'call', call: 'cool1' },
+    { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'TB.C', value: 25.1 },
+    { kind: 'reading', meter: 'volts', from: 'LPS1.2', to: 'TB.C', value: 0 },
+    { kind: 'photo', photo, of: 'LPS1', words: 'Oil at the joint' },
+    { kind: 'repair', of: 'LPS1', words: 'Leak mended' },
+    { kind: 'sign-off', outcome: 'repaired', words: 'Cools again.' },
+  )
   const pdf = Buffer.from(await (await ask.raw('GET', `/visits/${visit}/report.pdf`)).arrayBuffer())
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
   expect(pdf.length).toBeGreaterThan(5000)
@@ -120,5 +191,6 @@ test('another shop sees none of it', async () => {
   expect((await other('GET', `/sites/${site}/pairings`)).body).toEqual({ pairs: [], steps: [], places: [] })
   expect((await other('GET', `/photos/${photo}`)).status).toBe(404)
   expect((await other.raw('PUT', `/photos/${uuid()}?visit=${visit}`, png, 'image/png')).status).toBe(404)
-  for (const format of ['pdf', 'csv', 'json']) expect((await other.raw('GET', `/visits/${visit}/report.${format}`)).status).toBe(404)
+  for (const format of ['pdf', 'csv', 'json'])
+    expect((await other.raw('GET', `/visits/${visit}/report.${format}`)).status).toBe(404)
 })

@@ -5,32 +5,51 @@ import { client as clientOf, entryOf, openServer, stranger, strangerUnit, uuid }
 const server = openServer()
 const { pool, db } = server
 let origin = ''
-beforeAll(async () => { origin = await server.ready })
+beforeAll(async () => {
+  origin = await server.ready
+})
 afterAll(() => server.close())
 const client = (given: { email: string; password: string }) => clientOf(server, given)
 
 async function begun() {
   const ask = await client(demoSignIn)
   const { body: places } = await ask('GET', '/places')
-  const unit = places.units.find((candidate: { diagram: string }) => candidate.diagram === 'rooftop-two-stage').id as string
+  const unit = places.units.find(
+    (candidate: { diagram: string }) => candidate.diagram === 'rooftop-two-stage',
+  ).id as string
   const visit = uuid()
   await ask('POST', '/visits', { id: visit, unit })
   return { ask, unit, visit }
 }
 
 test('a wrong password, an unknown person and a malformed request are told apart only as far as they should', async () => {
-  const post = (body: unknown) => fetch(`${origin}/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+  const post = (body: unknown) =>
+    fetch(`${origin}/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    })
   const wrong = await post({ ...demoSignIn, password: 'x' })
   const unknown = await post({ email: 'no@body.example', password: 'x' })
   expect([wrong.status, unknown.status]).toEqual([401, 401])
   expect(await wrong.json()).toEqual(await unknown.json())
   const malformed = await post({ email: 'nobody', password: 5 })
   expect(malformed.status).toBe(400)
-  expect(((await malformed.json()) as { fields: { field: string }[] }).fields.map(({ field }: { field: string }) => field).sort()).toEqual(['email', 'password'])
+  expect(
+    ((await malformed.json()) as { fields: { field: string }[] }).fields
+      .map(({ field }: { field: string }) => field)
+      .sort(),
+  ).toEqual(['email', 'password'])
 })
 
 test('without a session every address is closed', async () => {
-  for (const address of ['/board', '/places', `/visits/${uuid()}`, `/visits/${uuid()}/entries`, `/units/${uuid()}/visits`]) {
+  for (const address of [
+    '/board',
+    '/places',
+    `/visits/${uuid()}`,
+    `/visits/${uuid()}/entries`,
+    `/units/${uuid()}/visits`,
+  ]) {
     const response = await fetch(origin + address)
     expect([address, response.status]).toEqual([address, 401])
   }
@@ -40,7 +59,11 @@ test('an entry sent many times, alone and among others, is kept once', async () 
   const { ask, visit } = await begun()
   const first = entryOf(visit, { kind: 'arrived' })
   const second = entryOf(visit, { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 25.1 })
-  await Promise.all([ask('POST', '/entries', { entries: [first] }), ask('POST', '/entries', { entries: [first, second] }), ask('POST', '/entries', { entries: [second, first] })])
+  await Promise.all([
+    ask('POST', '/entries', { entries: [first] }),
+    ask('POST', '/entries', { entries: [first, second] }),
+    ask('POST', '/entries', { entries: [second, first] }),
+  ])
   expect((await ask('POST', '/entries', { entries: [first] })).status).toBe(200)
   const { body } = await ask('GET', `/visits/${visit}/entries`)
   expect(body.entries.map(({ id }: { id: string }) => id).sort()).toEqual([first.id, second.id].sort())
@@ -48,27 +71,54 @@ test('an entry sent many times, alone and among others, is kept once', async () 
 
 test.each([
   ['an unknown point', { kind: 'reading', meter: 'volts', from: 'TB.Q', value: 2 }, 422, /TB\.Q.*nearest/],
-  ['OL on volts', { kind: 'reading', meter: 'volts', from: 'TB.R', value: null }, 422, /OL is for the ohms range/],
-  ['both leads on one point', { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.R', value: 2 }, 422, /both leads/],
+  [
+    'OL on volts',
+    { kind: 'reading', meter: 'volts', from: 'TB.R', value: null },
+    422,
+    /OL is for the ohms range/,
+  ],
+  [
+    'both leads on one point',
+    { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.R', value: 2 },
+    422,
+    /both leads/,
+  ],
   ['an unknown call', { kind: 'call', call: 'cool9' }, 422, /cool9/],
   ['a repair of nothing', { kind: 'repair', of: 'CC99' }, 422, /CC99/],
   ['a kind that is not', { kind: 'wish' }, 400, /kind/],
   ['text for a number', { kind: 'reading', meter: 'volts', from: 'TB.R', value: '24' }, 400, /value/],
-])('%s is refused with the field and what is wrong, and nothing of the batch is kept', async (_, body, status, message) => {
-  const { ask, visit } = await begun()
-  const answer = await ask('POST', '/entries', { entries: [entryOf(visit, { kind: 'arrived' }), entryOf(visit, body)] })
-  expect(answer.status).toBe(status)
-  expect(answer.body.fields[0].field).toMatch(/entries\[1\]/)
-  expect(answer.body.fields[0].message).toMatch(message)
-  expect((await ask('GET', `/visits/${visit}/entries`)).body.entries).toEqual([])
-})
+])(
+  '%s is refused with the field and what is wrong, and nothing of the batch is kept',
+  async (_, body, status, message) => {
+    const { ask, visit } = await begun()
+    const answer = await ask('POST', '/entries', {
+      entries: [entryOf(visit, { kind: 'arrived' }), entryOf(visit, body)],
+    })
+    expect(answer.status).toBe(status)
+    expect(answer.body.fields[0].field).toMatch(/entries\[1\]/)
+    expect(answer.body.fields[0].message).toMatch(message)
+    expect((await ask('GET', `/visits/${visit}/entries`)).body.entries).toEqual([])
+  },
+)
 
 test('broken JSON, a form and a huge body are refused plainly', async () => {
   const { ask } = await begun()
   expect((await ask('POST', '/entries', { entries: [] })).status).toBe(400)
-  const broken = await fetch(`${origin}/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{' })
-  const form = await fetch(`${origin}/session`, { method: 'POST', headers: { 'content-type': 'application/x-www-form-urlencoded' }, body: 'email=a' })
-  const huge = await fetch(`${origin}/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ email: 'x'.repeat(3e6) }) })
+  const broken = await fetch(`${origin}/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: '{',
+  })
+  const form = await fetch(`${origin}/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/x-www-form-urlencoded' },
+    body: 'email=a',
+  })
+  const huge = await fetch(`${origin}/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ email: 'x'.repeat(3e6) }),
+  })
   expect([broken.status, form.status, huge.status]).toEqual([400, 415, 413])
 })
 
@@ -78,16 +128,22 @@ test('another shop sees nothing of this one and can write nothing into it', asyn
   await ask('POST', '/entries', { entries: [entry] })
   const other = await client(stranger)
   expect((await other('GET', '/board')).body.items).toEqual([])
-  expect((await other('GET', '/places')).body.units.map(({ id }: { id: string }) => id)).toEqual([strangerUnit])
+  expect((await other('GET', '/places')).body.units.map(({ id }: { id: string }) => id)).toEqual([
+    strangerUnit,
+  ])
   expect((await other('GET', `/visits/${visit}`)).status).toBe(404)
   expect((await other('GET', `/visits/${visit}/entries`)).status).toBe(404)
   expect((await other('GET', `/units/${unit}/visits`)).body.visits).toEqual([])
   expect((await other('POST', '/visits', { id: uuid(), unit })).status).toBe(404)
   expect((await other('POST', '/visits', { id: visit, unit: strangerUnit })).status).toBe(409)
-  expect((await other('POST', '/entries', { entries: [entryOf(visit, { kind: 'arrived' })] })).status).toBe(404)
+  expect((await other('POST', '/entries', { entries: [entryOf(visit, { kind: 'arrived' })] })).status).toBe(
+    404,
+  )
   const own = uuid()
   await other('POST', '/visits', { id: own, unit: strangerUnit })
-  expect((await other('POST', '/entries', { entries: [entryOf(own, { kind: 'arrived' }, entry.id)] })).status).toBe(409)
+  expect(
+    (await other('POST', '/entries', { entries: [entryOf(own, { kind: 'arrived' }, entry.id)] })).status,
+  ).toBe(409)
 })
 
 test('the log cannot be rewritten, not even by hand', async () => {
@@ -96,7 +152,12 @@ test('the log cannot be rewritten, not even by hand', async () => {
 })
 
 test('loading the demo scenario again adds nothing', async () => {
-  const count = async (): Promise<string> => (await pool.query('SELECT (SELECT count(*) FROM entries) || $1 || (SELECT count(*) FROM units) AS n', ['/'])).rows[0].n as string
+  const count = async (): Promise<string> =>
+    (
+      await pool.query('SELECT (SELECT count(*) FROM entries) || $1 || (SELECT count(*) FROM units) AS n', [
+        '/',
+      ])
+    ).rows[0].n as string
   const before = await count()
   await loadDemo(db)
   expect(await count()).toBe(before)

@@ -5,5 +5,11 @@ declare module 'svg-to-pdfkit' {
     readonly assumePt?: boolean
     readonly fontCallback?: (family: string, bold: boolean, italic: boolean, options: unknown) => string
   }
-  export default function SVGtoPDF(document: PDFKit.PDFDocument, svg: string, x: number, y: number, options?: Options): void
+  export default function SVGtoPDF(
+    document: PDFKit.PDFDocument,
+    svg: string,
+    x: number,
+    y: number,
+    options?: Options,
+  ): void
 }

@@ -12,7 +12,8 @@ import { demoSignIn } from './demo/scenario'
 
 export const fonts = {
   text: require.resolve('@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf'),
-  strong: require.resolve('@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf'),
+  strong:
+    require.resolve('@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf'),
 }
 
 /** Somebody of another shop, and its only unit. */
@@ -20,7 +21,12 @@ export const stranger = { email: 'mara@elsewhere.example', password: 'another-sh
 export const strangerUnit = '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c01'
 
 export const uuid = (): string => crypto.randomUUID()
-export const entryOf = (visit: string, body: unknown, id = uuid()) => ({ id, visit, clock: { wall: Date.now(), counter: 0, device: 't' }, body })
+export const entryOf = (visit: string, body: unknown, id = uuid()) => ({
+  id,
+  visit,
+  clock: { wall: Date.now(), counter: 0, device: 't' },
+  body,
+})
 
 /** A server on the test database with the demo scenario and a second shop. */
 export function openServer() {
@@ -31,8 +37,19 @@ export function openServer() {
     await Promise.all([migrateDatabase(pool, folder), migrateDatabase(pool, folder)])
     await loadDemo(db)
     await addStranger()
-    server = createServer(createApp({ pool, db, logger: pino({ level: 'silent' }), sessionSecret: 'test', signInsPerMinute: 1000, fonts }))
-    await new Promise<void>((resolve) => { server.listen(0, '127.0.0.1', resolve) })
+    server = createServer(
+      createApp({
+        pool,
+        db,
+        logger: pino({ level: 'silent' }),
+        sessionSecret: 'test',
+        signInsPerMinute: 1000,
+        fonts,
+      }),
+    )
+    await new Promise<void>((resolve) => {
+      server.listen(0, '127.0.0.1', resolve)
+    })
     return `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`
   })()
 
@@ -40,16 +57,46 @@ export function openServer() {
     const shopId = '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c00'
     const siteId = '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c02'
     await db.insert(shops).values({ id: shopId, name: 'Elsewhere Air' }).onConflictDoNothing()
-    await db.insert(people).values({ id: '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c03', shopId, name: 'Mara Quill', email: stranger.email, passwordHash: await hash(stranger.password) }).onConflictDoNothing()
-    await db.insert(sites).values({ id: siteId, shopId, name: 'Elsewhere', address: '1 Elsewhere' }).onConflictDoNothing()
-    await db.insert(diagrams).values({ shopId, id: 'd', title: 'd', ladder: (await db.select().from(diagrams).limit(1))[0].ladder }).onConflictDoNothing()
-    await db.insert(units).values({ id: strangerUnit, shopId, siteId, label: 'X', place: 'x', diagramId: 'd', make: 'x', serial: 'x', installed: '2020-01-01' }).onConflictDoNothing()
+    await db
+      .insert(people)
+      .values({
+        id: '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c03',
+        shopId,
+        name: 'Mara Quill',
+        email: stranger.email,
+        passwordHash: await hash(stranger.password),
+      })
+      .onConflictDoNothing()
+    await db
+      .insert(sites)
+      .values({ id: siteId, shopId, name: 'Elsewhere', address: '1 Elsewhere' })
+      .onConflictDoNothing()
+    await db
+      .insert(diagrams)
+      .values({ shopId, id: 'd', title: 'd', ladder: (await db.select().from(diagrams).limit(1))[0].ladder })
+      .onConflictDoNothing()
+    await db
+      .insert(units)
+      .values({
+        id: strangerUnit,
+        shopId,
+        siteId,
+        label: 'X',
+        place: 'x',
+        diagramId: 'd',
+        make: 'x',
+        serial: 'x',
+        installed: '2020-01-01',
+      })
+      .onConflictDoNothing()
   }
 
   const close = async (): Promise<void> => {
     await ready
     server.closeAllConnections()
-    await new Promise((resolve) => { server.close(resolve) })
+    await new Promise((resolve) => {
+      server.close(resolve)
+    })
     await pool.end()
   }
   return { ready, pool, db, close }
@@ -57,7 +104,11 @@ export function openServer() {
 
 export type TestServer = ReturnType<typeof openServer>
 
-export interface Answer { readonly status: number; readonly body: any } // eslint-disable-line @typescript-eslint/no-explicit-any -- whatever the server says
+export interface Answer {
+  readonly status: number
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- whatever the server says
+  readonly body: any
+}
 
 /** Asks as somebody who is signed in: JSON both ways, or the bare exchange. */
 export interface Ask {
@@ -67,14 +118,26 @@ export interface Ask {
 
 export async function client(server: TestServer, given: { email: string; password: string }): Promise<Ask> {
   const origin = await server.ready
-  const signedIn = await fetch(`${origin}/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(given) })
+  const signedIn = await fetch(`${origin}/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(given),
+  })
   // the session is stored by the time the answer has ended
   await signedIn.text()
   const cookie = signedIn.headers.get('set-cookie')?.split(';')[0] ?? ''
   const raw: Ask['raw'] = (method, address, body, type = 'application/json') =>
-    fetch(origin + address, { method, headers: { cookie, 'content-type': type }, ...(body === undefined ? {} : { body: new Uint8Array(body) }) })
+    fetch(origin + address, {
+      method,
+      headers: { cookie, 'content-type': type },
+      ...(body === undefined ? {} : { body: new Uint8Array(body) }),
+    })
   const ask = async (method: string, address: string, body?: unknown): Promise<Answer> => {
-    const response = await raw(method, address, body === undefined ? undefined : Buffer.from(JSON.stringify(body)))
+    const response = await raw(
+      method,
+      address,
+      body === undefined ? undefined : Buffer.from(JSON.stringify(body)),
+    )
     return { status: response.status, body: await response.json().catch(() => null) }
   }
   return Object.assign(ask, { raw })

@@ -2,7 +2,12 @@ import type { Of } from '@jokulgale/core/visit/fold'
 
 /** A unit's record at a glance. */
 export interface UnitGlance {
-  readonly last: { readonly day: string; readonly outcome: string; readonly words: string; readonly repairs: readonly string[] } | null
+  readonly last: {
+    readonly day: string
+    readonly outcome: string
+    readonly words: string
+    readonly repairs: readonly string[]
+  } | null
   readonly defects: readonly { readonly id: string; readonly words: string; readonly since: string }[]
   readonly measures: readonly { readonly id: string; readonly words: string; readonly until: string }[]
   /** Proof readings that have moved from visit to visit, in words. */

@@ -1,9 +1,16 @@
 import { object, string, type InferType } from 'yup'
 
 export const signInSchema = object({
-  email: string().strict().trim().email('email must look like name@place').max(200).required('email is missing'),
+  email: string()
+    .strict()
+    .trim()
+    .email('email must look like name@place')
+    .max(200)
+    .required('email is missing'),
   password: string().strict().max(200).required('password is missing'),
-}).noUnknown().strict()
+})
+  .noUnknown()
+  .strict()
 export type SignIn = InferType<typeof signInSchema>
 
 export interface Person {

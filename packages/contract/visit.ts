@@ -2,9 +2,12 @@ import { array, number, object, string, type InferType } from 'yup'
 import { entryBodySchema } from '@jokulgale/core/visit/entrySchema'
 import type { Entry } from '@jokulgale/core/visit/log'
 
-const uuid = (label: string) => string().strict().uuid(`${label} must be a UUID`).required(`${label} is missing`)
+const uuid = (label: string) =>
+  string().strict().uuid(`${label} must be a UUID`).required(`${label} is missing`)
 
-export const newVisitSchema = object({ id: uuid('id'), unit: uuid('unit') }).noUnknown().strict()
+export const newVisitSchema = object({ id: uuid('id'), unit: uuid('unit') })
+  .noUnknown()
+  .strict()
 export type NewVisit = InferType<typeof newVisitSchema>
 
 export const entrySchema = object({
@@ -14,13 +17,23 @@ export const entrySchema = object({
     wall: number().strict().integer().min(0).max(9_007_199_254_740_991).required(),
     counter: number().strict().integer().min(0).max(2_147_483_647).required(),
     device: string().strict().min(1).max(64).required(),
-  }).noUnknown().required(),
+  })
+    .noUnknown()
+    .required(),
   body: entryBodySchema,
-}).noUnknown().strict()
+})
+  .noUnknown()
+  .strict()
 
 export const sentEntriesSchema = object({
-  entries: array().of(entrySchema).min(1, 'entries is empty').max(500, 'send at most 500 entries at once').required('entries is missing'),
-}).noUnknown().strict()
+  entries: array()
+    .of(entrySchema)
+    .min(1, 'entries is empty')
+    .max(500, 'send at most 500 entries at once')
+    .required('entries is missing'),
+})
+  .noUnknown()
+  .strict()
 export type SentEntry = Omit<Entry, 'by'>
 
 export interface Visit {

@@ -1,4 +1,5 @@
-// npm run bench: how much work the circuit is, beside the same work done by ngspice in one process; writes docs/benchmark.*
+// npm run bench: how much work the circuit is, beside the same work done by ngspice in one process; writes
+// docs/benchmark.*
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -17,7 +18,8 @@ const repeats = 21
 const passesEach = 5
 const steppedByNgspice = 60
 
-const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
+const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
 const timed = (work: () => void): number => {
   const start = performance.now()
   work()
@@ -30,35 +32,64 @@ const busiestCall = ({ calls }: Diagram): string => calls[calls.length - 1].id
 function measureUnit(diagram: Diagram) {
   const faults = faultsOf(diagram)
   const busiest = busiestCall(diagram)
-  const coldMs = median(Array.from({ length: repeats }, () => timed(() => { build(diagram, busiest) })))
+  const coldMs = median(
+    Array.from({ length: repeats }, () =>
+      timed(() => {
+        build(diagram, busiest)
+      }),
+    ),
+  )
   let variations = 0
   let changes = 0
-  const passes = Array.from({ length: passesEach }, () => diagram.calls.reduce((sum, { id }) => {
-    const circuit = build(diagram, id)
-    // the responses of the links are part of the work: nothing is warmed for this circuit
-    return sum + timed(() => {
-      for (const fault of faults) {
-        changes += circuit.vary(fault.effects).ac.changes.length
-        variations += 1
-      }
-    })
-  }, 0))
+  const passes = Array.from({ length: passesEach }, () =>
+    diagram.calls.reduce((sum, { id }) => {
+      const circuit = build(diagram, id)
+      // the responses of the links are part of the work: nothing is warmed for this circuit
+      return (
+        sum +
+        timed(() => {
+          for (const fault of faults) {
+            changes += circuit.vary(fault.effects).ac.changes.length
+            variations += 1
+          }
+        })
+      )
+    }, 0),
+  )
   const allMs = median(passes)
   return {
-    unit: diagram.id, terminals: diagram.points.size, links: build(diagram, 'off').network.links.length, faults: faults.length, calls: diagram.calls.length,
-    factorEntries: build(diagram, busiest).factorEntries, coldMs, allMs, variationMicroseconds: (1000 * allMs) / (faults.length * diagram.calls.length),
+    unit: diagram.id,
+    terminals: diagram.points.size,
+    links: build(diagram, 'off').network.links.length,
+    faults: faults.length,
+    calls: diagram.calls.length,
+    factorEntries: build(diagram, busiest).factorEntries,
+    coldMs,
+    allMs,
+    variationMicroseconds: (1000 * allMs) / (faults.length * diagram.calls.length),
     changesPerVariation: changes / variations,
   }
 }
 
-/** Microseconds for a reading under one fault, of volts from points all over the unit to its common: fault by fault, and all faults in one sweep. */
-function measureReadings(diagram: Diagram): { readonly aloneMicroseconds: number; readonly sweptMicroseconds: number } {
+/**
+ * Microseconds for a reading under one fault, of volts from points all over the unit to its common: fault by
+ * fault, and all faults in one sweep.
+ */
+function measureReadings(diagram: Diagram): {
+  readonly aloneMicroseconds: number
+  readonly sweptMicroseconds: number
+} {
   const circuit = build(diagram, busiestCall(diagram))
   const states = faultsOf(diagram).map(({ effects }) => circuit.vary(effects))
   const common = nodeOf(circuit.healthy, diagram.common)
   // a first step asks for half as many readings again as the unit has points
-  const points = Array.from({ length: Math.round(1.5 * diagram.points.size) }, (_, k) => (k * 7) % circuit.network.earthNode).filter((node) => node !== common)
-  const alone = (): void => { for (const node of points) for (const settled of states) valueBetween(settled, 'volts', node, common) }
+  const points = Array.from(
+    { length: Math.round(1.5 * diagram.points.size) },
+    (_, k) => (k * 7) % circuit.network.earthNode,
+  ).filter((node) => node !== common)
+  const alone = (): void => {
+    for (const node of points) for (const settled of states) valueBetween(settled, 'volts', node, common)
+  }
   const swept = (): void => {
     const sweep = new MeterSweep('volts', states)
     for (const node of points) sweep.read(node, common)
@@ -66,7 +97,8 @@ function measureReadings(diagram: Diagram): { readonly aloneMicroseconds: number
   // the responses that both share are worked out, and the code is warm
   alone()
   swept()
-  const microseconds = (work: () => void): number => (1000 * median(Array.from({ length: passesEach }, () => timed(work)))) / (points.length * states.length)
+  const microseconds = (work: () => void): number =>
+    (1000 * median(Array.from({ length: passesEach }, () => timed(work)))) / (points.length * states.length)
   return { aloneMicroseconds: microseconds(alone), sweptMicroseconds: microseconds(swept) }
 }
 
@@ -75,31 +107,54 @@ function ngspiceStep(diagram: Diagram, scratch: string): number {
   const circuit = new Circuit(diagram, situationOf(diagram, diagram.calls[diagram.calls.length - 1].id))
   const netlist = spiceNetlist(circuit.healthy, [])
   const names = [...netlist.matchAll(/^(R\d+) /gm)].map(([, name]) => name)
-  const steps = (count: number): string => Array.from({ length: count }, (_, k) => `alter ${names[k % names.length]} = ${10 + k}\nac lin 1 60 60`).join('\n')
+  const steps = (count: number): string =>
+    Array.from(
+      { length: count },
+      (_, k) => `alter ${names[k % names.length]} = ${10 + k}\nac lin 1 60 60`,
+    ).join('\n')
   const run = (count: number): number => {
     const file = path.join(scratch, 'steps.cir')
-    writeFileSync(file, netlist.replace(/\.control[\s\S]*?\.endc/, `.control\n${steps(count)}\nquit 0\n.endc`))
-    return timed(() => { execFileSync('ngspice', ['-b', '-n', file], { stdio: ['ignore', 'ignore', 'ignore'] }) })
+    writeFileSync(
+      file,
+      netlist.replace(/\.control[\s\S]*?\.endc/, `.control\n${steps(count)}\nquit 0\n.endc`),
+    )
+    return timed(() => {
+      execFileSync('ngspice', ['-b', '-n', file], { stdio: ['ignore', 'ignore', 'ignore'] })
+    })
   }
   return (run(steppedByNgspice) - run(1)) / (steppedByNgspice - 1)
 }
 
 const scratch = mkdtempSync(path.join(tmpdir(), 'bench-'))
-const largest = builtInUnitIds.map((id) => builtInUnit(id)).reduce((a, b) => (b.points.size > a.points.size ? b : a))
-const firstMs = timed(() => { build(largest, busiestCall(largest)) })
+const largest = builtInUnitIds
+  .map((id) => builtInUnit(id))
+  .reduce((a, b) => (b.points.size > a.points.size ? b : a))
+const firstMs = timed(() => {
+  build(largest, busiestCall(largest))
+})
 // the code is compiled while it runs: no unit is measured before all have been through it
 for (const id of builtInUnitIds) measureUnit(builtInUnit(id))
 const circuitRows = builtInUnitIds.map((id) => {
   console.log(id)
   const row = measureUnit(builtInUnit(id))
   const ngspiceMs = ngspiceStep(builtInUnit(id), scratch)
-  return { ...row, ...measureReadings(builtInUnit(id)), ngspiceMs, timesAsFastAsNgspice: (1000 * ngspiceMs) / row.variationMicroseconds }
+  return {
+    ...row,
+    ...measureReadings(builtInUnit(id)),
+    ngspiceMs,
+    timesAsFastAsNgspice: (1000 * ngspiceMs) / row.variationMicroseconds,
+  }
 })
 rmSync(scratch, { recursive: true, force: true })
 
 const heapMiB = Math.round(process.memoryUsage().heapUsed / 2 ** 20)
-writeDocs('benchmark.json', `${JSON.stringify({ machine, heapMiB, firstMs, circuit: circuitRows }, null, 2)}\n`)
-writeDocs('benchmark.md', `# Measured
+writeDocs(
+  'benchmark.json',
+  `${JSON.stringify({ machine, heapMiB, firstMs, circuit: circuitRows }, null, 2)}\n`,
+)
+writeDocs(
+  'benchmark.md',
+  `# Measured
 
 By \`npm run bench\` on ${machine}. Heap after all units: ${heapMiB} MiB.
 
@@ -107,7 +162,42 @@ By \`npm run bench\` on ${machine}. Heap after all units: ${heapMiB} MiB.
 
 Cold: a situation built, factored and settled with nothing kept from before, median of ${repeats}, all units having been through the code once; the first of all in the process, ${largest.id}, took ${firstMs.toFixed(0)} ms. Variation: one fault with all that follows from it, by low-rank updates, mean over all faults and calls, the responses of links and the factorisations of far states included; median of ${passesEach} passes, each on circuits made anew. ngspice: one solve, stepping a resistor of the same unit inside one process; it settles no contacts. A reading: volts from a point to common under one fault that is solved already, the meter's own input included, fault by fault and all faults in one sweep (the making of the sweep included), mean over half as many readings again as the unit has terminals, as a first step asks for.
 
-${table(['unit', 'terminals', 'links', 'faults', 'calls', 'factor entries', 'cold, ms', 'one variation, µs', 'rows changed', 'all faults × calls, ms', 'a reading alone, µs', 'in a sweep, µs', 'times as fast', 'ngspice, ms a solve', 'as fast as ngspice, times'],
-    circuitRows.map((row) => [row.unit, row.terminals, row.links, row.faults, row.calls, row.factorEntries, row.coldMs.toFixed(1), row.variationMicroseconds.toFixed(0), row.changesPerVariation.toFixed(1), row.allMs.toFixed(0), row.aloneMicroseconds.toFixed(2), row.sweptMicroseconds.toFixed(2), (row.aloneMicroseconds / row.sweptMicroseconds).toFixed(1), row.ngspiceMs.toFixed(2), row.timesAsFastAsNgspice.toFixed(1)]))}
-`)
+${table(
+  [
+    'unit',
+    'terminals',
+    'links',
+    'faults',
+    'calls',
+    'factor entries',
+    'cold, ms',
+    'one variation, µs',
+    'rows changed',
+    'all faults × calls, ms',
+    'a reading alone, µs',
+    'in a sweep, µs',
+    'times as fast',
+    'ngspice, ms a solve',
+    'as fast as ngspice, times',
+  ],
+  circuitRows.map((row) => [
+    row.unit,
+    row.terminals,
+    row.links,
+    row.faults,
+    row.calls,
+    row.factorEntries,
+    row.coldMs.toFixed(1),
+    row.variationMicroseconds.toFixed(0),
+    row.changesPerVariation.toFixed(1),
+    row.allMs.toFixed(0),
+    row.aloneMicroseconds.toFixed(2),
+    row.sweptMicroseconds.toFixed(2),
+    (row.aloneMicroseconds / row.sweptMicroseconds).toFixed(1),
+    row.ngspiceMs.toFixed(2),
+    row.timesAsFastAsNgspice.toFixed(1),
+  ]),
+)}
+`,
+)
 console.log(`written to docs/benchmark.md and docs/benchmark.json; ${machine}`)

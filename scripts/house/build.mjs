@@ -10,16 +10,21 @@ const skipped = new Set(['node_modules', 'dist', '.expo', 'migrations'])
 
 async function filesBelow(folder) {
   const found = await readdir(folder, { withFileTypes: true })
-  const lists = await Promise.all(found.filter(({ name }) => !skipped.has(name)).map((entry) => {
-    const file = path.join(folder, entry.name)
-    return entry.isDirectory() ? filesBelow(file) : [file]
-  }))
+  const lists = await Promise.all(
+    found
+      .filter(({ name }) => !skipped.has(name))
+      .map((entry) => {
+        const file = path.join(folder, entry.name)
+        return entry.isDirectory() ? filesBelow(file) : [file]
+      }),
+  )
   return lists.flat()
 }
 
 async function fingerprint(folders) {
   const sum = createHash('sha256')
-  for (const file of (await Promise.all(folders.map(filesBelow))).flat().sort()) sum.update(file).update(await readFile(file))
+  for (const file of (await Promise.all(folders.map(filesBelow))).flat().sort())
+    sum.update(file).update(await readFile(file))
   sum.update(await readFile(path.join(root, 'package-lock.json')).catch(() => ''))
   return sum.digest('hex')
 }
@@ -40,9 +45,19 @@ export async function bundle(entry, outfile) {
   await generate()
   const { build } = await import('esbuild')
   await build({
-    entryPoints: [entry], outfile, bundle: true, platform: 'node', format: 'esm', target: 'node20',
-    packages: 'external', sourcemap: true, logLevel: 'warning',
-    alias: { '@jokulgale/core': path.join(root, 'packages', 'core'), '@jokulgale/contract': path.join(root, 'packages', 'contract') },
+    entryPoints: [entry],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    sourcemap: true,
+    logLevel: 'warning',
+    alias: {
+      '@jokulgale/core': path.join(root, 'packages', 'core'),
+      '@jokulgale/contract': path.join(root, 'packages', 'contract'),
+    },
   })
 }
 
@@ -52,18 +67,32 @@ export const buildServer = () => bundle(path.join(serverFolder, 'main.ts'), serv
 export async function buildWeb() {
   await generate()
   const stamp = path.join(webFolder, '.stamp')
-  const wanted = await fingerprint([fieldFolder, path.join(root, 'packages', 'core'), path.join(root, 'packages', 'contract')])
+  const wanted = await fingerprint([
+    fieldFolder,
+    path.join(root, 'packages', 'core'),
+    path.join(root, 'packages', 'contract'),
+  ])
   if (existsSync(stamp) && (await readFile(stamp, 'utf8')) === wanted) return
   console.log('Building the web application …')
   await rm(webFolder, { recursive: true, force: true })
   await run('npx', ['expo', 'export', '-p', 'web', '--output-dir', 'dist'], {
-    cwd: fieldFolder, quiet: true, env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', NODE_ENV: 'production' },
+    cwd: fieldFolder,
+    quiet: true,
+    env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', NODE_ENV: 'production' },
   })
   const { generateSW } = await import('workbox-build')
   await generateSW({
-    globDirectory: webFolder, globPatterns: ['**/*.{html,js,css,ttf,woff2,png,ico,json,webmanifest}'], swDest: path.join(webFolder, 'service-worker.js'),
-    navigateFallback: '/index.html', navigateFallbackDenylist: [/^\/api\//], maximumFileSizeToCacheInBytes: 6_000_000,
-    clientsClaim: true, skipWaiting: true, inlineWorkboxRuntime: true, sourcemap: false, mode: 'production',
+    globDirectory: webFolder,
+    globPatterns: ['**/*.{html,js,css,ttf,woff2,png,ico,json,webmanifest}'],
+    swDest: path.join(webFolder, 'service-worker.js'),
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//],
+    maximumFileSizeToCacheInBytes: 6_000_000,
+    clientsClaim: true,
+    skipWaiting: true,
+    inlineWorkboxRuntime: true,
+    sourcemap: false,
+    mode: 'production',
   })
   await writeFile(stamp, wanted)
 }

@@ -7,7 +7,8 @@ let listed = false
 
 /** Installs Debian packages when running as root; otherwise says what to install. */
 async function install(packages, what) {
-  if (!isRoot) throw new Error(`${what} is missing. Install it once as root: apt-get install -y ${packages.join(' ')}`)
+  if (!isRoot)
+    throw new Error(`${what} is missing. Install it once as root: apt-get install -y ${packages.join(' ')}`)
   console.log(`Installing ${what} from Debian's packages …`)
   const options = { quiet: true, env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }
   if (!listed) await run('apt-get', ['update'], options)
@@ -20,7 +21,9 @@ export async function findPostgres() {
   const home = '/usr/lib/postgresql'
   const find = async () => {
     const versions = existsSync(home) ? (await readdir(home)).sort((a, b) => Number(b) - Number(a)) : []
-    return versions.map((version) => `${home}/${version}/bin`).find((folder) => existsSync(`${folder}/initdb`))
+    return versions
+      .map((version) => `${home}/${version}/bin`)
+      .find((folder) => existsSync(`${folder}/initdb`))
   }
   const found = await find()
   if (found) return found
@@ -31,7 +34,8 @@ export async function findPostgres() {
   }
   await install(['postgresql'], 'PostgreSQL')
   const installed = await find()
-  if (!installed) throw new Error('PostgreSQL was installed but its programs are not under /usr/lib/postgresql')
+  if (!installed)
+    throw new Error('PostgreSQL was installed but its programs are not under /usr/lib/postgresql')
   return installed
 }
 

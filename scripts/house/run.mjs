@@ -5,10 +5,17 @@ import net from 'node:net'
 export function run(command, args, options = {}) {
   return new Promise((resolve, reject) => {
     const quiet = options.quiet ?? false
-    const child = spawn(command, args, { ...options, stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'] })
+    const child = spawn(command, args, {
+      ...options,
+      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+    })
     let output = ''
-    child.stdout?.on('data', (data) => { output += data })
-    child.stderr?.on('data', (data) => { output += data })
+    child.stdout?.on('data', (data) => {
+      output += data
+    })
+    child.stderr?.on('data', (data) => {
+      output += data
+    })
     child.on('error', reject)
     child.on('close', (code) => {
       if (code === 0) resolve(output)

@@ -6,8 +6,14 @@ export function startServer({ databaseUrl, sessionSecret, port, webFolder, envir
   return new Promise((resolve, reject) => {
     const child = fork(serverBundle, [], {
       env: {
-        ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, SESSION_SECRET: sessionSecret, PORT: String(port),
-        SERVER_ROOT: serverFolder, ...(webFolder ? { WEB_FOLDER: webFolder } : {}), ...environment,
+        ...process.env,
+        NODE_ENV: 'production',
+        DATABASE_URL: databaseUrl,
+        SESSION_SECRET: sessionSecret,
+        PORT: String(port),
+        SERVER_ROOT: serverFolder,
+        ...(webFolder ? { WEB_FOLDER: webFolder } : {}),
+        ...environment,
       },
     })
     child.once('message', () => resolve(child))
@@ -15,11 +21,12 @@ export function startServer({ databaseUrl, sessionSecret, port, webFolder, envir
   })
 }
 
-export const stopServer = (child) => new Promise((resolve) => {
-  if (child.exitCode !== null || child.signalCode !== null) {
-    resolve()
-    return
-  }
-  child.once('exit', resolve)
-  child.kill('SIGTERM')
-})
+export const stopServer = (child) =>
+  new Promise((resolve) => {
+    if (child.exitCode !== null || child.signalCode !== null) {
+      resolve()
+      return
+    }
+    child.once('exit', resolve)
+    child.kill('SIGTERM')
+  })

@@ -9,9 +9,12 @@ import { answer, onThreads } from '../house/threads'
 import { limitsOf, type UnitLimits } from './unitLimits'
 
 async function main(): Promise<void> {
-  const { values } = parseArgs({ options: {
-    units: { type: 'string', default: builtInUnitIds.join(',') }, threads: { type: 'string', default: String(availableParallelism()) },
-  } })
+  const { values } = parseArgs({
+    options: {
+      units: { type: 'string', default: builtInUnitIds.join(',') },
+      threads: { type: 'string', default: String(availableParallelism()) },
+    },
+  })
   const rows = new Map<string, UnitLimits>()
   await onThreads<string, UnitLimits>(values.units.split(','), Number(values.threads), (id, row) => {
     rows.set(id, row)
@@ -31,9 +34,32 @@ By \`npm run limits\` on ${machine}, in ${(rows.reduce((sum, { seconds }) => sum
 
 Every single fault of a unit is to be told from all others by meter readings alone, all costs equal, as in [how well it searches](diagnosis.md) (*tolerance*). The bound of the optimal tree gives every reading as many branches as the one reading that has the most (*outcomes*): 1.15 of it and half a reading is what one would like to stay under. Here it is worked out what the readings of the unit really allow. Over every first reading, every second for each of its outcomes, and every third: the greatest share of the faults, by prior, that can be singled out so far. What is left needs another reading, whichever procedure is followed; so the sum of what is left after 0, 1, 2 and 3 readings is a number that the mean of no procedure can be below (*least*; further readings are not even counted). After three a share under 0.30 is not looked for, and counts as 0.30.
 
-${table(['unit', 'classes', 'different readings', 'outcomes', 'bound', '1.15 × bound + 0.5', 'singled out by 1', 'by 2', 'by 3, at most', 'least', 'best, measured'],
-    rows.map(({ id, classes, readings, outcomes, boundReadings, least, bestReadings }) => [id, classes, readings, outcomes, boundReadings.toFixed(2), wanted(boundReadings).toFixed(2),
-      ...least.singledOut.slice(1).map((share) => share.toFixed(3)), least.meanReadings.toFixed(2), bestReadings.toFixed(2)]))}
+${table(
+  [
+    'unit',
+    'classes',
+    'different readings',
+    'outcomes',
+    'bound',
+    '1.15 × bound + 0.5',
+    'singled out by 1',
+    'by 2',
+    'by 3, at most',
+    'least',
+    'best, measured',
+  ],
+  rows.map(({ id, classes, readings, outcomes, boundReadings, least, bestReadings }) => [
+    id,
+    classes,
+    readings,
+    outcomes,
+    boundReadings.toFixed(2),
+    wanted(boundReadings).toFixed(2),
+    ...least.singledOut.slice(1).map((share) => share.toFixed(3)),
+    least.meanReadings.toFixed(2),
+    bestReadings.toFixed(2),
+  ]),
+)}
 
 On ${rows.filter(({ boundReadings, least }) => least.meanReadings > wanted(boundReadings)).length} of ${rows.length} units *least* is above 1.15 × bound + 0.5: no procedure with these readings stays under that, however good it is.
 `

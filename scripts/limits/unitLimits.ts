@@ -27,11 +27,21 @@ const floors = [0, 0, 0.3]
 export function limitsOf(id: string): UnitLimits {
   const start = performance.now()
   const model = modelOf(readLadder(builtInUnitText(id)))
-  const parting = partingOf(readingTable(model, 'tolerance'), faultsToTell(model), model.hypotheses.map(({ prior }) => prior))
+  const parting = partingOf(
+    readingTable(model, 'tolerance'),
+    faultsToTell(model),
+    model.hypotheses.map(({ prior }) => prior),
+  )
   const least = leastReadings(parting, floors)
   const { boundReadings, mostOutcomes, meanReadings } = isolateAll(model, 'best')
   return {
-    id, classes: parting.weights.length, readings: parting.readings.length, outcomes: mostOutcomes, boundReadings, least, bestReadings: meanReadings,
+    id,
+    classes: parting.weights.length,
+    readings: parting.readings.length,
+    outcomes: mostOutcomes,
+    boundReadings,
+    least,
+    bestReadings: meanReadings,
     seconds: (performance.now() - start) / 1000,
   }
 }

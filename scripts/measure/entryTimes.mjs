@@ -1,31 +1,62 @@
 import { signIn, takeCall } from './journey.mjs'
 
-/** Control points of the path, first to last, as they read on a unit whose first-stage contactor gets its call. */
-const readings = [['TB.R', '25.6'], ['TB.Y1', '25.4'], ['EC.Y1O', '25.3'], ['LPS1.1', '25.2'], ['LPS1.2', '25.2'], ['HPS1.2', '25.1'], ['FRZ1.2', '25.1'], ['CC1.A1', '25.0']]
+/**
+ * Control points of the path, first to last, as they read on a unit whose first-stage contactor gets its
+ * call.
+ */
+const readings = [
+  ['TB.R', '25.6'],
+  ['TB.Y1', '25.4'],
+  ['EC.Y1O', '25.3'],
+  ['LPS1.1', '25.2'],
+  ['LPS1.2', '25.2'],
+  ['HPS1.2', '25.1'],
+  ['FRZ1.2', '25.1'],
+  ['CC1.A1', '25.0'],
+]
 
-/** Runs in the page: notes when the visit's tabs are there and when what they show has first been worked out; by the page's own clock, for a test's polling is coarse. */
+/**
+ * Runs in the page: notes when the visit's tabs are there and when what they show has first been worked out;
+ * by the page's own clock, for a test's polling is coarse.
+ */
 function watchSetUp() {
   new MutationObserver((_, watch) => {
     if (document.querySelector('[role="tab"]')) window.tabsAt ??= performance.now()
     if (!document.querySelector('[data-settled="yes"]')) return
     watch.disconnect()
     window.settledFirstAt = performance.now()
-  }).observe(document, { subtree: true, childList: true, attributes: true, attributeFilter: ['data-settled'] })
+  }).observe(document, {
+    subtree: true,
+    childList: true,
+    attributes: true,
+    attributeFilter: ['data-settled'],
+  })
 }
 
-/** Milliseconds until the first suspects and ask are there: since the visit's screen came up, and since Trace was asked for. */
+/**
+ * Milliseconds until the first suspects and ask are there: since the visit's screen came up, and since Trace
+ * was asked for.
+ */
 async function setUp(page) {
   const trace = page.getByRole('tab', { name: 'Trace' })
   await trace.waitFor()
   const askedAt = await page.evaluate(() => performance.now())
   await trace.click()
   await page.waitForFunction(() => window.settledFirstAt !== undefined, undefined, { timeout: 60_000 })
-  return page.evaluate((asked) => ({ sinceScreenMs: Math.round(window.settledFirstAt - window.tabsAt), sinceAskedMs: Math.round(window.settledFirstAt - asked) }), askedAt)
+  return page.evaluate(
+    (asked) => ({
+      sinceScreenMs: Math.round(window.settledFirstAt - window.tabsAt),
+      sinceAskedMs: Math.round(window.settledFirstAt - asked),
+    }),
+    askedAt,
+  )
 }
 
 /**
- * From the moment an entry is logged until the ask and suspects made from it are on the screen, on the largest unit; and
- * how long the interface thread was ever blocked meanwhile. Before it the set-up: as a call is taken, and once more on
+ * From the moment an entry is logged until the ask and suspects made from it are on the screen, on the
+ * largest unit; and
+ * how long the interface thread was ever blocked meanwhile. Before it the set-up: as a call is taken, and
+ * once more on
  * the page loaded anew in the middle of the visit, where nothing could be solved ahead.
  */
 export async function entryTimes(browser, address, { unit, complaint, phone }) {
@@ -38,10 +69,14 @@ export async function entryTimes(browser, address, { unit, complaint, phone }) {
   const { sinceScreenMs: setUpAnewMs } = await setUp(page)
   await page.evaluate(() => {
     window.blocks = []
-    new PerformanceObserver((list) => { for (const { duration } of list.getEntries()) window.blocks.push(duration) }).observe({ type: 'longtask' })
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) window.blocks.push(duration)
+    }).observe({ type: 'longtask' })
     window.settledAt = []
     const ask = document.querySelector('[data-settled]')
-    new MutationObserver(() => { if (ask.getAttribute('data-settled') === 'yes') window.settledAt.push(performance.now()) }).observe(ask, { attributes: true, attributeFilter: ['data-settled'] })
+    new MutationObserver(() => {
+      if (ask.getAttribute('data-settled') === 'yes') window.settledAt.push(performance.now())
+    }).observe(ask, { attributes: true, attributeFilter: ['data-settled'] })
   })
   const times = []
   for (const [point, value] of readings) {
@@ -49,19 +84,50 @@ export async function entryTimes(browser, address, { unit, complaint, phone }) {
     await page.getByRole('button', { name: 'Any other reading' }).click()
     await page.getByLabel('Find a point').fill(point)
     await page.getByRole('link', { name: point, exact: true }).click()
-    for (const key of value) await page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
-    await page.evaluate(() => { window.settledAt = []; window.blocks = [] ; window.loggedAt = NaN; window.tappedAt = NaN
-      document.addEventListener('click', () => { window.tappedAt = performance.now() }, { capture: true, once: true })
-      new MutationObserver((_, watch) => { if (document.querySelector('[data-settled="no"]')) { window.loggedAt = performance.now(); watch.disconnect() } }).observe(document.body, { subtree: true, attributes: true, attributeFilter: ['data-settled'] }) })
+    for (const key of value)
+      await page.getByRole('button', { name: key === '.' ? 'Point' : key, exact: true }).click()
+    await page.evaluate(() => {
+      window.settledAt = []
+      window.blocks = []
+      window.loggedAt = NaN
+      window.tappedAt = NaN
+      document.addEventListener(
+        'click',
+        () => {
+          window.tappedAt = performance.now()
+        },
+        { capture: true, once: true },
+      )
+      new MutationObserver((_, watch) => {
+        if (document.querySelector('[data-settled="no"]')) {
+          window.loggedAt = performance.now()
+          watch.disconnect()
+        }
+      }).observe(document.body, { subtree: true, attributes: true, attributeFilter: ['data-settled'] })
+    })
     await page.getByRole('button', { name: /^Log / }).click()
-    await page.waitForFunction(() => window.settledAt.length > 0 && !Number.isNaN(window.loggedAt), undefined, { timeout: 30_000 })
-    times.push(await page.evaluate(() => ({ ms: window.settledAt[window.settledAt.length - 1] - window.loggedAt, tapMs: window.settledAt[window.settledAt.length - 1] - window.tappedAt, block: Math.max(0, ...window.blocks) })))
+    await page.waitForFunction(
+      () => window.settledAt.length > 0 && !Number.isNaN(window.loggedAt),
+      undefined,
+      { timeout: 30_000 },
+    )
+    times.push(
+      await page.evaluate(() => ({
+        ms: window.settledAt[window.settledAt.length - 1] - window.loggedAt,
+        tapMs: window.settledAt[window.settledAt.length - 1] - window.tappedAt,
+        block: Math.max(0, ...window.blocks),
+      })),
+    )
   }
   await page.close()
   const sorted = times.map(({ ms }) => ms).sort((a, b) => a - b)
   const fromTap = times.map(({ tapMs }) => tapMs).sort((a, b) => a - b)
   return {
-    setUpMs, setUpAnewMs, count: times.length, medianMs: Math.round(sorted[Math.floor(sorted.length / 2)]), worstMs: Math.round(sorted[sorted.length - 1]),
+    setUpMs,
+    setUpAnewMs,
+    count: times.length,
+    medianMs: Math.round(sorted[Math.floor(sorted.length / 2)]),
+    worstMs: Math.round(sorted[sorted.length - 1]),
     medianFromTapMs: Math.round(fromTap[Math.floor(fromTap.length / 2)]),
     longestBlockMs: Math.round(Math.max(...times.map(({ block }) => block))),
   }

@@ -11,7 +11,7 @@ import { entryTimes } from './entryTimes.mjs'
 
 const phone = { width: 390, height: 844 }
 /** A slow 4G connection as browsers’ own tools state it, and a processor four times slower. */
-const slow = { latency: 150, downloadThroughput: (1.6e6 / 8), uploadThroughput: (750e3 / 8) }
+const slow = { latency: 150, downloadThroughput: 1.6e6 / 8, uploadThroughput: 750e3 / 8 }
 
 async function firstLoad(browser, address) {
   const context = await browser.newContext({ viewport: phone, serviceWorkers: 'block' })
@@ -21,34 +21,67 @@ async function firstLoad(browser, address) {
   await cdp.send('Network.emulateNetworkConditions', { offline: false, ...slow })
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 })
   let bytes = 0
-  cdp.on('Network.loadingFinished', ({ encodedDataLength }) => { bytes += encodedDataLength })
+  cdp.on('Network.loadingFinished', ({ encodedDataLength }) => {
+    bytes += encodedDataLength
+  })
   const start = Date.now()
   await page.goto(address)
   await page.getByLabel('E-mail').waitFor()
   const usableMs = Date.now() - start
-  const paintMs = await page.evaluate(() => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? NaN)
-  const scripts = await page.evaluate(() => performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('.js')).map(({ name }) => new URL(name).pathname))
+  const paintMs = await page.evaluate(
+    () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? NaN,
+  )
+  const scripts = await page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter(({ name }) => name.endsWith('.js'))
+      .map(({ name }) => new URL(name).pathname),
+  )
   await context.close()
-  const sizes = await Promise.all(scripts.map(async (name) => gzipSync(await readFile(path.join(webFolder, name))).length))
-  return { paintMs: Math.round(paintMs), usableMs, kilobytesSent: Math.round(bytes / 1000), scriptKilobytesGzip: Math.round(sizes.reduce((sum, size) => sum + size, 0) / 1000) }
+  const sizes = await Promise.all(
+    scripts.map(async (name) => gzipSync(await readFile(path.join(webFolder, name))).length),
+  )
+  return {
+    paintMs: Math.round(paintMs),
+    usableMs,
+    kilobytesSent: Math.round(bytes / 1000),
+    scriptKilobytesGzip: Math.round(sizes.reduce((sum, size) => sum + size, 0) / 1000),
+  }
 }
 
-/** Runs in the page: notes when the board’s heading has been painted, milliseconds from the start of the navigation. */
+/**
+ * Runs in the page: notes when the board’s heading has been painted, milliseconds from the start of the
+ * navigation.
+ */
 function watchBoard() {
   new MutationObserver((_, watch) => {
-    if (![...document.querySelectorAll('h1, h2, [role="heading"]')].some(({ textContent }) => textContent === 'Calls')) return
+    if (
+      ![...document.querySelectorAll('h1, h2, [role="heading"]')].some(
+        ({ textContent }) => textContent === 'Calls',
+      )
+    )
+      return
     watch.disconnect()
-    requestAnimationFrame(() => requestAnimationFrame(() => { window.boardAt = performance.now() }))
+    requestAnimationFrame(() =>
+      requestAnimationFrame(() => {
+        window.boardAt = performance.now()
+      }),
+    )
   }).observe(document, { subtree: true, childList: true, characterData: true })
 }
 
-/** Median of five reloads with no network until the board is painted; by the page’s own clock, for a test’s polling is coarse. */
+/**
+ * Median of five reloads with no network until the board is painted; by the page’s own clock, for a test’s
+ * polling is coarse.
+ */
 async function reloadOffline(browser, address) {
   const context = await browser.newContext({ viewport: phone })
   const page = await context.newPage()
   await page.addInitScript(watchBoard)
   await signIn(page, address)
-  await page.evaluate(async () => { await navigator.serviceWorker.ready })
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+  })
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
   await context.setOffline(true)
   const times = []
@@ -67,8 +100,16 @@ async function allScripts() {
     const files = await readdir(path.join(webFolder, folder)).catch(() => [])
     const scripts = files.filter((name) => name.endsWith('.js'))
     if (scripts.length === 0) continue
-    const sizes = await Promise.all(scripts.map(async (name) => [(await stat(path.join(webFolder, folder, name))).size, gzipSync(await readFile(path.join(webFolder, folder, name))).length]))
-    return { files: scripts.length, gzipKilobytes: Math.round(sizes.reduce((sum, [, size]) => sum + size, 0) / 1000) }
+    const sizes = await Promise.all(
+      scripts.map(async (name) => [
+        (await stat(path.join(webFolder, folder, name))).size,
+        gzipSync(await readFile(path.join(webFolder, folder, name))).length,
+      ]),
+    )
+    return {
+      files: scripts.length,
+      gzipKilobytes: Math.round(sizes.reduce((sum, [, size]) => sum + size, 0) / 1000),
+    }
   }
   return { files: 0, gzipKilobytes: 0 }
 }
@@ -82,8 +123,13 @@ try {
   const taps = await tapsOfCaseThree(browser, house.address, phone)
   const scripts = await allScripts()
   const on = `${machine}, Chromium ${browser.version()}`
-  await writeFile(path.join(root, 'docs', 'field.json'), `${JSON.stringify({ machine: on, load, reloadMs, entries, taps, scripts }, null, 2)}\n`)
-  await writeFile(path.join(root, 'docs', 'field.md'), `# On the phone
+  await writeFile(
+    path.join(root, 'docs', 'field.json'),
+    `${JSON.stringify({ machine: on, load, reloadMs, entries, taps, scripts }, null, 2)}\n`,
+  )
+  await writeFile(
+    path.join(root, 'docs', 'field.md'),
+    `# On the phone
 
 By \`npm run measure\` on ${on}.
 
@@ -101,7 +147,8 @@ By \`npm run measure\` on ${on}.
 | taps for a lost-charge call (low-pressure switch open) from board to signed report, number-pad digits aside | ${taps.taps} (and ${taps.digits} digits) | at most 45 |
 
 All chunks together: ${scripts.files} files, ${scripts.gzipKilobytes} kB gzip; what a screen needs comes with it.
-`)
+`,
+  )
   console.log(JSON.stringify({ load, reloadMs, entries, taps, scripts }, null, 2))
 } finally {
   await browser.close()

@@ -1,4 +1,5 @@
-// npm run storm: a device says 2,000 things over a bad line while server and database are killed; every one must be there once on both sides
+// npm run storm: a device says 2,000 things over a bad line while server and database are killed; every one
+// must be there once on both sides
 import { spawn } from 'node:child_process'
 import { readFile, writeFile } from 'node:fs/promises'
 import path from 'node:path'
@@ -15,17 +16,35 @@ const random = () => {
   state = (state * 1664525 + 1013904223) >>> 0
   return state / 4294967296
 }
-const pause = (ms) => new Promise((resolve) => { setTimeout(resolve, ms) })
+const pause = (ms) =>
+  new Promise((resolve) => {
+    setTimeout(resolve, ms)
+  })
 
 const house = await throwAwayHouse()
 const line = await startBadLine(house.port, random)
 const kills = { server: 0, database: 0 }
 const report = path.join(root, '.jokulgale', 'storm.json')
-const device = spawn('npx', ['tsx', path.join(root, 'scripts', 'storm', 'device.ts'), `http://127.0.0.1:${line.port}`, String(entries), String(seed), report], { cwd: root, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] })
+const device = spawn(
+  'npx',
+  [
+    'tsx',
+    path.join(root, 'scripts', 'storm', 'device.ts'),
+    `http://127.0.0.1:${line.port}`,
+    String(entries),
+    String(seed),
+    report,
+  ],
+  { cwd: root, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] },
+)
 let said = false
 let diedByItself = 0
-device.on('message', (message) => { if (message === 'said') said = true })
-const ended = new Promise((resolve) => { device.on('close', resolve) })
+device.on('message', (message) => {
+  if (message === 'said') said = true
+})
+const ended = new Promise((resolve) => {
+  device.on('close', resolve)
+})
 const start = Date.now()
 await pause(3000)
 while (!said && device.exitCode === null) {
@@ -52,9 +71,20 @@ line.becomeCalm()
 const code = await ended
 line.stop()
 await house.stop()
-const result = { entries, seed, kills, diedByItself, line: line.counts, seconds: Math.round((Date.now() - start) / 1000), ...JSON.parse(await readFile(report, 'utf8').catch(() => '{}')) }
+const result = {
+  entries,
+  seed,
+  kills,
+  diedByItself,
+  line: line.counts,
+  seconds: Math.round((Date.now() - start) / 1000),
+  ...JSON.parse(await readFile(report, 'utf8').catch(() => '{}')),
+}
 console.log(JSON.stringify(result, null, 2))
-if (code === 0 && diedByItself === 0) await writeFile(path.join(root, 'docs', 'storm.md'), `# A bad line
+if (code === 0 && diedByItself === 0)
+  await writeFile(
+    path.join(root, 'docs', 'storm.md'),
+    `# A bad line
 
 By \`npm run storm -- ${entries} ${seed}\` on ${machine}: the device's own sending code says ${entries} things, is itself killed and started again ${result.restarts} times, over a line that drops requests, loses answers, repeats and delays, while server and PostgreSQL are killed.
 
@@ -73,5 +103,6 @@ By \`npm run storm -- ${entries} ${seed}\` on ${machine}: the device's own sendi
 | repeated | ${result.line.repeated} |
 | delayed | ${result.line.delayed} |
 | seconds | ${result.seconds} |
-`)
-process.exit(diedByItself > 0 ? 1 : code ?? 1)
+`,
+  )
+process.exit(diedByItself > 0 ? 1 : (code ?? 1))

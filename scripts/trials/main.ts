@@ -1,4 +1,5 @@
-// npm run trials: how well the diagnosis searches, on units whose faults are known; writes docs/diagnosis.* and docs/reliability.svg
+// npm run trials: how well the diagnosis searches, on units whose faults are known; writes docs/diagnosis.*
+// and docs/reliability.svg
 import { readFileSync } from 'node:fs'
 import { availableParallelism } from 'node:os'
 import { parseArgs } from 'node:util'
@@ -17,27 +18,53 @@ interface Task {
 }
 
 async function main(): Promise<void> {
-  const { values } = parseArgs({ options: {
-    each: { type: 'string', default: '40' }, pairs: { type: 'string', default: '20' }, schools: { type: 'string', default: '20' }, seed: { type: 'string', default: '480' },
-    units: { type: 'string', default: builtInUnitIds.join(',') }, threads: { type: 'string', default: String(availableParallelism()) },
-    keep: { type: 'boolean', default: false },
-  } })
-  const extent: Extent = { each: Number(values.each), schools: Number(values.schools), pairs: Number(values.pairs), seed: Number(values.seed) }
+  const { values } = parseArgs({
+    options: {
+      each: { type: 'string', default: '40' },
+      pairs: { type: 'string', default: '20' },
+      schools: { type: 'string', default: '20' },
+      seed: { type: 'string', default: '480' },
+      units: { type: 'string', default: builtInUnitIds.join(',') },
+      threads: { type: 'string', default: String(availableParallelism()) },
+      keep: { type: 'boolean', default: false },
+    },
+  })
+  const extent: Extent = {
+    each: Number(values.each),
+    schools: Number(values.schools),
+    pairs: Number(values.pairs),
+    seed: Number(values.seed),
+  }
   const before = new Map(values.keep ? keptRows().map((row) => [row.id, row] as const) : [])
   const rows = new Map(before)
-  await onThreads<Task, UnitTrials>(values.units.split(',').map((id) => ({ id, extent })), Number(values.threads), ({ id }, row) => {
-    const kept = before.get(id)
-    rows.set(id, extent.pairs === 0 && kept ? { ...row, ...pairsOf(kept) } : row)
-    write(builtInUnitIds.flatMap((done) => rows.get(done) ?? []), extent)
-    console.log(id, `${row.seconds.toFixed(0)} s`)
-  })
+  await onThreads<Task, UnitTrials>(
+    values.units.split(',').map((id) => ({ id, extent })),
+    Number(values.threads),
+    ({ id }, row) => {
+      const kept = before.get(id)
+      rows.set(id, extent.pairs === 0 && kept ? { ...row, ...pairsOf(kept) } : row)
+      write(
+        builtInUnitIds.flatMap((done) => rows.get(done) ?? []),
+        extent,
+      )
+      console.log(id, `${row.seconds.toFixed(0)} s`)
+    },
+  )
   console.log('written to docs/diagnosis.md, docs/diagnosis.json, docs/reliability.svg')
 }
 
-/** With --keep: what the last run found of the units that this one leaves out, and of pairs where it tries none. */
+/**
+ * With --keep: what the last run found of the units that this one leaves out, and of pairs where it tries
+ * none.
+ */
 const keptRows = (): readonly UnitTrials[] => JSON.parse(readFileSync('docs/diagnosis.json', 'utf8')).rows
 
-const pairsOf = ({ pairs, pairsFound, pairSteps, proofReadings }: UnitTrials) => ({ pairs, pairsFound, pairSteps, proofReadings })
+const pairsOf = ({ pairs, pairsFound, pairSteps, proofReadings }: UnitTrials) => ({
+  pairs,
+  pairsFound,
+  pairSteps,
+  proofReadings,
+})
 
 function write(rows: readonly UnitTrials[], extent: Extent): void {
   const calibration = together(rows.map((row) => row.calibration))

@@ -9,11 +9,19 @@ export interface ReliabilityRow {
 const tenths = Array.from({ length: 10 }, (_, k) => k)
 
 /** Suspects by the probability given to them, in tenths, and how often they were right. */
-export const reliabilityOf = (given: readonly { readonly probability: number; readonly right: boolean }[]): readonly ReliabilityRow[] =>
+export const reliabilityOf = (
+  given: readonly { readonly probability: number; readonly right: boolean }[],
+): readonly ReliabilityRow[] =>
   tenths.map((k) => {
     const within = given.filter(({ probability }) => Math.min(9, Math.floor(10 * probability)) === k)
-    const share = (of: (one: (typeof within)[number]) => number): number => (within.length > 0 ? within.reduce((sum, one) => sum + of(one), 0) / within.length : 0)
-    return { from: k / 10, given: within.length, mean: share(({ probability }) => probability), right: share(({ right }) => (right ? 1 : 0)) }
+    const share = (of: (one: (typeof within)[number]) => number): number =>
+      within.length > 0 ? within.reduce((sum, one) => sum + of(one), 0) / within.length : 0
+    return {
+      from: k / 10,
+      given: within.length,
+      mean: share(({ probability }) => probability),
+      right: share(({ right }) => (right ? 1 : 0)),
+    }
   })
 
 /** Several such tables as one. */
@@ -21,7 +29,8 @@ export const together = (tables: readonly (readonly ReliabilityRow[])[]): readon
   tenths.map((k) => {
     const rows = tables.map((table) => table[k])
     const given = rows.reduce((sum, row) => sum + row.given, 0)
-    const share = (of: (row: ReliabilityRow) => number): number => (given > 0 ? rows.reduce((sum, row) => sum + row.given * of(row), 0) / given : 0)
+    const share = (of: (row: ReliabilityRow) => number): number =>
+      given > 0 ? rows.reduce((sum, row) => sum + row.given * of(row), 0) / given : 0
     return { from: k / 10, given, mean: share(({ mean }) => mean), right: share(({ right }) => right) }
   })
 
@@ -33,7 +42,10 @@ export function reliabilityPlot(rows: readonly ReliabilityRow[]): string {
   const x = (p: number): number => edge + p * side
   const y = (p: number): number => edge + (1 - p) * side
   const seen = rows.filter(({ given }) => given > 0)
-  const ticks = [0, 0.2, 0.4, 0.6, 0.8, 1].map((p) => `<text x="${x(p)}" y="${y(0) + 18}" text-anchor="middle">${p}</text><text x="${x(0) - 8}" y="${y(p) + 4}" text-anchor="end">${p}</text>`)
+  const ticks = [0, 0.2, 0.4, 0.6, 0.8, 1].map(
+    (p) =>
+      `<text x="${x(p)}" y="${y(0) + 18}" text-anchor="middle">${p}</text><text x="${x(0) - 8}" y="${y(p) + 4}" text-anchor="end">${p}</text>`,
+  )
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${side + 2 * edge} ${side + 2 * edge + 16}" font-family="sans-serif" font-size="11">
 <title>Share that was right, by the probability given</title>
 <rect width="100%" height="100%" fill="#f8fbfc"/>

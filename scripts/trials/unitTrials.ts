@@ -50,61 +50,109 @@ const sure = { one: 0.95, two: 0.9 }
 /** Classes given less are not counted. */
 const countedFrom = 0.02
 
-const mean = (numbers: readonly number[]): number => numbers.reduce((sum, n) => sum + n, 0) / Math.max(1, numbers.length)
+const mean = (numbers: readonly number[]): number =>
+  numbers.reduce((sum, n) => sum + n, 0) / Math.max(1, numbers.length)
 
 /** Puts one unit through all trials. */
 export function trialsOf(id: string, extent: Extent): UnitTrials {
   const start = performance.now()
   const model = modelOf(readLadder(builtInUnitText(id)))
   const classes = classesOf(model)
-  const isRight = (hypothesis: number, truth: number): boolean => hypothesis < classes.length && classes[hypothesis] === classes[truth]
+  const isRight = (hypothesis: number, truth: number): boolean =>
+    hypothesis < classes.length && classes[hypothesis] === classes[truth]
 
-  const play = (options: Omit<TrialOptions, 'random' | 'mostSteps' | 'sure' | 'classes'>, count: number): readonly { readonly truth: number; readonly trial: Trial }[] => {
+  const play = (
+    options: Omit<TrialOptions, 'random' | 'mostSteps' | 'sure' | 'classes'>,
+    count: number,
+  ): readonly { readonly truth: number; readonly trial: Trial }[] => {
     const random = seeded(extent.seed)
     const drawn = Array.from({ length: count }, () => drawOne(model, random))
-    return drawn.map((truth) => ({ truth, trial: playTrial(model, truth, complaintOf(model, truth), { ...options, classes, random, mostSteps, sure: sure.one }) }))
+    return drawn.map((truth) => ({
+      truth,
+      trial: playTrial(model, truth, complaintOf(model, truth), {
+        ...options,
+        classes,
+        random,
+        mostSteps,
+        sure: sure.one,
+      }),
+    }))
   }
   const summed = (played: ReturnType<typeof play>): Searches => ({
     right: mean(played.map(({ truth, trial }) => (isRight(trial.ranked[0], truth) ? 1 : 0))),
-    readings: mean(played.map(({ trial }) => trial.steps)), cost: mean(played.map(({ trial }) => trial.cost)),
+    readings: mean(played.map(({ trial }) => trial.steps)),
+    cost: mean(played.map(({ trial }) => trial.cost)),
   })
 
   const plain = { looks: false, noise: false, blunders: 0 }
   const noisy = play({ looks: false, noise: true, blunders: 0.03 }, extent.each)
   return {
     id,
-    isolation: Object.fromEntries(policies.map((policy) => [policy, isolateAll(model, policy)])) as Record<Policy, Isolation>,
+    isolation: Object.fromEntries(policies.map((policy) => [policy, isolateAll(model, policy)])) as Record<
+      Policy,
+      Isolation
+    >,
     display: isolateAll(model, 'best', 'display'),
     displayWalk: isolateAll(model, 'walk', 'display'),
     exact: summed(play(plain, extent.each)),
     noisy: summed(noisy),
-    bySchool: Object.fromEntries(schools.map((school) => [school, summed(play({ ...plain, looks: true, school }, extent.schools))])) as Record<School, Searches>,
-    calibration: reliabilityOf(noisy.flatMap(({ truth, trial }) => trial.given.flatMap((step) => byClass(step, classes).map(({ of, probability }) => ({ probability, right: of === classes[truth] }))))),
+    bySchool: Object.fromEntries(
+      schools.map((school) => [school, summed(play({ ...plain, looks: true, school }, extent.schools))]),
+    ) as Record<School, Searches>,
+    calibration: reliabilityOf(
+      noisy.flatMap(({ truth, trial }) =>
+        trial.given.flatMap((step) =>
+          byClass(step, classes).map(({ of, probability }) => ({
+            probability,
+            right: of === classes[truth],
+          })),
+        ),
+      ),
+    ),
     ...pairs(model, classes, extent),
     seconds: (performance.now() - start) / 1000,
   }
 }
 
 /** Pairs of faults found and repaired one after the other. */
-function pairs(model: UnitModel, classes: Int32Array, extent: Extent): Pick<UnitTrials, 'pairs' | 'pairsFound' | 'pairSteps' | 'proofReadings'> {
+function pairs(
+  model: UnitModel,
+  classes: Int32Array,
+  extent: Extent,
+): Pick<UnitTrials, 'pairs' | 'pairsFound' | 'pairSteps' | 'proofReadings'> {
   const random = seeded(extent.seed + 1)
   const both = Array.from({ length: extent.pairs }, () => {
     model.forgetPairs()
     const pair = drawPair(model, classes, random)
-    return playRepairs(model, pair, complaintOf(model, pair), { classes, random, noise: false, blunders: 0, looks: true, mostSteps, sure: sure.two })
+    return playRepairs(model, pair, complaintOf(model, pair), {
+      classes,
+      random,
+      noise: false,
+      blunders: 0,
+      looks: true,
+      mostSteps,
+      sure: sure.two,
+    })
   })
   return {
-    pairs: extent.pairs, pairsFound: mean(both.map(({ all }) => (all ? 1 : 0))), pairSteps: mean(both.map(({ steps }) => steps)),
+    pairs: extent.pairs,
+    pairsFound: mean(both.map(({ all }) => (all ? 1 : 0))),
+    pairSteps: mean(both.map(({ steps }) => steps)),
     proofReadings: mean(both.map(({ proofReadings }) => proofReadings)),
   }
 }
 
 /** What is given to each class that stands out; a pair of faults is of no class. */
-function byClass(step: Trial['given'][number], classes: Int32Array): readonly { readonly of: number; readonly probability: number }[] {
+function byClass(
+  step: Trial['given'][number],
+  classes: Int32Array,
+): readonly { readonly of: number; readonly probability: number }[] {
   const sums = new Map<number, number>()
   for (const { hypothesis, probability } of step) {
     const of = hypothesis < classes.length ? classes[hypothesis] : -1 - hypothesis
     sums.set(of, (sums.get(of) ?? 0) + probability)
   }
-  return [...sums].filter(([, probability]) => probability >= countedFrom).map(([of, probability]) => ({ of, probability }))
+  return [...sums]
+    .filter(([, probability]) => probability >= countedFrom)
+    .map(([of, probability]) => ({ of, probability }))
 }

@@ -13,7 +13,11 @@ const error = (...argv: readonly string[]): string => {
 test('units, points and faults are listed', () => {
   const [unit] = json('units').filter(({ id }: { id: string }) => id === 'rooftop-two-stage')
   expect(unit.calls).toEqual(['off', 'fan', 'cool1', 'cool2', 'heat1'])
-  expect(json('points', 'rooftop-two-stage')).toContainEqual({ id: 'TB.Y1', words: 'Terminal board: terminal Y1', zone: 'control' })
+  expect(json('points', 'rooftop-two-stage')).toContainEqual({
+    id: 'TB.Y1',
+    words: 'Terminal board: terminal Y1',
+    zone: 'control',
+  })
   expect(json('faults', 'rooftop-two-stage').length).toBeGreaterThan(250)
 })
 
@@ -22,7 +26,20 @@ test('a reading has its value, unit and display', () => {
   expect(reading.unit).toBe('V')
   expect(reading.value).toBeGreaterThan(24)
   expect(reading.shows).toMatch(/^2\d\.\d V$/)
-  const open = json('read', 'rooftop-two-stage', '--call', 'off', '--power', 'off', '--meter', 'ohms', '--fault', 'CC1:coil-open', 'CC1.A1', 'CC1.A2')
+  const open = json(
+    'read',
+    'rooftop-two-stage',
+    '--call',
+    'off',
+    '--power',
+    'off',
+    '--meter',
+    'ohms',
+    '--fault',
+    'CC1:coil-open',
+    'CC1.A1',
+    'CC1.A2',
+  )
   expect(open).toEqual({ value: null, unit: 'Ω', shows: 'OL' })
 })
 

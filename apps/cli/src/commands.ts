@@ -25,10 +25,11 @@ const noisySample = 60
 
 /** The verbs of the command line; each takes its arguments and gives what is printed. Errors are thrown. */
 export const commands: Readonly<Record<string, (args: readonly string[]) => unknown>> = {
-  units: () => builtInUnitIds.map((id) => {
-    const unit = builtInUnit(id)
-    return { id, kind: unit.unitClass, title: unit.title, calls: unit.calls.map((call) => call.id) }
-  }),
+  units: () =>
+    builtInUnitIds.map((id) => {
+      const unit = builtInUnit(id)
+      return { id, kind: unit.unitClass, title: unit.title, calls: unit.calls.map((call) => call.id) }
+    }),
   points: (args) => [...unitOf(args).points.values()].map(({ id, words, zone }) => ({ id, words, zone })),
   faults: (args) => faultsOf(unitOf(args)).map(({ id, words, prior }) => ({ id, words, prior })),
   read,
@@ -55,27 +56,39 @@ function effectsOf(unit: Diagram, ids: readonly string[]): readonly Effect[] {
 
 function read(args: readonly string[]): Reading {
   const { values, positionals } = parseArgs({
-    args: [...args], allowPositionals: true,
+    args: [...args],
+    allowPositionals: true,
     options: {
-      call: { type: 'string', default: 'off' }, fault: { type: 'string', multiple: true, default: [] },
-      meter: { type: 'string', default: 'volts' }, power: { type: 'string', default: 'on' },
+      call: { type: 'string', default: 'off' },
+      fault: { type: 'string', multiple: true, default: [] },
+      meter: { type: 'string', default: 'volts' },
+      power: { type: 'string', default: 'on' },
     },
   })
   const [unitId, from, to] = positionals
   const unit = unitOf(unitId === undefined ? [] : [unitId])
   const meter = meters.find((name) => name === values.meter)
   if (!meter) throw new Error(`unknown meter “${values.meter}”; meters: ${meters.join(', ')}`)
-  if (values.power !== 'on' && values.power !== 'off') throw new Error(`--power is on or off, not “${values.power}”`)
-  if (from === undefined) throw new Error('name one point, or two: read UNIT --call CALL --meter METER POINT [POINT]')
+  if (values.power !== 'on' && values.power !== 'off')
+    throw new Error(`--power is on or off, not “${values.power}”`)
+  if (from === undefined)
+    throw new Error('name one point, or two: read UNIT --call CALL --meter METER POINT [POINT]')
   if (meter === 'ohms' && values.power === 'on') throw new Error('ohms on a live circuit: add --power off')
   return measure(unit, values.call, values.power, effectsOf(unit, values.fault), meter, from, to)
 }
 
 function measure(
-  unit: Diagram, call: string, power: 'on' | 'off', effects: readonly Effect[], meter: Meter, from: string, to: string | undefined,
+  unit: Diagram,
+  call: string,
+  power: 'on' | 'off',
+  effects: readonly Effect[],
+  meter: Meter,
+  from: string,
+  to: string | undefined,
 ): Reading {
   const circuit = new Circuit(unit, situationOf(unit, call, power))
-  if (meter === 'amps' && to === undefined) throw new Error(`amps need a wire: name its two ends, as in ${[...unit.wires.keys()][0]}`)
+  if (meter === 'amps' && to === undefined)
+    throw new Error(`amps need a wire: name its two ends, as in ${[...unit.wires.keys()][0]}`)
   return readMeter(circuit.vary(effects), meter, from, to ?? unit.common)
 }
 
@@ -85,22 +98,44 @@ function diagnoseFile(args: readonly string[]): unknown {
   const file = readCaseFile(readFileSync(path, 'utf8'))
   const { model, belief, ranked, next } = diagnose(builtInUnit(file.unit), file)
   return {
-    suspects: ranked.filter((h) => belief.probability[h] > 1e-4).slice(0, 40)
-      .map((h) => ({ id: model.hypotheses[h].id, words: model.hypotheses[h].words, probability: belief.probability[h] })),
-    next: next.map((step) => ({ ...stepFields(step), call: step.call, power: step.power, bits: step.bits, cost: step.cost })),
+    suspects: ranked
+      .filter((h) => belief.probability[h] > 1e-4)
+      .slice(0, 40)
+      .map((h) => ({
+        id: model.hypotheses[h].id,
+        words: model.hypotheses[h].words,
+        probability: belief.probability[h],
+      })),
+    next: next.map((step) => ({
+      ...stepFields(step),
+      call: step.call,
+      power: step.power,
+      bits: step.bits,
+      cost: step.cost,
+    })),
   }
 }
 
 function stepFields(step: Step): object {
   if (step.do === 'wait') return { do: 'wait', seconds: step.seconds, of: step.of }
-  const first = step.deed ? { first: { do: step.deed.verb, of: step.deed.of, ...(step.deed.to ? { to: step.deed.to } : {}) } } : {}
-  return step.do === 'look' ? { do: 'look', of: step.of, ...first } : { do: 'measure', meter: step.meter, from: step.from, to: step.to, ...first }
+  const first = step.deed
+    ? { first: { do: step.deed.verb, of: step.deed.of, ...(step.deed.to ? { to: step.deed.to } : {}) } }
+    : {}
+  return step.do === 'look'
+    ? { do: 'look', of: step.of, ...first }
+    : { do: 'measure', meter: step.meter, from: step.from, to: step.to, ...first }
 }
 
 function isolate(args: readonly string[]): unknown {
   const { values, positionals } = parseArgs({
-    args: [...args], allowPositionals: true,
-    options: { policy: { type: 'string', default: 'best' }, fault: { type: 'string', multiple: true, default: ['all'] }, seed: { type: 'string', default: '1' }, noise: { type: 'boolean', default: false } },
+    args: [...args],
+    allowPositionals: true,
+    options: {
+      policy: { type: 'string', default: 'best' },
+      fault: { type: 'string', multiple: true, default: ['all'] },
+      seed: { type: 'string', default: '1' },
+      noise: { type: 'boolean', default: false },
+    },
   })
   const unit = unitOf(positionals)
   const model = modelOf(unit)
@@ -119,22 +154,47 @@ function isolate(args: readonly string[]): unknown {
 function noisyIsolation(model: UnitModel, school: School, seed: number, only: readonly string[]): object {
   const random = seeded(seed)
   const classes = classesOf(model)
-  const all = model.hypotheses.flatMap((hypothesis, h) => (h > 0 && h < model.singles && (only.length === 0 || only.includes(hypothesis.id)) ? [h] : []))
-  const played = (only.length > 0 ? all : all.filter(() => random() < noisySample / all.length)).map((truth) => {
-    const trial = playTrial(model, truth, complaintOf(model, truth), { classes, random, school, noise: true, blunders: 0.03, looks: false, mostSteps: 80, sure: 0.95 })
-    const [lead] = trial.ranked
-    return { steps: trial.steps, found: lead < model.singles && classes[lead] === classes[truth], weight: model.hypotheses[truth].prior }
-  })
+  const all = model.hypotheses.flatMap((hypothesis, h) =>
+    h > 0 && h < model.singles && (only.length === 0 || only.includes(hypothesis.id)) ? [h] : [],
+  )
+  const played = (only.length > 0 ? all : all.filter(() => random() < noisySample / all.length)).map(
+    (truth) => {
+      const trial = playTrial(model, truth, complaintOf(model, truth), {
+        classes,
+        random,
+        school,
+        noise: true,
+        blunders: 0.03,
+        looks: false,
+        mostSteps: 80,
+        sure: 0.95,
+      })
+      const [lead] = trial.ranked
+      return {
+        steps: trial.steps,
+        found: lead < model.singles && classes[lead] === classes[truth],
+        weight: model.hypotheses[truth].prior,
+      }
+    },
+  )
   const total = played.reduce((sum, { weight }) => sum + weight, 0)
   return {
-    seed, faults: played.length, meanReadings: played.reduce((sum, { weight, steps }) => sum + weight * steps, 0) / total,
-    maxReadings: Math.max(0, ...played.map(({ steps }) => steps)), foundShare: played.reduce((sum, { weight, found }) => sum + (found ? weight : 0), 0) / total,
+    seed,
+    faults: played.length,
+    meanReadings: played.reduce((sum, { weight, steps }) => sum + weight * steps, 0) / total,
+    maxReadings: Math.max(0, ...played.map(({ steps }) => steps)),
+    foundShare: played.reduce((sum, { weight, found }) => sum + (found ? weight : 0), 0) / total,
   }
 }
 
 function spice(args: readonly string[]): string {
   const { values, positionals } = parseArgs({
-    args: [...args], allowPositionals: true, options: { call: { type: 'string', default: 'off' }, fault: { type: 'string', multiple: true, default: [] } },
+    args: [...args],
+    allowPositionals: true,
+    options: {
+      call: { type: 'string', default: 'off' },
+      fault: { type: 'string', multiple: true, default: [] },
+    },
   })
   const unit = unitOf(positionals)
   const effects = effectsOf(unit, values.fault)
@@ -143,12 +203,24 @@ function spice(args: readonly string[]): string {
 
 function timeline(args: readonly string[]): unknown {
   const { values, positionals } = parseArgs({
-    args: [...args], allowPositionals: true,
-    options: { call: { type: 'string', default: 'cool1' }, fault: { type: 'string', multiple: true, default: [] }, seconds: { type: 'string', default: '900' } },
+    args: [...args],
+    allowPositionals: true,
+    options: {
+      call: { type: 'string', default: 'cool1' },
+      fault: { type: 'string', multiple: true, default: [] },
+      seconds: { type: 'string', default: '900' },
+    },
   })
   const unit = unitOf(positionals)
   const seconds = Number(values.seconds)
-  if (!(seconds > 0 && seconds <= 86_400)) throw new Error(`--seconds is a number up to a day, not “${values.seconds}”`)
-  const { events, periodSeconds } = playTimeline(unit, situationOf(unit, 'off'), situationOf(unit, values.call), effectsOf(unit, values.fault), seconds)
+  if (!(seconds > 0 && seconds <= 86_400))
+    throw new Error(`--seconds is a number up to a day, not “${values.seconds}”`)
+  const { events, periodSeconds } = playTimeline(
+    unit,
+    situationOf(unit, 'off'),
+    situationOf(unit, values.call),
+    effectsOf(unit, values.fault),
+    seconds,
+  )
   return { unit: unit.id, call: values.call, events, periodSeconds }
 }

@@ -7,7 +7,9 @@ export default function NotFound() {
   return (
     <Screen head={<Heading title="Nothing here" back="/" />}>
       <Words>There is no page at this address.</Words>
-      <Link href="/"><Words strong>To the board</Words></Link>
+      <Link href="/">
+        <Words strong>To the board</Words>
+      </Link>
     </Screen>
   )
 }

@@ -11,7 +11,9 @@ export default function Layout() {
   useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, IBMPlexMono_600SemiBold })
   return (
     <House>
-      <Head><title>Jokulgale</title></Head>
+      <Head>
+        <title>Jokulgale</title>
+      </Head>
       <Slot />
     </House>
   )

@@ -26,7 +26,9 @@ export function House({ children }: { readonly children: ReactNode }) {
       <SyncProvider value={sync}>
         <PaletteProvider value={scheme === 'dark' ? dark : light}>
           <ThemeProvider theme={theme}>
-            <SafeAreaProvider><Door>{children}</Door></SafeAreaProvider>
+            <SafeAreaProvider>
+              <Door>{children}</Door>
+            </SafeAreaProvider>
           </ThemeProvider>
         </PaletteProvider>
       </SyncProvider>
@@ -37,7 +39,9 @@ export function House({ children }: { readonly children: ReactNode }) {
 function Door({ children }: { readonly children: ReactNode }) {
   const session = useAppSelector((state) => state.session)
   // its worker is there before the first call asks for it; the sign-in does not wait for its code
-  useEffect(() => { if (session.is === 'in') diagnosisService() }, [session.is])
+  useEffect(() => {
+    if (session.is === 'in') diagnosisService()
+  }, [session.is])
   if (session.is === 'unknown') return <Opening />
   return session.is === 'in' ? children : <SignIn />
 }

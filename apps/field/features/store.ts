@@ -4,11 +4,13 @@ import { placesSlice } from './places/placesSlice'
 import { sessionSlice } from './session/sessionSlice'
 import { visitsSlice } from './visit/visitsSlice'
 
-export const createAppStore = () => configureStore({
-  reducer: { session: sessionSlice.reducer, places: placesSlice.reducer, visits: visitsSlice.reducer },
-  // logs grow to thousands of entries that nothing mutates: the development checks would read them all each time
-  middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
-})
+export const createAppStore = () =>
+  configureStore({
+    reducer: { session: sessionSlice.reducer, places: placesSlice.reducer, visits: visitsSlice.reducer },
+    // logs grow to thousands of entries that nothing mutates: the development checks would read them all each
+    // time
+    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
+  })
 
 export type AppStore = ReturnType<typeof createAppStore>
 export type AppState = ReturnType<AppStore['getState']>

@@ -12,8 +12,21 @@ interface ChipsProps<T extends string> {
 /** A few short choices side by side. */
 export function Chips<T extends string>({ options, chosen, onChoose, label }: ChipsProps<T>) {
   return (
-    <View role="group" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-      {options.map(({ id, words }) => <Press key={id} title={words} selected={id === chosen} onPress={() => { onChoose(id) }} />)}
+    <View
+      role="group"
+      aria-label={label}
+      style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}
+    >
+      {options.map(({ id, words }) => (
+        <Press
+          key={id}
+          title={words}
+          selected={id === chosen}
+          onPress={() => {
+            onChoose(id)
+          }}
+        />
+      ))}
     </View>
   )
 }

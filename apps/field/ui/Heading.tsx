@@ -17,15 +17,37 @@ export function Heading({ title, below, back, right }: HeadingProps) {
   const palette = usePalette()
   const router = useRouter()
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small, paddingHorizontal: space.medium, paddingVertical: space.small, minHeight: 60 }}>
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: space.small,
+        paddingHorizontal: space.medium,
+        paddingVertical: space.small,
+        minHeight: 60,
+      }}
+    >
       {back ? (
-        <Pressable accessibilityRole="button" accessibilityLabel="Back" onPress={() => { router.navigate(back) }} style={{ width: target, height: target, alignItems: 'center', justifyContent: 'center' }}>
+        <Pressable
+          accessibilityRole="button"
+          accessibilityLabel="Back"
+          onPress={() => {
+            router.navigate(back)
+          }}
+          style={{ width: target, height: target, alignItems: 'center', justifyContent: 'center' }}
+        >
           <Icon name="arrow-left" color={palette.accent} />
         </Pressable>
       ) : null}
       <View style={{ flex: 1 }}>
-        <Words size="lead" strong role="heading" aria-level={1} numberOfLines={1}>{title}</Words>
-        {below ? <Words size="small" quiet numberOfLines={1}>{below}</Words> : null}
+        <Words size="lead" strong role="heading" aria-level={1} numberOfLines={1}>
+          {title}
+        </Words>
+        {below ? (
+          <Words size="small" quiet numberOfLines={1}>
+            {below}
+          </Words>
+        ) : null}
       </View>
       {right}
     </View>

@@ -11,10 +11,24 @@ interface NoticeProps {
 /** A short notice at the place that it is about. */
 export function Notice({ kind, children }: NoticeProps) {
   const palette = usePalette()
-  const color = { caution: palette.live, wrong: palette.wrong, plain: palette.quiet, good: palette.good }[kind]
-  const icon = ({ caution: 'alert-triangle', wrong: 'x-octagon', plain: 'info', good: 'check' } as const)[kind]
+  const color = { caution: palette.live, wrong: palette.wrong, plain: palette.quiet, good: palette.good }[
+    kind
+  ]
+  const icon = ({ caution: 'alert-triangle', wrong: 'x-octagon', plain: 'info', good: 'check' } as const)[
+    kind
+  ]
   return (
-    <View role={kind === 'wrong' ? 'alert' : 'note'} style={{ flexDirection: 'row', gap: space.small, borderLeftWidth: 3, borderColor: color, paddingLeft: space.medium, paddingVertical: space.hair }}>
+    <View
+      role={kind === 'wrong' ? 'alert' : 'note'}
+      style={{
+        flexDirection: 'row',
+        gap: space.small,
+        borderLeftWidth: 3,
+        borderColor: color,
+        paddingLeft: space.medium,
+        paddingVertical: space.hair,
+      }}
+    >
       <Icon name={icon} color={color} size={20} />
       <Words style={{ flex: 1 }}>{children}</Words>
     </View>

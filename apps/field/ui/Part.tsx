@@ -5,5 +5,12 @@ import { Words } from './Words'
 
 /** A part of a screen under its heading. */
 export function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
-  return <View style={{ gap: space.small }}><Words strong quiet role="heading" aria-level={2}>{title}</Words>{children}</View>
+  return (
+    <View style={{ gap: space.small }}>
+      <Words strong quiet role="heading" aria-level={2}>
+        {title}
+      </Words>
+      {children}
+    </View>
+  )
 }

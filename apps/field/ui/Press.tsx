@@ -13,11 +13,24 @@ interface PressProps {
 }
 
 /** A button: `main` for the one thing to do here, `side` for others, `quiet` for ways out. */
-export function Press({ title, onPress, kind = 'side', disabled = false, busy = false, label, grow = false, selected }: PressProps) {
+export function Press({
+  title,
+  onPress,
+  kind = 'side',
+  disabled = false,
+  busy = false,
+  label,
+  grow = false,
+  selected,
+}: PressProps) {
   const palette = usePalette()
   const look = {
     main: { back: palette.accent, text: palette.onAccent, edge: palette.accent },
-    side: { back: selected ? palette.sunk : palette.raised, text: palette.text, edge: selected ? palette.accent : palette.line },
+    side: {
+      back: selected ? palette.sunk : palette.raised,
+      text: palette.text,
+      edge: selected ? palette.accent : palette.line,
+    },
     quiet: { back: 'transparent', text: palette.accent, edge: 'transparent' },
   }[kind]
   return (
@@ -30,7 +43,14 @@ export function Press({ title, onPress, kind = 'side', disabled = false, busy = 
       accessibilityRole="button"
       accessibilityState={selected === undefined ? { disabled } : { disabled, selected }}
       containerStyle={[{ borderRadius: 10 }, grow ? { flex: 1 } : null]}
-      buttonStyle={{ minHeight: target, borderRadius: 10, borderWidth: kind === 'quiet' ? 0 : selected ? 2 : 1, borderColor: look.edge, backgroundColor: look.back, paddingHorizontal: 14 }}
+      buttonStyle={{
+        minHeight: target,
+        borderRadius: 10,
+        borderWidth: kind === 'quiet' ? 0 : selected ? 2 : 1,
+        borderColor: look.edge,
+        backgroundColor: look.back,
+        paddingHorizontal: 14,
+      }}
       disabledStyle={{ backgroundColor: palette.sunk, borderColor: palette.line }}
       disabledTitleStyle={{ color: palette.quiet }}
       titleStyle={{ color: look.text, fontFamily: fonts.strong, fontSize: 17 }}

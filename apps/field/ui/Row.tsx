@@ -16,14 +16,34 @@ interface RowProps {
 export function Row({ title, below, right, onPress, label }: RowProps) {
   const palette = usePalette()
   const inner = (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium, paddingVertical: space.medium, minHeight: 60, borderBottomWidth: 1, borderColor: palette.line }}>
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: space.medium,
+        paddingVertical: space.medium,
+        minHeight: 60,
+        borderBottomWidth: 1,
+        borderColor: palette.line,
+      }}
+    >
       <View style={{ flex: 1 }}>
         <Words strong>{title}</Words>
-        {below ? <Words size="small" quiet>{below}</Words> : null}
+        {below ? (
+          <Words size="small" quiet>
+            {below}
+          </Words>
+        ) : null}
       </View>
       {right}
       {onPress ? <Icon name="chevron-right" color={palette.quiet} /> : null}
     </View>
   )
-  return onPress ? <Pressable accessibilityRole="link" accessibilityLabel={label ?? title} onPress={onPress}>{inner}</Pressable> : inner
+  return onPress ? (
+    <Pressable accessibilityRole="link" accessibilityLabel={label ?? title} onPress={onPress}>
+      {inner}
+    </Pressable>
+  ) : (
+    inner
+  )
 }

@@ -17,15 +17,41 @@ interface ScreenProps {
 export function Screen({ head, foot, children, maxWidth = 760, page }: ScreenProps) {
   const palette = usePalette()
   const scroll = useRef<ScrollView>(null)
-  useEffect(() => { scroll.current?.scrollTo({ y: 0, animated: false }) }, [page])
+  useEffect(() => {
+    scroll.current?.scrollTo({ y: 0, animated: false })
+  }, [page])
   const column = { width: '100%', maxWidth, alignSelf: 'center' } as const
   return (
-    <SafeAreaView style={{ flex: 1, backgroundColor: palette.ground }} edges={['top', 'bottom', 'left', 'right']}>
-      {head ? <View role="banner" style={{ borderBottomWidth: 1, borderColor: palette.line, backgroundColor: palette.raised }}><View style={column}>{head}</View></View> : null}
-      <ScrollView ref={scroll} style={{ flex: 1 }} contentContainerStyle={{ padding: space.large, paddingBottom: space.huge }} keyboardShouldPersistTaps="handled">
-        <View role="main" style={[column, { gap: space.large }]}>{children}</View>
+    <SafeAreaView
+      style={{ flex: 1, backgroundColor: palette.ground }}
+      edges={['top', 'bottom', 'left', 'right']}
+    >
+      {head ? (
+        <View
+          role="banner"
+          style={{ borderBottomWidth: 1, borderColor: palette.line, backgroundColor: palette.raised }}
+        >
+          <View style={column}>{head}</View>
+        </View>
+      ) : null}
+      <ScrollView
+        ref={scroll}
+        style={{ flex: 1 }}
+        contentContainerStyle={{ padding: space.large, paddingBottom: space.huge }}
+        keyboardShouldPersistTaps="handled"
+      >
+        <View role="main" style={[column, { gap: space.large }]}>
+          {children}
+        </View>
       </ScrollView>
-      {foot ? <View role="contentinfo" style={{ borderTopWidth: 1, borderColor: palette.line, backgroundColor: palette.raised }}><View style={column}>{foot}</View></View> : null}
+      {foot ? (
+        <View
+          role="contentinfo"
+          style={{ borderTopWidth: 1, borderColor: palette.line, backgroundColor: palette.raised }}
+        >
+          <View style={column}>{foot}</View>
+        </View>
+      ) : null}
     </SafeAreaView>
   )
 }

@@ -17,13 +17,44 @@ export function Sheet({ title, open, onClose, children }: SheetProps) {
   return (
     <Modal visible={open} aria-label={title} transparent animationType="none" onRequestClose={onClose}>
       <View style={{ flex: 1, justifyContent: 'flex-end' }}>
-        <Pressable accessibilityRole="button" accessibilityLabel="Close" tabIndex={-1} onPress={onClose} style={{ position: 'absolute', inset: 0, backgroundColor: '#0a1116aa' }} />
-        <View style={{ backgroundColor: palette.ground, borderTopLeftRadius: 18, borderTopRightRadius: 18, maxHeight: '88%', width: '100%', maxWidth: 760, alignSelf: 'center' }}>
-          <View style={{ flexDirection: 'row', alignItems: 'center', paddingLeft: space.large, paddingRight: space.small, paddingTop: space.small }}>
-            <Words size="lead" strong style={{ flex: 1 }} role="heading" aria-level={2}>{title}</Words>
+        <Pressable
+          accessibilityRole="button"
+          accessibilityLabel="Close"
+          tabIndex={-1}
+          onPress={onClose}
+          style={{ position: 'absolute', inset: 0, backgroundColor: '#0a1116aa' }}
+        />
+        <View
+          style={{
+            backgroundColor: palette.ground,
+            borderTopLeftRadius: 18,
+            borderTopRightRadius: 18,
+            maxHeight: '88%',
+            width: '100%',
+            maxWidth: 760,
+            alignSelf: 'center',
+          }}
+        >
+          <View
+            style={{
+              flexDirection: 'row',
+              alignItems: 'center',
+              paddingLeft: space.large,
+              paddingRight: space.small,
+              paddingTop: space.small,
+            }}
+          >
+            <Words size="lead" strong style={{ flex: 1 }} role="heading" aria-level={2}>
+              {title}
+            </Words>
             <Press kind="quiet" title="Close" onPress={onClose} />
           </View>
-          <ScrollView contentContainerStyle={{ padding: space.large, paddingTop: space.small, gap: space.medium }} keyboardShouldPersistTaps="handled">{children}</ScrollView>
+          <ScrollView
+            contentContainerStyle={{ padding: space.large, paddingTop: space.small, gap: space.medium }}
+            keyboardShouldPersistTaps="handled"
+          >
+            {children}
+          </ScrollView>
         </View>
       </View>
     </Modal>

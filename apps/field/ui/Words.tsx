@@ -25,5 +25,14 @@ interface WordsProps extends TextProps {
 export function Words({ size = 'body', strong = false, quiet = false, color, style, ...rest }: WordsProps) {
   const palette = usePalette()
   const family = size === 'reading' || size === 'huge' ? fonts.reading : strong ? fonts.strong : fonts.text
-  return <Text {...rest} style={[sizes[size], { fontFamily: family, color: color ?? (quiet ? palette.quiet : palette.text) }, style]} />
+  return (
+    <Text
+      {...rest}
+      style={[
+        sizes[size],
+        { fontFamily: family, color: color ?? (quiet ? palette.quiet : palette.text) },
+        style,
+      ]}
+    />
+  )
 }

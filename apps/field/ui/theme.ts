@@ -19,13 +19,35 @@ export interface Palette {
 }
 
 export const light: Palette = {
-  ground: '#e9f0f4', raised: '#f8fbfc', sunk: '#d9e4ea', line: '#a9bcc8', text: '#16242d', quiet: '#435966',
-  live: '#b04300', onLive: '#ffffff', dead: '#5a6f7b', accent: '#1d4a63', onAccent: '#ffffff', wrong: '#a11334', good: '#1e5f45',
+  ground: '#e9f0f4',
+  raised: '#f8fbfc',
+  sunk: '#d9e4ea',
+  line: '#a9bcc8',
+  text: '#16242d',
+  quiet: '#435966',
+  live: '#b04300',
+  onLive: '#ffffff',
+  dead: '#5a6f7b',
+  accent: '#1d4a63',
+  onAccent: '#ffffff',
+  wrong: '#a11334',
+  good: '#1e5f45',
 }
 
 export const dark: Palette = {
-  ground: '#10191f', raised: '#18252d', sunk: '#0a1116', line: '#3b4f5b', text: '#e3edf2', quiet: '#a5b8c3',
-  live: '#ff9a4d', onLive: '#1d0f04', dead: '#8ba1ae', accent: '#a9d3ea', onAccent: '#0c1c26', wrong: '#ff8fa3', good: '#86d3b0',
+  ground: '#10191f',
+  raised: '#18252d',
+  sunk: '#0a1116',
+  line: '#3b4f5b',
+  text: '#e3edf2',
+  quiet: '#a5b8c3',
+  live: '#ff9a4d',
+  onLive: '#1d0f04',
+  dead: '#8ba1ae',
+  accent: '#a9d3ea',
+  onAccent: '#0c1c26',
+  wrong: '#ff8fa3',
+  good: '#86d3b0',
 }
 
 const PaletteContext = createContext<Palette>(light)

@@ -10,10 +10,16 @@ export function diagnosisService(): Remote<DiagnosisService> {
   return remote
 }
 
-/** Has a unit solved ahead while something of it is on the screen, so that it is there when a call on it begins. */
+/**
+ * Has a unit solved ahead while something of it is on the screen, so that it is there when a call on it
+ * begins.
+ */
 export function usePrepared(ladder: string | undefined): void {
   useEffect(() => {
     // what may be wrong with it is said when a call on it asks
-    if (ladder !== undefined) diagnosisService().prepare(ladder).catch(() => undefined)
+    if (ladder !== undefined)
+      diagnosisService()
+        .prepare(ladder)
+        .catch(() => undefined)
   }, [ladder])
 }

@@ -15,7 +15,9 @@ type Case = Omit<CaseFile, 'unit'>
 
 const service = {
   /** A call on this unit may come: it is solved ahead. */
-  prepare: (ladder: string): void => { workAhead(prepare(knownLadder(ladder))) },
+  prepare: (ladder: string): void => {
+    workAhead(prepare(knownLadder(ladder)))
+  },
   brief: (ladder: string, file: Case, choosing: Choosing, facts: UnitFacts): Briefing => {
     const briefing = brief(knownLadder(ladder), file, choosing, facts)
     workAhead(foresee(knownLadder(ladder), file, facts))
@@ -24,11 +26,15 @@ const service = {
   /** A question worth asking about a value just typed, or an empty text. */
   doubt: (ladder: string, file: Case, meter: Meter, from: string, to: string, value: number | null): string =>
     doubtAbout(judge(knownLadder(ladder), file), meter, from, to, value),
-  proof: (ladder: string, conditions: Conditions): readonly ProofSheet[] => proofSheets(knownLadder(ladder), conditions),
+  proof: (ladder: string, conditions: Conditions): readonly ProofSheet[] =>
+    proofSheets(knownLadder(ladder), conditions),
   plate: (ladder: string): readonly PlatePair[] => platePairs(knownLadder(ladder)),
 }
 
-/** While nobody asks: how long the worker goes on before it listens again, and how long it leaves the screen to itself first. */
+/**
+ * While nobody asks: how long the worker goes on before it listens again, and how long it leaves the screen
+ * to itself first.
+ */
 const stretchMs = 8
 const restMs = 250
 let ahead: Iterator<unknown> | null = null

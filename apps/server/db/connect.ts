@@ -5,10 +5,15 @@ import * as schema from './schema'
 export type Database = NodePgDatabase<typeof schema>
 
 /** A pool on the database. A lost connection is reported and replaced, it does not end the server. */
-export function connect(url: string, report: (error: Error) => void): { readonly pool: pg.Pool; readonly db: Database } {
+export function connect(
+  url: string,
+  report: (error: Error) => void,
+): { readonly pool: pg.Pool; readonly db: Database } {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5000 })
   pool.on('error', report)
   // a connection that is in use reports for itself, and would end the server if nobody listened
-  pool.on('connect', (client) => { client.on('error', report) })
+  pool.on('connect', (client) => {
+    client.on('error', report)
+  })
   return { pool, db: drizzle(pool, { schema }) }
 }

@@ -27,16 +27,42 @@ test('an installation with data goes forward through every migration and loses n
     await migrateDatabase(pool, old)
     const [shop, person, site, unit, visit, entry] = Array.from({ length: 6 }, () => crypto.randomUUID())
     await pool.query('INSERT INTO shops VALUES ($1, $2)', [shop, 'Old shop'])
-    await pool.query('INSERT INTO people (id, shop_id, name, email, password_hash) VALUES ($1, $2, $3, $4, $5)', [person, shop, 'Old hand', 'old@hand.example', 'x'])
-    await pool.query('INSERT INTO sites (id, shop_id, name, address) VALUES ($1, $2, $3, $4)', [site, shop, 'Old site', '1'])
-    await pool.query("INSERT INTO diagrams (shop_id, id, title, ladder) VALUES ($1, 'd', 'd', 'unit x')", [shop])
-    await pool.query("INSERT INTO units (id, shop_id, site_id, label, place, diagram_id, make, serial, installed) VALUES ($1, $2, $3, 'U', 'p', 'd', 'm', 's', '2020-01-01')", [unit, shop, site])
-    await pool.query('INSERT INTO visits (id, shop_id, unit_id, started_by) VALUES ($1, $2, $3, $4)', [visit, shop, unit, person])
-    await pool.query("INSERT INTO entries (id, shop_id, visit_id, person_id, clock_wall, clock_counter, clock_device, body) VALUES ($1, $2, $3, $4, 1, 0, 'd', '{\"kind\":\"arrived\"}')", [entry, shop, visit, person])
+    await pool.query(
+      'INSERT INTO people (id, shop_id, name, email, password_hash) VALUES ($1, $2, $3, $4, $5)',
+      [person, shop, 'Old hand', 'old@hand.example', 'x'],
+    )
+    await pool.query('INSERT INTO sites (id, shop_id, name, address) VALUES ($1, $2, $3, $4)', [
+      site,
+      shop,
+      'Old site',
+      '1',
+    ])
+    await pool.query("INSERT INTO diagrams (shop_id, id, title, ladder) VALUES ($1, 'd', 'd', 'unit x')", [
+      shop,
+    ])
+    await pool.query(
+      "INSERT INTO units (id, shop_id, site_id, label, place, diagram_id, make, serial, installed) VALUES ($1, $2, $3, 'U', 'p', 'd', 'm', 's', '2020-01-01')",
+      [unit, shop, site],
+    )
+    await pool.query('INSERT INTO visits (id, shop_id, unit_id, started_by) VALUES ($1, $2, $3, $4)', [
+      visit,
+      shop,
+      unit,
+      person,
+    ])
+    await pool.query(
+      'INSERT INTO entries (id, shop_id, visit_id, person_id, clock_wall, clock_counter, clock_device, body) VALUES ($1, $2, $3, $4, 1, 0, \'d\', \'{"kind":"arrived"}\')',
+      [entry, shop, visit, person],
+    )
     await migrateDatabase(pool, folder)
     await migrateDatabase(pool, folder)
-    expect((await pool.query('SELECT id, body FROM entries')).rows).toEqual([{ id: entry, body: { kind: 'arrived' } }])
-    await pool.query("INSERT INTO photos (id, shop_id, visit_id, person_id, type, image) VALUES ($1, $2, $3, $4, 'image/png', 'x')", [crypto.randomUUID(), shop, visit, person])
+    expect((await pool.query('SELECT id, body FROM entries')).rows).toEqual([
+      { id: entry, body: { kind: 'arrived' } },
+    ])
+    await pool.query(
+      "INSERT INTO photos (id, shop_id, visit_id, person_id, type, image) VALUES ($1, $2, $3, $4, 'image/png', 'x')",
+      [crypto.randomUUID(), shop, visit, person],
+    )
     await expect(pool.query('DELETE FROM entries')).rejects.toThrow(/only added/)
   } finally {
     await pool.end()

@@ -17,9 +17,14 @@ const dayMs = 86_400_000
 
 /** `#3` in a scenario's entry stands for the identity of that visit's entry number 3. */
 const pointed = (body: EntryBody, identityOf: (place: number) => string): EntryBody =>
-  ('entry' in body && body.entry.startsWith('#') ? { ...body, entry: identityOf(Number(body.entry.slice(1))) } : body)
+  'entry' in body && body.entry.startsWith('#')
+    ? { ...body, entry: identityOf(Number(body.entry.slice(1))) }
+    : body
 
-/** Loads the demo scenario into a database that has none; brings the built-in diagrams of every shop up to date. */
+/**
+ * Loads the demo scenario into a database that has none; brings the built-in diagrams of every shop up to
+ * date.
+ */
 export async function loadDemo(db: Database): Promise<void> {
   await db.transaction(async (transaction) => {
     await transaction.execute(sql`SELECT pg_advisory_xact_lock(7203115)`)
@@ -27,25 +32,62 @@ export async function loadDemo(db: Database): Promise<void> {
     await transaction.insert(shops).values({ id: shopId, name: shop.name }).onConflictDoNothing()
     const known = await transaction.select({ id: people.id }).from(people).limit(1)
     for (const id of builtInUnitIds)
-      await transaction.insert(diagrams).values({ shopId, id, title: builtInUnit(id).title, ladder: builtInUnitText(id) })
-        .onConflictDoUpdate({ target: [diagrams.shopId, diagrams.id], set: { title: builtInUnit(id).title, ladder: builtInUnitText(id) } })
+      await transaction
+        .insert(diagrams)
+        .values({ shopId, id, title: builtInUnit(id).title, ladder: builtInUnitText(id) })
+        .onConflictDoUpdate({
+          target: [diagrams.shopId, diagrams.id],
+          set: { title: builtInUnit(id).title, ladder: builtInUnitText(id) },
+        })
     if (known.length > 0) return
     const personId = (name: string): string => identity('person', name)
-    await transaction.insert(people).values(await Promise.all(technicians.map(async ({ name, email, password }) =>
-      ({ id: personId(name), shopId, name, email, passwordHash: await hash(password) }))))
-    await transaction.insert(sites).values(demoSites.map((site) => ({ id: identity('site', site.name), shopId, ...site })))
+    await transaction.insert(people).values(
+      await Promise.all(
+        technicians.map(async ({ name, email, password }) => ({
+          id: personId(name),
+          shopId,
+          name,
+          email,
+          passwordHash: await hash(password),
+        })),
+      ),
+    )
+    await transaction
+      .insert(sites)
+      .values(demoSites.map((site) => ({ id: identity('site', site.name), shopId, ...site })))
     const drawn = demoUnits.filter(({ diagram }) => builtInUnitIds.includes(diagram))
-    await transaction.insert(units).values(drawn.map(({ site, diagram, ...unit }) =>
-      ({ id: identity('unit', site, unit.label), shopId, siteId: identity('site', site), diagramId: diagram, ...unit })))
+    await transaction.insert(units).values(
+      drawn.map(({ site, diagram, ...unit }) => ({
+        id: identity('unit', site, unit.label),
+        shopId,
+        siteId: identity('site', site),
+        diagramId: diagram,
+        ...unit,
+      })),
+    )
     for (const [number, visit] of demoVisits.entries()) {
       if (!drawn.some(({ site, label }) => site === visit.site && label === visit.unit)) continue
       const visitId = identity('visit', number)
       const startedAt = new Date(Date.now() - visit.daysAgo * dayMs - 3_600_000)
-      await transaction.insert(visits).values({ id: visitId, shopId, unitId: identity('unit', visit.site, visit.unit), startedBy: personId(visit.by), startedAt })
-      await transaction.insert(entries).values(visit.entries.map((body, k) => ({
-        id: identity('entry', number, k), shopId, visitId, personId: personId(visit.by), body: pointed(body, (place) => identity('entry', number, place)),
-        clockWall: startedAt.getTime() + k * 60_000, clockCounter: 0, clockDevice: 'demo',
-      })))
+      await transaction.insert(visits).values({
+        id: visitId,
+        shopId,
+        unitId: identity('unit', visit.site, visit.unit),
+        startedBy: personId(visit.by),
+        startedAt,
+      })
+      await transaction.insert(entries).values(
+        visit.entries.map((body, k) => ({
+          id: identity('entry', number, k),
+          shopId,
+          visitId,
+          personId: personId(visit.by),
+          body: pointed(body, (place) => identity('entry', number, place)),
+          clockWall: startedAt.getTime() + k * 60_000,
+          clockCounter: 0,
+          clockDevice: 'demo',
+        })),
+      )
     }
   })
 }

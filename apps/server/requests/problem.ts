@@ -4,13 +4,17 @@ import type { Problem } from '@jokulgale/contract/problem'
 
 /** A request that cannot be taken, with its status and what is wrong. */
 export class RequestProblem extends Error {
-  constructor(readonly status: number, readonly problem: Problem) {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
     super(problem.error)
     this.name = 'RequestProblem'
   }
 }
 
-export const notFound = (what: string): RequestProblem => new RequestProblem(404, { error: `${what} is not known in this shop` })
+export const notFound = (what: string): RequestProblem =>
+  new RequestProblem(404, { error: `${what} is not known in this shop` })
 
 /** The checked value. Throws RequestProblem (400) that names each field. */
 export async function checked<T>(schema: Schema<T>, value: unknown): Promise<T> {
@@ -20,18 +24,21 @@ export async function checked<T>(schema: Schema<T>, value: unknown): Promise<T> 
     if (!(error instanceof ValidationError)) throw error
     const inner = error.inner.length > 0 ? error.inner : [error]
     throw new RequestProblem(400, {
-      error: 'the request is not right', fields: inner.map(({ path, message }) => ({ field: path ?? '', message })),
+      error: 'the request is not right',
+      fields: inner.map(({ path, message }) => ({ field: path ?? '', message })),
     })
   }
 }
 
 const statusOf = (error: unknown): number => {
-  if (typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number') return error.status
+  if (typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number')
+    return error.status
   return 500
 }
 
 /** Turns whatever was thrown into an answer; what is our own fault is reported, not told. */
-export const answerProblems = (report: (error: unknown) => void) =>
+export const answerProblems =
+  (report: (error: unknown) => void) =>
   (error: unknown, _request: Request, response: Response, next: NextFunction): void => {
     if (response.headersSent) {
       next(error)
@@ -43,9 +50,13 @@ export const answerProblems = (report: (error: unknown) => void) =>
     }
     const status = statusOf(error)
     if (status >= 400 && status < 500) {
-      response.status(status).json({ error: status === 413 ? 'the request is too large' : 'the request cannot be read: send JSON' } satisfies Problem)
+      response.status(status).json({
+        error: status === 413 ? 'the request is too large' : 'the request cannot be read: send JSON',
+      } satisfies Problem)
       return
     }
     report(error)
-    response.status(500).json({ error: 'something went wrong here; nothing was changed; try again' } satisfies Problem)
+    response
+      .status(500)
+      .json({ error: 'something went wrong here; nothing was changed; try again' } satisfies Problem)
   }

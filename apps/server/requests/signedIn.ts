@@ -28,7 +28,12 @@ export function requireSignIn(request: Request, _response: Response, next: NextF
 
 /** Changes come as JSON, pictures as themselves: nothing that a foreign page could send as a form. */
 export function requireJson(request: Request, _response: Response, next: NextFunction): void {
-  if (request.method !== 'GET' && request.method !== 'DELETE' && !request.is('application/json') && !(request.method === 'PUT' && request.is('image/*')))
+  if (
+    request.method !== 'GET' &&
+    request.method !== 'DELETE' &&
+    !request.is('application/json') &&
+    !(request.method === 'PUT' && request.is('image/*'))
+  )
     throw new RequestProblem(415, { error: 'send JSON' })
   next()
 }

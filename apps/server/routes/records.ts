@@ -11,7 +11,10 @@ export function recordRoutes(db: Database): Router {
     response.json({ measures: await openMeasuresOf(db, whoAsks(request).shopId) })
   })
   router.get('/temporary.ics', async (request, response) => {
-    response.type('text/calendar').attachment('temporary-measures.ics').send(calendarOf(await openMeasuresOf(db, whoAsks(request).shopId)))
+    response
+      .type('text/calendar')
+      .attachment('temporary-measures.ics')
+      .send(calendarOf(await openMeasuresOf(db, whoAsks(request).shopId)))
   })
   router.get('/experience', async (request, response) => {
     response.json(await experienceOf(db, whoAsks(request).shopId))

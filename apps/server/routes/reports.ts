@@ -7,10 +7,14 @@ import { reportPdf, visitReport, type ReportFonts } from '../services/reports'
 
 export function reportRoutes(db: Database, fonts: ReportFonts): Router {
   const router = Router()
-  const load = (request: Parameters<typeof whoAsks>[0]) => visitReport(db, whoAsks(request).shopId, idOf(request.params.id, 'this visit'))
+  const load = (request: Parameters<typeof whoAsks>[0]) =>
+    visitReport(db, whoAsks(request).shopId, idOf(request.params.id, 'this visit'))
   router.get('/visits/:id/report.pdf', async (request, response) => {
     const found = await load(request)
-    response.type('application/pdf').attachment(`report-${found.unit.label}-${found.day}.pdf`).send(await reportPdf(found, fonts))
+    response
+      .type('application/pdf')
+      .attachment(`report-${found.unit.label}-${found.day}.pdf`)
+      .send(await reportPdf(found, fonts))
   })
   router.get('/visits/:id/report.csv', async (request, response) => {
     const { report, unit, day } = await load(request)
@@ -18,7 +22,13 @@ export function reportRoutes(db: Database, fonts: ReportFonts): Router {
   })
   router.get('/visits/:id/report.json', async (request, response) => {
     const { report, unit, site, day, state } = await load(request)
-    response.json({ unit, site, day, report, entries: state.entries.map(({ id, clock, body }) => ({ id, clock, body })) })
+    response.json({
+      unit,
+      site,
+      day,
+      report,
+      entries: state.entries.map(({ id, clock, body }) => ({ id, clock, body })),
+    })
   })
   return router
 }

@@ -10,7 +10,11 @@ import { whoAsks } from '../requests/signedIn'
 export function visitRoutes(db: Database): Router {
   const router = Router()
   router.post('/visits', async (request, response) => {
-    const { visit, isNew } = await startVisit(db, whoAsks(request), await checked(newVisitSchema, request.body))
+    const { visit, isNew } = await startVisit(
+      db,
+      whoAsks(request),
+      await checked(newVisitSchema, request.body),
+    )
     response.status(isNew ? 201 : 200).json(visit)
   })
   router.get('/visits/:id', async (request, response) => {
@@ -26,7 +30,9 @@ export function visitRoutes(db: Database): Router {
     response.json({ entries: await entriesOf(db, shopId, visit.id, Number.isSafeInteger(after) ? after : 0) })
   })
   router.get('/units/:id/visits', async (request, response) => {
-    response.json({ visits: await visitsOfUnit(db, whoAsks(request).shopId, idOf(request.params.id, 'this unit')) })
+    response.json({
+      visits: await visitsOfUnit(db, whoAsks(request).shopId, idOf(request.params.id, 'this unit')),
+    })
   })
   router.post('/entries', async (request, response) => {
     const { entries } = await checked(sentEntriesSchema, request.body)

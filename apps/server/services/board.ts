@@ -9,16 +9,30 @@ const mostItems = 200
 
 /** The shop's newest calls with what is known of each from its log. */
 export async function boardOf(db: Database, shopId: string): Promise<Board> {
-  const rows = await db.select({ visit: visits.id, startedAt: visits.startedAt, unit: unitColumns, site: siteColumns })
+  const rows = await db
+    .select({ visit: visits.id, startedAt: visits.startedAt, unit: unitColumns, site: siteColumns })
     .from(visits)
     .innerJoin(units, and(eq(units.id, visits.unitId), eq(units.shopId, shopId)))
     .innerJoin(sites, and(eq(sites.id, units.siteId), eq(sites.shopId, shopId)))
-    .where(eq(visits.shopId, shopId)).orderBy(desc(visits.startedAt)).limit(mostItems)
-  const told = await db.select({ visit: entries.visitId, body: entries.body }).from(entries)
-    .where(and(eq(entries.shopId, shopId), sql`${entries.body}->>'kind' in ('complaint', 'sign-off', 'arrived')`)).orderBy(entries.clockWall, entries.clockCounter)
+    .where(eq(visits.shopId, shopId))
+    .orderBy(desc(visits.startedAt))
+    .limit(mostItems)
+  const told = await db
+    .select({ visit: entries.visitId, body: entries.body })
+    .from(entries)
+    .where(
+      and(eq(entries.shopId, shopId), sql`${entries.body}->>'kind' in ('complaint', 'sign-off', 'arrived')`),
+    )
+    .orderBy(entries.clockWall, entries.clockCounter)
   const byVisit = new Map<string, EntryBody[]>()
   for (const { visit, body } of told) byVisit.set(visit, [...(byVisit.get(visit) ?? []), body])
-  return { items: rows.map((row) => ({ ...row, startedAt: row.startedAt.toISOString(), ...summary(byVisit.get(row.visit) ?? []) })) }
+  return {
+    items: rows.map((row) => ({
+      ...row,
+      startedAt: row.startedAt.toISOString(),
+      ...summary(byVisit.get(row.visit) ?? []),
+    })),
+  }
 }
 
 function summary(bodies: readonly EntryBody[]): Pick<BoardItem, 'complaint' | 'words' | 'state' | 'outcome'> {

@@ -11,18 +11,36 @@ import type { Who } from '../requests/signedIn'
 const pageSize = 5000
 
 /** Entries of a visit after a place in the server's sequence, oldest first. */
-export async function entriesOf(db: Database, shopId: string, visit: string, after: number): Promise<readonly StoredEntry[]> {
-  const rows = await db.select().from(entries)
+export async function entriesOf(
+  db: Database,
+  shopId: string,
+  visit: string,
+  after: number,
+): Promise<readonly StoredEntry[]> {
+  const rows = await db
+    .select()
+    .from(entries)
     .where(and(eq(entries.visitId, visit), eq(entries.shopId, shopId), gt(entries.sequence, after)))
-    .orderBy(asc(entries.sequence)).limit(pageSize)
+    .orderBy(asc(entries.sequence))
+    .limit(pageSize)
   return rows.map((row) => ({
-    id: row.id, visit: row.visitId, by: row.personId, body: row.body, sequence: row.sequence,
+    id: row.id,
+    visit: row.visitId,
+    by: row.personId,
+    body: row.body,
+    sequence: row.sequence,
     clock: { wall: row.clockWall, counter: row.clockCounter, device: row.clockDevice },
   }))
 }
 
-/** Stores entries, each once however often it is sent; all or none. Gives the identities that are now kept. */
-export async function storeEntries(db: Database, who: Who, sent: readonly SentEntry[]): Promise<readonly string[]> {
+/**
+ * Stores entries, each once however often it is sent; all or none. Gives the identities that are now kept.
+ */
+export async function storeEntries(
+  db: Database,
+  who: Who,
+  sent: readonly SentEntry[],
+): Promise<readonly string[]> {
   const diagramOf = await diagramsOfVisits(db, who.shopId, [...new Set(sent.map(({ visit }) => visit))])
   const fields = sent.flatMap((entry, k) => {
     const diagram = diagramOf.get(entry.visit)
@@ -33,19 +51,47 @@ export async function storeEntries(db: Database, who: Who, sent: readonly SentEn
   if (fields.length > 0) throw new RequestProblem(422, { error: 'an entry does not fit its unit', fields })
   const ids = sent.map(({ id }) => id)
   return db.transaction(async (transaction) => {
-    await transaction.insert(entries).values(sent.map(({ id, visit, clock, body }) => ({
-      id, shopId: who.shopId, visitId: visit, personId: who.personId, body,
-      clockWall: clock.wall, clockCounter: clock.counter, clockDevice: clock.device,
-    }))).onConflictDoNothing()
-    const kept = await transaction.select({ id: entries.id }).from(entries)
-      .where(and(inArray(entries.id, ids), eq(entries.shopId, who.shopId), inArray(entries.visitId, [...diagramOf.keys()])))
-    if (kept.length !== new Set(ids).size) throw new RequestProblem(409, { error: 'an entry with one of these ids exists elsewhere; take new ids' })
+    await transaction
+      .insert(entries)
+      .values(
+        sent.map(({ id, visit, clock, body }) => ({
+          id,
+          shopId: who.shopId,
+          visitId: visit,
+          personId: who.personId,
+          body,
+          clockWall: clock.wall,
+          clockCounter: clock.counter,
+          clockDevice: clock.device,
+        })),
+      )
+      .onConflictDoNothing()
+    const kept = await transaction
+      .select({ id: entries.id })
+      .from(entries)
+      .where(
+        and(
+          inArray(entries.id, ids),
+          eq(entries.shopId, who.shopId),
+          inArray(entries.visitId, [...diagramOf.keys()]),
+        ),
+      )
+    if (kept.length !== new Set(ids).size)
+      throw new RequestProblem(409, {
+        error: 'an entry with one of these ids exists elsewhere; take new ids',
+      })
     return kept.map(({ id }) => id)
   })
 }
 
-async function diagramsOfVisits(db: Database, shopId: string, ids: readonly string[]): Promise<ReadonlyMap<string, Diagram>> {
-  const rows = await db.select({ visit: visits.id, ladder: diagrams.ladder }).from(visits)
+async function diagramsOfVisits(
+  db: Database,
+  shopId: string,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, Diagram>> {
+  const rows = await db
+    .select({ visit: visits.id, ladder: diagrams.ladder })
+    .from(visits)
     .innerJoin(units, and(eq(units.id, visits.unitId), eq(units.shopId, shopId)))
     .innerJoin(diagrams, and(eq(diagrams.id, units.diagramId), eq(diagrams.shopId, shopId)))
     .where(and(inArray(visits.id, [...ids]), eq(visits.shopId, shopId)))

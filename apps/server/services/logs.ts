@@ -9,8 +9,14 @@ import { diagrams, entries, sites, units, visits } from '../db/schema'
 import { siteColumns, unitColumns } from './places'
 
 const columns = {
-  id: entries.id, visit: entries.visitId, by: entries.personId, body: entries.body, unit: visits.unitId,
-  wall: entries.clockWall, counter: entries.clockCounter, device: entries.clockDevice,
+  id: entries.id,
+  visit: entries.visitId,
+  by: entries.personId,
+  body: entries.body,
+  unit: visits.unitId,
+  wall: entries.clockWall,
+  counter: entries.clockCounter,
+  device: entries.clockDevice,
 }
 
 /** An entry with the unit that its visit was to. */
@@ -18,24 +24,52 @@ export interface UnitEntry extends Entry {
   readonly unit: string
 }
 
-async function entriesWhere(db: Database, shopId: string, where: SQL | undefined): Promise<readonly UnitEntry[]> {
-  const rows = await db.select(columns).from(entries)
+async function entriesWhere(
+  db: Database,
+  shopId: string,
+  where: SQL | undefined,
+): Promise<readonly UnitEntry[]> {
+  const rows = await db
+    .select(columns)
+    .from(entries)
     .innerJoin(visits, and(eq(visits.id, entries.visitId), eq(visits.shopId, shopId)))
     .where(and(eq(entries.shopId, shopId), where))
   return rows.map(({ wall, counter, device, ...row }) => ({ ...row, clock: { wall, counter, device } }))
 }
 
 /** Everything that was ever said of a unit. */
-export const logOfUnit = (db: Database, shopId: string, unit: string): Promise<readonly UnitEntry[]> => entriesWhere(db, shopId, eq(visits.unitId, unit))
+export const logOfUnit = (db: Database, shopId: string, unit: string): Promise<readonly UnitEntry[]> =>
+  entriesWhere(db, shopId, eq(visits.unitId, unit))
 
 /** Entries of some kinds over the whole shop. */
-export const entriesOfKinds = (db: Database, shopId: string, kinds: readonly EntryBody['kind'][]): Promise<readonly UnitEntry[]> =>
+export const entriesOfKinds = (
+  db: Database,
+  shopId: string,
+  kinds: readonly EntryBody['kind'][],
+): Promise<readonly UnitEntry[]> =>
   entriesWhere(db, shopId, inArray(sql`${entries.body}->>'kind'`, [...kinds]))
 
 /** Entries of some kinds on the units of one site. */
-export const entriesOfSite = (db: Database, shopId: string, site: string, kinds: readonly EntryBody['kind'][]): Promise<readonly UnitEntry[]> =>
-  entriesWhere(db, shopId, and(inArray(sql`${entries.body}->>'kind'`, [...kinds]),
-    inArray(visits.unitId, db.select({ id: units.id }).from(units).where(and(eq(units.siteId, site), eq(units.shopId, shopId))))))
+export const entriesOfSite = (
+  db: Database,
+  shopId: string,
+  site: string,
+  kinds: readonly EntryBody['kind'][],
+): Promise<readonly UnitEntry[]> =>
+  entriesWhere(
+    db,
+    shopId,
+    and(
+      inArray(sql`${entries.body}->>'kind'`, [...kinds]),
+      inArray(
+        visits.unitId,
+        db
+          .select({ id: units.id })
+          .from(units)
+          .where(and(eq(units.siteId, site), eq(units.shopId, shopId))),
+      ),
+    ),
+  )
 
 export interface DrawnUnit {
   readonly unit: UnitPlace
@@ -45,7 +79,9 @@ export interface DrawnUnit {
 
 /** Units of the shop with their sites and diagrams; one, or all. */
 export async function drawnUnits(db: Database, shopId: string, unit?: string): Promise<readonly DrawnUnit[]> {
-  const rows = await db.select({ unit: unitColumns, site: siteColumns, ladder: diagrams.ladder }).from(units)
+  const rows = await db
+    .select({ unit: unitColumns, site: siteColumns, ladder: diagrams.ladder })
+    .from(units)
     .innerJoin(sites, and(eq(sites.id, units.siteId), eq(sites.shopId, shopId)))
     .innerJoin(diagrams, and(eq(diagrams.id, units.diagramId), eq(diagrams.shopId, shopId)))
     .where(and(eq(units.shopId, shopId), unit === undefined ? undefined : eq(units.id, unit)))

@@ -21,12 +21,24 @@ export async function glanceAt(db: Database, shopId: string, unitId: string): Pr
   const record = foldUnitRecord(log, diagram, unit.installed, Date.now())
   const name = (of: string): string => partWords(diagram, of)
   return {
-    last: record.lastOutcome ? {
-      day: dayOf(record.lastOutcome.entry.clock.wall), outcome: record.lastOutcome.body.outcome, words: record.lastOutcome.body.words,
-      repairs: record.lastRepairs.map(({ body }) => body.words ?? name(body.of)),
-    } : null,
-    defects: record.openDefects.map(({ entry, body }) => ({ id: entry.id, words: body.words, since: dayOf(entry.clock.wall) })),
-    measures: record.measures.map((measure) => ({ id: measure.entry.id, words: temporaryWords(measure), until: measure.left?.expires ?? '' })),
+    last: record.lastOutcome
+      ? {
+          day: dayOf(record.lastOutcome.entry.clock.wall),
+          outcome: record.lastOutcome.body.outcome,
+          words: record.lastOutcome.body.words,
+          repairs: record.lastRepairs.map(({ body }) => body.words ?? name(body.of)),
+        }
+      : null,
+    defects: record.openDefects.map(({ entry, body }) => ({
+      id: entry.id,
+      words: body.words,
+      since: dayOf(entry.clock.wall),
+    })),
+    measures: record.measures.map((measure) => ({
+      id: measure.entry.id,
+      words: temporaryWords(measure),
+      until: measure.left?.expires ?? '',
+    })),
     drifting: record.drifting.map(({ what, values, unit: of }) => seriesWords(what, values, of)),
     contactors: record.contactors.map(({ words, years }) => ({ words, years: Math.round(years * 10) / 10 })),
     changes: record.diagramChanges.map(({ body }) => `${name(body.of)}: ${body.words}`),
@@ -36,10 +48,17 @@ export async function glanceAt(db: Database, shopId: string, unitId: string): Pr
 
 /** What the shop's closed visits have found, by kind of part and fault: counts, nothing more. */
 export async function experienceOf(db: Database, shopId: string): Promise<Experience> {
-  const [entries, drawn] = await Promise.all([entriesOfKinds(db, shopId, ['repair', 'sign-off', 'retracted']), drawnUnits(db, shopId)])
+  const [entries, drawn] = await Promise.all([
+    entriesOfKinds(db, shopId, ['repair', 'sign-off', 'retracted']),
+    drawnUnits(db, shopId),
+  ])
   const diagramOf = new Map(drawn.map(({ unit, diagram }) => [unit.id, diagram]))
   const standing = standingEntries(merge(entries)) as typeof entries
-  const closed = new Set(entriesOf(standing, 'sign-off').filter(({ body }) => body.outcome === 'repaired').map(({ entry }) => entry.visit))
+  const closed = new Set(
+    entriesOf(standing, 'sign-off')
+      .filter(({ body }) => body.outcome === 'repaired')
+      .map(({ entry }) => entry.visit),
+  )
   const repairs: Record<string, number> = {}
   for (const entry of standing) {
     const { body, unit, visit } = entry
@@ -59,7 +78,10 @@ export async function pairingsOf(db: Database, shopId: string, site: string): Pr
   const newest = new Map(entriesOf(entries, 'pairing').map((pairing) => [pairing.body.indoor, pairing]))
   return {
     pairs: [...newest.values()].map(({ entry, body }) => ({ ...body, day: dayOf(entry.clock.wall) })),
-    steps: entriesOf(entries, 'pairing-step').map(({ entry, body }) => ({ ...body, day: dayOf(entry.clock.wall) })),
+    steps: entriesOf(entries, 'pairing-step').map(({ entry, body }) => ({
+      ...body,
+      day: dayOf(entry.clock.wall),
+    })),
     places: [...new Map(entriesOf(entries, 'placed').map(({ body }) => [body.of, body])).values()],
   }
 }

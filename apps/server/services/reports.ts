@@ -24,10 +24,20 @@ export interface VisitReport extends DrawnUnit {
 export async function visitReport(db: Database, shopId: string, id: string): Promise<VisitReport> {
   const visit = await findVisit(db, shopId, id)
   if (!visit) throw notFound('this visit')
-  const [[drawn], log, photos] = await Promise.all([drawnUnits(db, shopId, visit.unit), entriesOf(db, shopId, id, 0), photosOfVisit(db, shopId, id)])
+  const [[drawn], log, photos] = await Promise.all([
+    drawnUnits(db, shopId, visit.unit),
+    entriesOf(db, shopId, id, 0),
+    photosOfVisit(db, shopId, id),
+  ])
   if (!drawn) throw notFound('this unit')
   const state = foldVisit(log)
-  return { ...drawn, state, report: reportOf(state, drawn.diagram), day: visit.startedAt.slice(0, 10), photos }
+  return {
+    ...drawn,
+    state,
+    report: reportOf(state, drawn.diagram),
+    day: visit.startedAt.slice(0, 10),
+    photos,
+  }
 }
 
 /** Files of the two faces that the report is set in. */
@@ -42,17 +52,44 @@ const quiet = '#435966'
 const photoWidth = 230
 
 /** The report as a document for paper: the strip drawn as vectors, photos at the end. */
-export function reportPdf({ report, unit, site, diagram, state, day, photos }: VisitReport, fonts: ReportFonts): Promise<Buffer> {
-  const document = new PDFDocument({ size: 'A4', margin, bufferPages: true, info: { Title: `Report ${unit.label}, ${site.name}`, Producer: 'Jokulgale', Creator: 'Jokulgale' } })
+export function reportPdf(
+  { report, unit, site, diagram, state, day, photos }: VisitReport,
+  fonts: ReportFonts,
+): Promise<Buffer> {
+  const document = new PDFDocument({
+    size: 'A4',
+    margin,
+    bufferPages: true,
+    info: { Title: `Report ${unit.label}, ${site.name}`, Producer: 'Jokulgale', Creator: 'Jokulgale' },
+  })
   document.registerFont('text', fonts.text).registerFont('strong', fonts.strong)
   const parts: Buffer[] = []
   document.on('data', (part: Buffer) => parts.push(part))
-  const done = new Promise<Buffer>((resolve, reject) => { document.on('end', () => { resolve(Buffer.concat(parts)) }).on('error', reject) })
+  const done = new Promise<Buffer>((resolve, reject) => {
+    document
+      .on('end', () => {
+        resolve(Buffer.concat(parts))
+      })
+      .on('error', reject)
+  })
   const width = document.page.width - 2 * margin
-  const room = (height: number): void => { if (document.y + height > document.page.height - margin) document.addPage() }
-  document.font('strong').fontSize(20).fillColor(report.unsafe.length > 0 ? '#a11334' : ink).text(report.headline)
-  document.font('text').fontSize(11).fillColor(quiet).text(`${unit.label}, ${unit.place}. ${unit.make}, serial ${unit.serial}`).text(`${site.name}, ${site.address}. ${day}`).text(diagram.title)
-  for (const words of report.unsafe) document.moveDown(0.5).font('strong').fontSize(12).fillColor('#a11334').text(words)
+  const room = (height: number): void => {
+    if (document.y + height > document.page.height - margin) document.addPage()
+  }
+  document
+    .font('strong')
+    .fontSize(20)
+    .fillColor(report.unsafe.length > 0 ? '#a11334' : ink)
+    .text(report.headline)
+  document
+    .font('text')
+    .fontSize(11)
+    .fillColor(quiet)
+    .text(`${unit.label}, ${unit.place}. ${unit.make}, serial ${unit.serial}`)
+    .text(`${site.name}, ${site.address}. ${day}`)
+    .text(diagram.title)
+  for (const words of report.unsafe)
+    document.moveDown(0.5).font('strong').fontSize(12).fillColor('#a11334').text(words)
   if (report.plain) document.moveDown().font('text').fontSize(13).fillColor(ink).text(report.plain)
   for (const { title, lines, none } of report.sections) {
     room(60)
@@ -61,9 +98,14 @@ export function reportPdf({ report, unit, site, diagram, state, day, photos }: V
     for (const { left, right, small } of lines) {
       room(30)
       const { y } = document
-      document.font('text').fontSize(10).fillColor(ink).text(left, margin, y, { width: width * 0.68 })
+      document
+        .font('text')
+        .fontSize(10)
+        .fillColor(ink)
+        .text(left, margin, y, { width: width * 0.68 })
       const below = document.y
-      if (right) document.font('strong').text(right, margin + width * 0.7, y, { width: width * 0.3, align: 'right' })
+      if (right)
+        document.font('strong').text(right, margin + width * 0.7, y, { width: width * 0.3, align: 'right' })
       document.y = Math.max(below, document.y)
       if (small) document.font('text').fontSize(9).fillColor(quiet).text(small, margin, document.y, { width })
     }
@@ -72,14 +114,23 @@ export function reportPdf({ report, unit, site, diagram, state, day, photos }: V
     const height = 40 + 22 * strip.stops.length
     room(Math.min(height, document.page.height - 2 * margin))
     document.moveDown()
-    SVGtoPDF(document, stripSvg(strip), margin, document.y, { width, assumePt: true, fontCallback: () => 'text' })
+    SVGtoPDF(document, stripSvg(strip), margin, document.y, {
+      width,
+      assumePt: true,
+      fontCallback: () => 'text',
+    })
     document.y += height
   }
   for (const { image, type, id } of photos) {
     if (type === 'image/webp') continue
     room(200)
     const of = state.photos.find(({ body }) => body.photo === id)?.body
-    document.moveDown().font('text').fontSize(9).fillColor(quiet).text([of?.of, of?.words].filter(Boolean).join(': ') || 'Photo', margin)
+    document
+      .moveDown()
+      .font('text')
+      .fontSize(9)
+      .fillColor(quiet)
+      .text([of?.of, of?.words].filter(Boolean).join(': ') || 'Photo', margin)
     try {
       document.image(image, margin, document.y, { fit: [photoWidth, 170] })
       document.y += 176
@@ -99,5 +150,8 @@ function stripsAsFound(state: VisitState, diagram: DrawnUnit['diagram']) {
   const repaired = bodies.findIndex(({ kind }) => kind === 'repair')
   const found = repaired < 0 ? bodies : bodies.slice(0, repaired)
   if (!found.some(({ kind }) => kind === 'reading')) return []
-  return measuredStrips(modelOf(diagram), gather(diagram, { complaint: state.complaint, entries: found })).slice(0, 2)
+  return measuredStrips(
+    modelOf(diagram),
+    gather(diagram, { complaint: state.complaint, entries: found }),
+  ).slice(0, 2)
 }

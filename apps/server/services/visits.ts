@@ -5,26 +5,53 @@ import { units, visits } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who } from '../requests/signedIn'
 
-const columns = { id: visits.id, unit: visits.unitId, startedAt: visits.startedAt, startedBy: visits.startedBy }
-const shown = (row: { id: string; unit: string; startedAt: Date; startedBy: string }): Visit => ({ ...row, startedAt: row.startedAt.toISOString() })
+const columns = {
+  id: visits.id,
+  unit: visits.unitId,
+  startedAt: visits.startedAt,
+  startedBy: visits.startedBy,
+}
+const shown = (row: { id: string; unit: string; startedAt: Date; startedBy: string }): Visit => ({
+  ...row,
+  startedAt: row.startedAt.toISOString(),
+})
 
 export async function findVisit(db: Database, shopId: string, id: string): Promise<Visit | null> {
-  const [row] = await db.select(columns).from(visits).where(and(eq(visits.id, id), eq(visits.shopId, shopId)))
+  const [row] = await db
+    .select(columns)
+    .from(visits)
+    .where(and(eq(visits.id, id), eq(visits.shopId, shopId)))
   return row ? shown(row) : null
 }
 
 /** Starts a visit under the identity that the device gave it; sent twice, it is one visit. */
-export async function startVisit(db: Database, who: Who, { id, unit }: NewVisit): Promise<{ visit: Visit; isNew: boolean }> {
-  const [known] = await db.select({ id: units.id }).from(units).where(and(eq(units.id, unit), eq(units.shopId, who.shopId)))
+export async function startVisit(
+  db: Database,
+  who: Who,
+  { id, unit }: NewVisit,
+): Promise<{ visit: Visit; isNew: boolean }> {
+  const [known] = await db
+    .select({ id: units.id })
+    .from(units)
+    .where(and(eq(units.id, unit), eq(units.shopId, who.shopId)))
   if (!known) throw notFound('this unit')
-  const added = await db.insert(visits).values({ id, unitId: unit, shopId: who.shopId, startedBy: who.personId }).onConflictDoNothing().returning(columns)
+  const added = await db
+    .insert(visits)
+    .values({ id, unitId: unit, shopId: who.shopId, startedBy: who.personId })
+    .onConflictDoNothing()
+    .returning(columns)
   const visit = await findVisit(db, who.shopId, id)
-  if (!visit || visit.unit !== unit) throw new RequestProblem(409, { error: 'a visit with this id exists already; take a new id' })
+  if (!visit || visit.unit !== unit)
+    throw new RequestProblem(409, { error: 'a visit with this id exists already; take a new id' })
   return { visit, isNew: added.length > 0 }
 }
 
 export async function visitsOfUnit(db: Database, shopId: string, unit: string): Promise<readonly Visit[]> {
-  const rows = await db.select(columns).from(visits).where(and(eq(visits.unitId, unit), eq(visits.shopId, shopId)))
-    .orderBy(desc(visits.startedAt)).limit(100)
+  const rows = await db
+    .select(columns)
+    .from(visits)
+    .where(and(eq(visits.unitId, unit), eq(visits.shopId, shopId)))
+    .orderBy(desc(visits.startedAt))
+    .limit(100)
   return rows.map(shown)
 }

@@ -7,10 +7,17 @@ export const standardPressurePsi = (altitudeFeet = 0): number => {
   return psychrolib.GetStandardAtmPressure(altitudeFeet)
 }
 
-/** Enthalpy of moist air from °F and relative humidity in per cent, Btu per pound of dry air (ASHRAE Fundamentals, chapter 1). */
+/**
+ * Enthalpy of moist air from °F and relative humidity in per cent, Btu per pound of dry air (ASHRAE
+ * Fundamentals, chapter 1).
+ */
 export function enthalpyBtuPerPound(fahrenheit: number, relativePercent: number, altitudeFeet = 0): number {
   psychrolib.SetUnitSystem(psychrolib.IP)
   const held = Math.min(180, Math.max(-40, fahrenheit))
-  const ratio = psychrolib.GetHumRatioFromRelHum(held, Math.min(1, Math.max(0, relativePercent / 100)), standardPressurePsi(altitudeFeet))
+  const ratio = psychrolib.GetHumRatioFromRelHum(
+    held,
+    Math.min(1, Math.max(0, relativePercent / 100)),
+    standardPressurePsi(altitudeFeet),
+  )
   return psychrolib.GetMoistAirEnthalpy(held, ratio)
 }

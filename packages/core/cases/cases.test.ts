@@ -52,44 +52,64 @@ const caseOf = (name: string) => readCaseFile(readFileSync(path.join(__dirname, 
 const told = ({ belief }: Diagnosis, h: number): number => belief.weight.reduce((sum, row) => sum + row[h], 0)
 
 /** Whether two hypotheses part at one of these steps. */
-const parts = (steps: readonly Step[], a: number, b: number): boolean => steps.some(({ outcomes }) => {
-  const home = (h: number): number => outcomes.findIndex(({ hypotheses }) => hypotheses.includes(h))
-  return home(a) !== home(b)
-})
+const parts = (steps: readonly Step[], a: number, b: number): boolean =>
+  steps.some(({ outcomes }) => {
+    const home = (h: number): number => outcomes.findIndex(({ hypotheses }) => hypotheses.includes(h))
+    return home(a) !== home(b)
+  })
 
-test.each(Object.entries(truths))('%s: the true fault leads, or is tied with what its entries cannot tell from it', (name, truth) => {
-  const file = caseOf(name)
-  const diagnosis = diagnose(builtInUnit(file.unit), file)
-  const { model, ranked, belief } = diagnosis
-  const [leader] = ranked
-  const h = model.hypotheses.findIndex(({ id }) => id === truth)
-  expect(h).toBeGreaterThan(0)
-  if (leader === h) return
-  // tied: the entries favour the leader by less than e to one; only priors set them apart
-  if (told(diagnosis, leader) - told(diagnosis, h) > 1)
-    throw new Error(`${model.hypotheses[leader].id} at ${belief.probability[leader].toFixed(2)} leads ${truth} by its evidence`)
-  // no demand where no reading there is could part them
-  if (!parts(pick(diagnosis.steps, Infinity), leader, h)) return
-  if (!parts(diagnosis.next, leader, h)) throw new Error(`no proposed step parts ${model.hypotheses[leader].id} from ${truth}`)
-})
+test.each(Object.entries(truths))(
+  '%s: the true fault leads, or is tied with what its entries cannot tell from it',
+  (name, truth) => {
+    const file = caseOf(name)
+    const diagnosis = diagnose(builtInUnit(file.unit), file)
+    const { model, ranked, belief } = diagnosis
+    const [leader] = ranked
+    const h = model.hypotheses.findIndex(({ id }) => id === truth)
+    expect(h).toBeGreaterThan(0)
+    if (leader === h) return
+    // tied: the entries favour the leader by less than e to one; only priors set them apart
+    if (told(diagnosis, leader) - told(diagnosis, h) > 1)
+      throw new Error(
+        `${model.hypotheses[leader].id} at ${belief.probability[leader].toFixed(2)} leads ${truth} by its evidence`,
+      )
+    // no demand where no reading there is could part them
+    if (!parts(pick(diagnosis.steps, Infinity), leader, h)) return
+    if (!parts(diagnosis.next, leader, h))
+      throw new Error(`no proposed step parts ${model.hypotheses[leader].id} from ${truth}`)
+  },
+)
 
 test.each(Object.keys(truths))('%s: entries that are said to tell nothing tell nothing', (name) => {
   const file = caseOf(name)
   const diagram = builtInUnit(file.unit)
-  const asides: readonly EntryBody[] = [{ kind: 'arrived' }, { kind: 'note', words: 'wet roof' }, { kind: 'go-ahead', by: 'owner', words: 'go on' }, { kind: 'restored', item: 'panels', is: true }]
+  const asides: readonly EntryBody[] = [
+    { kind: 'arrived' },
+    { kind: 'note', words: 'wet roof' },
+    { kind: 'go-ahead', by: 'owner', words: 'go on' },
+    { kind: 'restored', item: 'panels', is: true },
+  ]
   const entries = [...asides, ...file.entries.flatMap((entry) => [entry, ...asides])]
-  expect(gather(diagram, { ...file, entries: entries.filter(tellsOfCircuit) })).toEqual(gather(diagram, { ...file, entries }))
+  expect(gather(diagram, { ...file, entries: entries.filter(tellsOfCircuit) })).toEqual(
+    gather(diagram, { ...file, entries }),
+  )
 })
 
 test('with nothing read, nothing is certain and there is a step to take', () => {
-  const { belief, ranked, next } = diagnose(builtInUnit('rooftop-two-stage'), { complaint: 'not-cooling', entries: [] })
+  const { belief, ranked, next } = diagnose(builtInUnit('rooftop-two-stage'), {
+    complaint: 'not-cooling',
+    entries: [],
+  })
   expect(belief.probability[ranked[0]]).toBeLessThan(0.1)
   expect(next[0].bits).toBeGreaterThan(0.5)
 })
 
 test('one mad reading does not kill the truth', () => {
   const file = caseOf('03-low-pressure')
-  const entries = [...file.entries, { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 0 } as const]
+  const entries = [
+    ...file.entries,
+    { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 0 } as const,
+  ]
   const { model, ranked } = diagnose(builtInUnit(file.unit), { ...file, entries })
   expect(model.hypotheses[ranked[0]].of).toContain('LPS1')
 })
@@ -99,9 +119,22 @@ test('a healthy unit, read all along a path, is called healthy', () => {
   const { model } = diagnose(unit, { complaint: '', entries: [] })
   const entries = unit.calls.flatMap((call) => {
     const situation = model.situation(atArrival(unit, call.id))
-    const read = (from: string, to: string) => ({ kind: 'reading', meter: 'volts', from, to, value: situation.predict('volts', from, to, [0])[0] } as const)
-    return [{ kind: 'call', call: call.id } as const, ...['TB.R', 'TB.G', 'TB.Y1', 'CC1.A1', 'OS.Y', 'FLT.2'].map((point) => read(point, 'TB.C')),
-      read('CC1.T1', 'CC1.T2'), read('IFM.C', 'IFM.R'), read('GR.COM1', 'GR.NO1'), read('CC1.L1', 'CC1.L2')]
+    const read = (from: string, to: string) =>
+      ({
+        kind: 'reading',
+        meter: 'volts',
+        from,
+        to,
+        value: situation.predict('volts', from, to, [0])[0],
+      }) as const
+    return [
+      { kind: 'call', call: call.id } as const,
+      ...['TB.R', 'TB.G', 'TB.Y1', 'CC1.A1', 'OS.Y', 'FLT.2'].map((point) => read(point, 'TB.C')),
+      read('CC1.T1', 'CC1.T2'),
+      read('IFM.C', 'IFM.R'),
+      read('GR.COM1', 'GR.NO1'),
+      read('CC1.L1', 'CC1.L2'),
+    ]
   })
   const { ranked, belief } = diagnose(unit, { complaint: '', entries })
   expect(model.hypotheses[ranked[0]].id).toBe('none')

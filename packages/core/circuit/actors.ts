@@ -4,7 +4,11 @@ import type { Settings } from '../parts/settings'
 import type { Felt, Senses } from './factored'
 import type { Analysis, Network } from './network'
 
-interface MutablePhasor extends Phasor { re: number; im: number; size: number }
+interface MutablePhasor extends Phasor {
+  re: number
+  im: number
+  size: number
+}
 
 /** Volts or amps below which a change of what a part feels is none. */
 const unfelt = 1e-9
@@ -24,7 +28,10 @@ export interface Actor {
     readonly call: string
     readonly conditions: Conditions
   }
-  /** Places in what is felt, and where they go; `across` is the part’s own link that the volts stand on, −1 for others. */
+  /**
+   * Places in what is felt, and where they go; `across` is the part’s own link that the volts stand on, −1
+   * for others.
+   */
   readonly phasors: readonly { readonly at: number; readonly to: MutablePhasor; readonly across: number }[]
   readonly directs: readonly { readonly at: number; readonly name: string; readonly across: number }[]
   readonly own: ReadonlyMap<string, number>
@@ -42,7 +49,9 @@ export interface Rest {
   /** Links that have another law than their own in it. */
   readonly replaced: readonly number[]
   readonly felt: Feelings
-  /** Squares of the sizes between which a phasor may move with no reason to act; `from` −1: any change is one. */
+  /**
+   * Squares of the sizes between which a phasor may move with no reason to act; `from` −1: any change is one.
+   */
   readonly from: Float64Array
   readonly below: Float64Array
 }
@@ -59,8 +68,16 @@ export interface Cast {
   readonly concerned: readonly (readonly number[])[]
 }
 
-/** Lays out the parts of a diagram that act or look in one call. Throws RangeError for a part that speaks of a branch it has not. */
-export function castOf(diagram: Diagram, network: Network, call: string, settingsOf: (part: Part) => Settings): Cast {
+/**
+ * Lays out the parts of a diagram that act or look in one call. Throws RangeError for a part that speaks of a
+ * branch it has not.
+ */
+export function castOf(
+  diagram: Diagram,
+  network: Network,
+  call: string,
+  settingsOf: (part: Part) => Settings,
+): Cast {
   const places: Record<Analysis, { plus: number; minus: number; actor: number }[]> = { ac: [], dc: [] }
   const steps: (readonly number[] | null)[] = []
   const concerned: number[][] = network.links.map(() => [])
@@ -70,44 +87,78 @@ export function castOf(diagram: Diagram, network: Network, call: string, setting
     if (number === undefined) throw new RangeError(`${part.id} has no branch “${branch}”`)
     return number
   }
-  const actors = [...diagram.parts.values()].filter((part) => part.kind.behave ?? part.kind.looks ?? part.kind.code).map((part, actor): Actor => {
-    const settings = settingsOf(part)
-    const senses = part.kind.senses?.(settings) ?? {}
-    const phasors: Actor['phasors'][number][] = []
-    const directs: Actor['directs'][number][] = []
-    const feel = (plus: number, minus: number, name: string, into: Record<string, MutablePhasor>, across = -1): void => {
-      into[name] = { re: 0, im: 0, size: 0 }
-      steps.push(senses.steps?.[name] ?? null)
-      phasors.push({ at: places.ac.push({ plus, minus, actor }) - 1, to: into[name], across })
-    }
-    const volts: Record<string, MutablePhasor> = {}
-    const amps: Record<string, MutablePhasor> = {}
-    for (const name of senses.volts ?? []) {
-      const link = linkOf(part, name)
-      feel(network.links[link].a, network.links[link].b, name, volts, link)
-    }
-    for (const [from, to] of senses.between ?? []) feel(nodeAt(network, part, from), nodeAt(network, part, to), `${from}-${to}`, volts)
-    for (const name of senses.amps ?? []) feel(earthNode + 1 + linkOf(part, name), earthNode, name, amps)
-    for (const name of senses.direct ?? []) {
-      const link = linkOf(part, name)
-      directs.push({ at: places.dc.push({ plus: network.links[link].a, minus: network.links[link].b, actor }) - 1, name, across: link })
-    }
-    const follows = part.kind.settings.follows === undefined ? undefined : diagram.parts.get(settings.text('follows'))
-    const followedLink = follows?.kind.moving ? linkOf(follows, follows.kind.moving) : -1
-    const own = new Map(part.kind.branches(settings, network.conditions).map((branch) => [branch.name, linkOf(part, branch.name)]))
-    for (const link of own.values()) concerned[link].push(actor)
-    if (followedLink >= 0) concerned[followedLink].push(actor)
-    return {
-      part, own, phasors, directs, followedLink,
-      slow: part.kind.slow === true,
-      behave: part.kind.behave?.bind(part.kind),
-      now: { volts, amps, direct: {}, is: {}, followed: '', settings, call, conditions: network.conditions },
-    }
-  })
-  const column = (of: Analysis, name: 'plus' | 'minus' | 'actor'): Int32Array => Int32Array.from(places[of], (place) => place[name])
+  const actors = [...diagram.parts.values()]
+    .filter((part) => part.kind.behave ?? part.kind.looks ?? part.kind.code)
+    .map((part, actor): Actor => {
+      const settings = settingsOf(part)
+      const senses = part.kind.senses?.(settings) ?? {}
+      const phasors: Actor['phasors'][number][] = []
+      const directs: Actor['directs'][number][] = []
+      const feel = (
+        plus: number,
+        minus: number,
+        name: string,
+        into: Record<string, MutablePhasor>,
+        across = -1,
+      ): void => {
+        into[name] = { re: 0, im: 0, size: 0 }
+        steps.push(senses.steps?.[name] ?? null)
+        phasors.push({ at: places.ac.push({ plus, minus, actor }) - 1, to: into[name], across })
+      }
+      const volts: Record<string, MutablePhasor> = {}
+      const amps: Record<string, MutablePhasor> = {}
+      for (const name of senses.volts ?? []) {
+        const link = linkOf(part, name)
+        feel(network.links[link].a, network.links[link].b, name, volts, link)
+      }
+      for (const [from, to] of senses.between ?? [])
+        feel(nodeAt(network, part, from), nodeAt(network, part, to), `${from}-${to}`, volts)
+      for (const name of senses.amps ?? []) feel(earthNode + 1 + linkOf(part, name), earthNode, name, amps)
+      for (const name of senses.direct ?? []) {
+        const link = linkOf(part, name)
+        directs.push({
+          at: places.dc.push({ plus: network.links[link].a, minus: network.links[link].b, actor }) - 1,
+          name,
+          across: link,
+        })
+      }
+      const follows =
+        part.kind.settings.follows === undefined ? undefined : diagram.parts.get(settings.text('follows'))
+      const followedLink = follows?.kind.moving ? linkOf(follows, follows.kind.moving) : -1
+      const own = new Map(
+        part.kind
+          .branches(settings, network.conditions)
+          .map((branch) => [branch.name, linkOf(part, branch.name)]),
+      )
+      for (const link of own.values()) concerned[link].push(actor)
+      if (followedLink >= 0) concerned[followedLink].push(actor)
+      return {
+        part,
+        own,
+        phasors,
+        directs,
+        followedLink,
+        slow: part.kind.slow === true,
+        behave: part.kind.behave?.bind(part.kind),
+        now: {
+          volts,
+          amps,
+          direct: {},
+          is: {},
+          followed: '',
+          settings,
+          call,
+          conditions: network.conditions,
+        },
+      }
+    })
+  const column = (of: Analysis, name: 'plus' | 'minus' | 'actor'): Int32Array =>
+    Int32Array.from(places[of], (place) => place[name])
   const sensesOf = (of: Analysis): Senses => ({ plus: column(of, 'plus'), minus: column(of, 'minus') })
   return {
-    actors, steps, concerned,
+    actors,
+    steps,
+    concerned,
     senses: { ac: sensesOf('ac'), dc: sensesOf('dc') },
     feeler: { ac: column('ac', 'actor'), dc: column('dc', 'actor') },
   }
@@ -120,7 +171,13 @@ function nodeAt(network: Network, part: Part, terminal: string): number {
 }
 
 /** A state of rest, with the sizes between which nothing is felt to change. */
-export function restOf(cast: Cast, states: readonly string[], usual: readonly string[], felt: Feelings, replaced: readonly number[]): Rest {
+export function restOf(
+  cast: Cast,
+  states: readonly string[],
+  usual: readonly string[],
+  felt: Feelings,
+  replaced: readonly number[],
+): Rest {
   const from = new Float64Array(cast.steps.length)
   const below = new Float64Array(cast.steps.length)
   cast.steps.forEach((steps, s) => {
@@ -129,7 +186,9 @@ export function restOf(cast: Cast, states: readonly string[], usual: readonly st
     below[s] = steps ? Math.min(Infinity, ...steps.filter((step) => step > size)) ** 2 : -1
   })
   const moved: number[] = []
-  states.forEach((state, link) => { if (state !== usual[link]) moved.push(link) })
+  states.forEach((state, link) => {
+    if (state !== usual[link]) moved.push(link)
+  })
   return { states, moved, replaced, felt, from, below }
 }
 
@@ -137,10 +196,17 @@ export function restOf(cast: Cast, states: readonly string[], usual: readonly st
 export type Break = 'none' | 'open' | 'ohms'
 
 /**
- * Fills an actor's senses from what is felt. Volts across a winding or input of its own that is broken drive nothing,
+ * Fills an actor's senses from what is felt. Volts across a winding or input of its own that is broken drive
+ * nothing,
  * however many stand there: an open coil on full volts lets go, shorted turns do not pull.
  */
-export function fill(actor: Actor, felt: Feelings, states: readonly string[], settings: Settings, breakOf: (link: number) => Break): void {
+export function fill(
+  actor: Actor,
+  felt: Feelings,
+  states: readonly string[],
+  settings: Settings,
+  breakOf: (link: number) => Break,
+): void {
   const { now } = actor
   for (const { at, to, across } of actor.phasors) {
     const drives = across < 0 || breakOf(across) === 'none'
@@ -148,14 +214,27 @@ export function fill(actor: Actor, felt: Feelings, states: readonly string[], se
     to.im = drives ? felt.ac.im[at] : 0
     to.size = Math.sqrt(to.re * to.re + to.im * to.im)
   }
-  for (const { at, name, across } of actor.directs) now.direct[name] = breakOf(across) === 'open' ? 0 : felt.dc.re[at]
+  for (const { at, name, across } of actor.directs)
+    now.direct[name] = breakOf(across) === 'open' ? 0 : felt.dc.re[at]
   for (const [branch, link] of actor.own) now.is[branch] = states[link]
   now.followed = actor.followedLink >= 0 ? states[actor.followedLink] : ''
   now.settings = settings
 }
 
-/** Marks in `stirred` the actors that have reason to act otherwise than in a state where they rest; `replaced` are links with another law. */
-export function stir(cast: Cast, felt: Feelings, directMoved: boolean, states: readonly string[], touched: Iterable<number>, replaced: Iterable<number>, rest: Rest, stirred: Uint8Array): void {
+/**
+ * Marks in `stirred` the actors that have reason to act otherwise than in a state where they rest; `replaced`
+ * are links with another law.
+ */
+export function stir(
+  cast: Cast,
+  felt: Feelings,
+  directMoved: boolean,
+  states: readonly string[],
+  touched: Iterable<number>,
+  replaced: Iterable<number>,
+  rest: Rest,
+  stirred: Uint8Array,
+): void {
   const { feeler, concerned } = cast
   const { re, im } = felt.ac
   const { from, below } = rest
@@ -171,7 +250,8 @@ export function stir(cast: Cast, felt: Feelings, directMoved: boolean, states: r
   }
   if (directMoved) {
     const rested = rest.felt.dc.re
-    for (let s = 0; s < rested.length; s++) if (Math.abs(felt.dc.re[s] - rested[s]) > unfelt) stirred[feeler.dc[s]] = 1
+    for (let s = 0; s < rested.length; s++)
+      if (Math.abs(felt.dc.re[s] - rested[s]) > unfelt) stirred[feeler.dc[s]] = 1
   }
   const look = (link: number): void => {
     if (states[link] !== rest.states[link]) for (const actor of concerned[link]) stirred[actor] = 1

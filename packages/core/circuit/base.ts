@@ -9,7 +9,8 @@ export interface Ground {
 }
 
 /**
- * A state of the circuit in which every part rests, factored, so that states near it are small changes of it: the
+ * A state of the circuit in which every part rests, factored, so that states near it are small changes of it:
+ * the
  * healthy one, or one that many faults end in, such as control power lost.
  */
 export interface Base extends Ground {
@@ -34,7 +35,11 @@ const hitsForBase = 2
 const mostFarStates = 40
 
 /** Notes a far end; says whether its like has now been met often enough to make it a base. */
-export function noteFarState(known: FarState[], states: readonly string[], touched: ReadonlySet<number>): boolean {
+export function noteFarState(
+  known: FarState[],
+  states: readonly string[],
+  touched: ReadonlySet<number>,
+): boolean {
   for (const far of known) {
     let apart = 0
     for (const link of touched) if (states[link] !== far.states[link]) apart += 1
@@ -48,14 +53,37 @@ export function noteFarState(known: FarState[], states: readonly string[], touch
 }
 
 /** Factors a network; `usual` are the rows that the healthy state has. */
-export function groundOf(network: Network, analysis: Analysis, rows: readonly Row[], usual: readonly Row[]): Ground {
+export function groundOf(
+  network: Network,
+  analysis: Analysis,
+  rows: readonly Row[],
+  usual: readonly Row[],
+): Ground {
   const differs: number[] = []
-  rows.forEach((row, link) => { if (row !== usual[link]) differs.push(link) })
+  rows.forEach((row, link) => {
+    if (row !== usual[link]) differs.push(link)
+  })
   return { factored: new Factored(network, analysis, rows), differs }
 }
 
 /** A ground with what is felt on it, as a state of rest. */
-export function baseOf(ground: Ground, cast: Cast, direct: Feelings['dc'], states: readonly string[], usual: readonly string[], replaced: readonly number[] = []): Base {
+export function baseOf(
+  ground: Ground,
+  cast: Cast,
+  direct: Feelings['dc'],
+  states: readonly string[],
+  usual: readonly string[],
+  replaced: readonly number[] = [],
+): Base {
   const { factored } = ground
-  return { ...ground, rest: restOf(cast, states, usual, { ac: factored.felt(factored.solution, cast.senses.ac), dc: direct }, replaced) }
+  return {
+    ...ground,
+    rest: restOf(
+      cast,
+      states,
+      usual,
+      { ac: factored.felt(factored.solution, cast.senses.ac), dc: direct },
+      replaced,
+    ),
+  }
 }

@@ -40,7 +40,9 @@ describe.each(eachCall)('%s in %s', (id, call) => {
 
   test('low-rank updates agree with a fresh factorisation, fault by fault', () => {
     // every seventh fault of each unit in each call, other ones in each
-    const faults = faultsOf(diagram).filter((_, k) => k % 7 === diagram.calls.findIndex(({ id: name }) => name === call) % 7)
+    const faults = faultsOf(diagram).filter(
+      (_, k) => k % 7 === diagram.calls.findIndex(({ id: name }) => name === call) % 7,
+    )
     for (const fault of faults) {
       const settled = circuit.vary(fault.effects)
       if (settled.oscillates) continue
@@ -56,32 +58,52 @@ describe.each(eachCall)('%s in %s', (id, call) => {
     for (const [k, fault] of faultsOf(diagram).entries()) {
       const settled = circuit.vary(fault.effects)
       // every third in each call, other ones in each
-      if (k % 3 === call.length % 3 && !settled.oscillates && circuit.wantsIn(settled, settled.states, settled.overrides).size > 0) throw new Error(`${fault.id}: called at rest too early`)
+      if (
+        k % 3 === call.length % 3 &&
+        !settled.oscillates &&
+        circuit.wantsIn(settled, settled.states, settled.overrides).size > 0
+      )
+        throw new Error(`${fault.id}: called at rest too early`)
       // every third node, other ones for each fault: what is no number spreads
       for (let node = k % 3; node < circuit.network.earthNode; node += 3) {
         settled.ac.volts(node, circuit.network.earthNode, out)
-        if (!Number.isFinite(out[0]) || !Number.isFinite(out[1])) throw new Error(`${fault.id}: ${circuit.network.nodeNames[node]} is not a number`)
+        if (!Number.isFinite(out[0]) || !Number.isFinite(out[1]))
+          throw new Error(`${fault.id}: ${circuit.network.nodeNames[node]} is not a number`)
       }
     }
   })
 })
 
 /** What a look shows of a part that works, by the branch of it that does the work. */
-const working: Readonly<Record<string, string>> = { coil: 'pulled-in|open-drawn', main: 'turning', protector: 'turning', electronics: 'lamp-on', light: 'lamp-on', motor: 'open-drawn', drive: 'turning', input: 'turning' }
+const working: Readonly<Record<string, string>> = {
+  coil: 'pulled-in|open-drawn',
+  main: 'turning',
+  protector: 'turning',
+  electronics: 'lamp-on',
+  light: 'lamp-on',
+  motor: 'open-drawn',
+  drive: 'turning',
+  input: 'turning',
+}
 
-test.each(eachCall)('%s in %s: what is broken inside does not work, whatever volts stand on it', (id, call) => {
-  const diagram = builtInUnit(id)
-  const circuit = new Circuit(diagram, situationOf(diagram, call))
-  for (const fault of faultsOf(diagram)) {
-    const [, branch] = /:(\w+)-(?:open|shorted)$/.exec(fault.id) ?? []
-    if (branch === undefined || !(branch in working)) continue
-    const looks = circuit.looks(circuit.vary(fault.effects)).get(fault.of) ?? []
-    if (looks.some((look) => working[branch].split('|').includes(look))) throw new Error(`${fault.id}: ${looks.join()}`)
-  }
-})
+test.each(eachCall)(
+  '%s in %s: what is broken inside does not work, whatever volts stand on it',
+  (id, call) => {
+    const diagram = builtInUnit(id)
+    const circuit = new Circuit(diagram, situationOf(diagram, call))
+    for (const fault of faultsOf(diagram)) {
+      const [, branch] = /:(\w+)-(?:open|shorted)$/.exec(fault.id) ?? []
+      if (branch === undefined || !(branch in working)) continue
+      const looks = circuit.looks(circuit.vary(fault.effects)).get(fault.of) ?? []
+      if (looks.some((look) => working[branch].split('|').includes(look)))
+        throw new Error(`${fault.id}: ${looks.join()}`)
+    }
+  },
+)
 
 /**
- * Largest difference over all branches, as a share of the healthy unit’s largest volts and amps. Volts between
+ * Largest difference over all branches, as a share of the healthy unit’s largest volts and amps. Volts
+ * between
  * islands that nothing joins are a matter of leakage, and are left out.
  */
 function worstDifference(settled: Settled, direct: Factored, analysis: 'ac' | 'dc'): number {
@@ -97,7 +119,8 @@ function worstDifference(settled: Settled, direct: Factored, analysis: 'ac' | 'd
     healthy[analysis].volts(a, b, out)
     most.volts = Math.max(most.volts, Math.hypot(out[0], out[1]))
     solution.volts(a, b, out)
-    if (islands[a] === islands[b]) worst.volts = Math.max(worst.volts, Math.hypot(out[0] - (re[a] - re[b]), out[1] - (im[a] - im[b])))
+    if (islands[a] === islands[b])
+      worst.volts = Math.max(worst.volts, Math.hypot(out[0] - (re[a] - re[b]), out[1] - (im[a] - im[b])))
     healthy[analysis].amps(link, out)
     most.amps = Math.max(most.amps, Math.hypot(out[0], out[1]))
     solution.amps(link, out)
@@ -115,7 +138,10 @@ test('with no motor turning the network is reciprocal', () => {
       const [a, b, c, d] = [7, 11, 13, 17].map((step) => nodes[(k * step + step) % nodes.length])
       const there = ac.base.pairResponse(a, b)
       const back = ac.base.pairResponse(c, d)
-      const seen = Math.hypot(there.re[c] - there.re[d] - (back.re[a] - back.re[b]), there.im[c] - there.im[d] - (back.im[a] - back.im[b]))
+      const seen = Math.hypot(
+        there.re[c] - there.re[d] - (back.re[a] - back.re[b]),
+        there.im[c] - there.im[d] - (back.im[a] - back.im[b]),
+      )
       const size = Math.max(1, Math.abs(there.re[a] - there.re[b]), Math.abs(back.re[c] - back.re[d]))
       expect(seen / size).toBeLessThan(1e-9)
     }
@@ -123,26 +149,62 @@ test('with no motor turning the network is reciprocal', () => {
 })
 
 test('random diagrams are refused or solved, they neither crash nor hang', () => {
-  const kinds = ['heater', 'relay', 'contactor', 'lamp', 'fuse', 'door-switch', 'low-pressure-switch', 'gas-valve', 'capacitor', 'three-phase-fan', 'capacitor-fan', 'transformer'] as const
-  fc.assert(fc.property(fc.array(fc.constantFrom(...kinds), { minLength: 1, maxLength: 8 }), fc.array(fc.tuple(fc.nat(60), fc.nat(60)), { minLength: 4, maxLength: 30 }), (chosen, pairs) => {
-    const parts = chosen.map((kind, k) => ({ id: `P${k}`, kind, terminals: terminalsOf(kind) }))
-    const points = ['SV.L1', 'SV.L2', 'SV.L3', 'SV.N', ...parts.flatMap(({ id, terminals }) => terminals.map((name) => `${id}.${name}`))]
-    const text = ['unit random "Random"', 'class none', 'common SV.N', 'call off "Off"', 'zone here "Here"', 'part SV supply "Supply" in here',
-      ...parts.map(({ id, kind }) => `part ${id} ${kind} "${kind}" in here`), 'rung "All" line',
-      ...pairs.map(([a, b], k) => `  ${points[a % points.length]} -black ${k}- ${points[b % points.length]}`)].join('\n')
-    let diagram
-    try {
-      diagram = readLadder(text)
-    } catch (error) {
-      expect(error).toBeInstanceOf(DiagramError)
-      return
-    }
-    const circuit = new Circuit(diagram, situationOf(diagram, 'off'))
-    for (let node = 0; node < circuit.network.earthNode; node++) {
-      circuit.healthy.ac.volts(node, circuit.network.earthNode, out)
-      expect(Number.isFinite(out[0]) && Number.isFinite(out[1])).toBe(true)
-    }
-  }), { numRuns: 300 })
+  const kinds = [
+    'heater',
+    'relay',
+    'contactor',
+    'lamp',
+    'fuse',
+    'door-switch',
+    'low-pressure-switch',
+    'gas-valve',
+    'capacitor',
+    'three-phase-fan',
+    'capacitor-fan',
+    'transformer',
+  ] as const
+  fc.assert(
+    fc.property(
+      fc.array(fc.constantFrom(...kinds), { minLength: 1, maxLength: 8 }),
+      fc.array(fc.tuple(fc.nat(60), fc.nat(60)), { minLength: 4, maxLength: 30 }),
+      (chosen, pairs) => {
+        const parts = chosen.map((kind, k) => ({ id: `P${k}`, kind, terminals: terminalsOf(kind) }))
+        const points = [
+          'SV.L1',
+          'SV.L2',
+          'SV.L3',
+          'SV.N',
+          ...parts.flatMap(({ id, terminals }) => terminals.map((name) => `${id}.${name}`)),
+        ]
+        const text = [
+          'unit random "Random"',
+          'class none',
+          'common SV.N',
+          'call off "Off"',
+          'zone here "Here"',
+          'part SV supply "Supply" in here',
+          ...parts.map(({ id, kind }) => `part ${id} ${kind} "${kind}" in here`),
+          'rung "All" line',
+          ...pairs.map(
+            ([a, b], k) => `  ${points[a % points.length]} -black ${k}- ${points[b % points.length]}`,
+          ),
+        ].join('\n')
+        let diagram
+        try {
+          diagram = readLadder(text)
+        } catch (error) {
+          expect(error).toBeInstanceOf(DiagramError)
+          return
+        }
+        const circuit = new Circuit(diagram, situationOf(diagram, 'off'))
+        for (let node = 0; node < circuit.network.earthNode; node++) {
+          circuit.healthy.ac.volts(node, circuit.network.earthNode, out)
+          expect(Number.isFinite(out[0]) && Number.isFinite(out[1])).toBe(true)
+        }
+      },
+    ),
+    { numRuns: 300 },
+  )
 })
 
 const terminalsOf = (name: string): readonly string[] => {

@@ -25,7 +25,8 @@ interface Solved {
 }
 
 /**
- * A unit in one situation, healthy but for what stands: factored once and settled. `vary` solves it with faults or
+ * A unit in one situation, healthy but for what stands: factored once and settled. `vary` solves it with
+ * faults or
  * actions on top, by low-rank updates of the nearest factorisation.
  */
 export class Circuit {
@@ -35,20 +36,32 @@ export class Circuit {
   private readonly settling: Settling
   private readonly whole = new WeakMap<Settled, Variation>()
 
-  constructor(readonly diagram: Diagram, readonly situation: Situation) {
+  constructor(
+    readonly diagram: Diagram,
+    readonly situation: Situation,
+  ) {
     this.network = buildNetwork(diagram, situation.conditions, situation.standing)
     this.standing = resolveEffects(this.network, situation.standing, true)
     const settings = this.standing.settings
-    this.settling = new Settling(this.network, castOf(diagram, this.network, situation.call, (part) => settings.get(part.id) ?? part.settings), this.standing)
+    this.settling = new Settling(
+      this.network,
+      castOf(diagram, this.network, situation.call, (part) => settings.get(part.id) ?? part.settings),
+      this.standing,
+    )
     this.healthy = { ...this.settling.healthy, circuit: this }
   }
 
   /** The circuit with further effects. Throws UnknownNameError. */
   vary(effects: readonly Effect[]): Settled {
-    return effects.length === 0 ? this.healthy : { ...this.settling.settle(resolveEffects(this.network, effects)), circuit: this }
+    return effects.length === 0
+      ? this.healthy
+      : { ...this.settling.settle(resolveEffects(this.network, effects)), circuit: this }
   }
 
-  /** A settled state for direct current with every change in it, felt by what flows now or not: what ohms are taken from. */
+  /**
+   * A settled state for direct current with every change in it, felt by what flows now or not: what ohms are
+   * taken from.
+   */
   wholeDirect(settled: Settled): Variation {
     const known = this.whole.get(settled) ?? this.settling.wholeDirect(settled)
     this.whole.set(settled, known)
@@ -80,7 +93,10 @@ export class Circuit {
     const seen = new Map<string, readonly string[]>()
     for (const { part, now } of this.settling.feeling(settled, settled.states, settled.overrides))
       if (part.kind.looks ?? part.kind.code)
-        seen.set(part.id, [...(part.kind.looks?.(now) ?? []), ...(part.kind.code ? [`code ${part.kind.code(now)}`] : [])])
+        seen.set(part.id, [
+          ...(part.kind.looks?.(now) ?? []),
+          ...(part.kind.code ? [`code ${part.kind.code(now)}`] : []),
+        ])
     return seen
   }
 }

@@ -13,12 +13,21 @@ export interface LateMove {
 
 const longestSeconds = 1800
 
-/** What still moves after the first instant when a healthy unit is taken from one situation to another, in order of time. */
+/**
+ * What still moves after the first instant when a healthy unit is taken from one situation to another, in
+ * order of time.
+ */
 export function lateMoves(diagram: Diagram, before: Situation, after: Situation): readonly LateMove[] {
   const { events } = playTimeline(diagram, before, after, [], longestSeconds)
-  const delayed = new Set([...diagram.parts.values()].flatMap(({ id, kind, settings }) => (kind.delays?.(settings) ?? []).map(({ branch, to }) => `${id}/${branch} ${to}`)))
-  const opposite = (to: string): string => ({ open: 'closed', closed: 'open', awake: 'dark', dark: 'awake' })[to] ?? to
-  return events.filter(({ seconds, link, to }) => seconds > 0 && delayed.has(`${link} ${to}`))
+  const delayed = new Set(
+    [...diagram.parts.values()].flatMap(({ id, kind, settings }) =>
+      (kind.delays?.(settings) ?? []).map(({ branch, to }) => `${id}/${branch} ${to}`),
+    ),
+  )
+  const opposite = (to: string): string =>
+    ({ open: 'closed', closed: 'open', awake: 'dark', dark: 'awake' })[to] ?? to
+  return events
+    .filter(({ seconds, link, to }) => seconds > 0 && delayed.has(`${link} ${to}`))
     .map(({ seconds, link, to }) => ({ branch: link, seconds, from: opposite(to), to }))
 }
 

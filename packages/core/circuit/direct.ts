@@ -10,16 +10,19 @@ export interface DirectNetwork {
   readonly rows: Readonly<Record<Analysis, readonly Row[]>>
 }
 
-/** Writes a settled state, reached with `effects` on top of its situation, as one network without any updates. */
+/**
+ * Writes a settled state, reached with `effects` on top of its situation, as one network without any updates.
+ */
 export function directNetwork(settled: Settled, effects: readonly Effect[]): DirectNetwork {
   const { circuit, states, overrides } = settled
   const standing = [...circuit.situation.standing, ...effects]
   const network = buildNetwork(circuit.diagram, circuit.situation.conditions, standing)
-  const rows = (analysis: Analysis): readonly Row[] => network.links.map((link, number) => {
-    const replaced = overrides.rows.get(number) ?? circuit.standingRows(number)
-    const own = link.states[states[number] ?? link.rest]
-    return replaced ? replacedRow(replaced, own, analysis) : own[analysis]
-  })
+  const rows = (analysis: Analysis): readonly Row[] =>
+    network.links.map((link, number) => {
+      const replaced = overrides.rows.get(number) ?? circuit.standingRows(number)
+      const own = link.states[states[number] ?? link.rest]
+      return replaced ? replacedRow(replaced, own, analysis) : own[analysis]
+    })
   return { network, rows: { ac: rows('ac'), dc: rows('dc') } }
 }
 

@@ -25,7 +25,8 @@ export interface Senses {
 
 /**
  * A network factored with every link under one row. Link currents are unknowns of their own (modified nodal
- * analysis; Ho, Ruehli & Brennan 1975), so that opening a link is a change of its row, to “its current is nought”,
+ * analysis; Ho, Ruehli & Brennan 1975), so that opening a link is a change of its row, to “its current is
+ * nought”,
  * with no subtraction of nearly equal numbers. Unknowns stand in the order of a `Vector`.
  */
 export class Factored {
@@ -41,7 +42,11 @@ export class Factored {
   private slab = new Float64Array(0)
   private slabUsed = 0
 
-  constructor(readonly network: Network, readonly analysis: Analysis, readonly rows: readonly Row[]) {
+  constructor(
+    readonly network: Network,
+    readonly analysis: Analysis,
+    readonly rows: readonly Row[],
+  ) {
     this.nodeCount = network.earthNode
     this.length = this.nodeCount + 1 + network.links.length
     this.lu = SparseLu.factor(this.assemble())
@@ -65,7 +70,10 @@ export class Factored {
     return this.nodeCount + 1 + link
   }
 
-  /** What one unit on the right-hand side of a link's row does: a volt of electromotive force; of an open link, an ampere. */
+  /**
+   * What one unit on the right-hand side of a link's row does: a volt of electromotive force; of an open
+   * link, an ampere.
+   */
   rowResponse(link: number): Vector {
     const known = this.rowResponses[link]
     if (known) return known
@@ -141,14 +149,23 @@ export class Factored {
   }
 
   private assemble(): SparseMatrix {
-    const matrix = { size: this.length, rows: [] as number[], columns: [] as number[], re: [] as number[], im: [] as number[] }
+    const matrix = {
+      size: this.length,
+      rows: [] as number[],
+      columns: [] as number[],
+      re: [] as number[],
+      im: [] as number[],
+    }
     const put = (row: number, column: number, re: number, im: number): void => {
       matrix.rows.push(row)
       matrix.columns.push(column)
       matrix.re.push(re)
       matrix.im.push(im)
     }
-    const { nodeCount, network: { links } } = this
+    const {
+      nodeCount,
+      network: { links },
+    } = this
     for (let node = 0; node < nodeCount; node++) put(node, node, leakageSiemens, 0)
     put(nodeCount, nodeCount, 1, 0)
     for (let link = 0; link < links.length; link++) {

@@ -2,9 +2,12 @@ import type { Row } from './network'
 import type { Variation } from './variation'
 
 /**
- * The island that each node belongs to, by number: nodes joined by branches that carry current in this solution (what
- * carries alternating current may be open to direct). Node `earthNode` is in one of them; every other island hangs free
- * of the metal of the unit, so that leakage alone says what potential it has as a whole, whatever drives it inside. A
+ * The island that each node belongs to, by number: nodes joined by branches that carry current in this
+ * solution (what
+ * carries alternating current may be open to direct). Node `earthNode` is in one of them; every other island
+ * hangs free
+ * of the metal of the unit, so that leakage alone says what potential it has as a whole, whatever drives it
+ * inside. A
  * meter pulls it to its other lead.
  */
 export function islandsOf({ base, changes }: Variation): Int32Array {
@@ -15,8 +18,10 @@ export function islandsOf({ base, changes }: Variation): Int32Array {
     while (root[at] !== at) at = root[at] = root[root[at]]
     return at
   }
-  const changed = new Map(changes.filter(({ link }) => link >= 0).map(({ link, row }) => [link, row] as const))
-  const rowOf = (link: number): Row => (changed.has(link) ? changed.get(link) ?? null : base.rows[link])
+  const changed = new Map(
+    changes.filter(({ link }) => link >= 0).map(({ link, row }) => [link, row] as const),
+  )
+  const rowOf = (link: number): Row => (changed.has(link) ? (changed.get(link) ?? null) : base.rows[link])
   network.links.forEach(({ a, b }, link) => {
     if (rowOf(link)) root[find(a)] = find(b)
   })

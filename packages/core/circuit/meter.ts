@@ -26,8 +26,10 @@ export type LeadMeter = Exclude<Meter, 'amps'>
 const unreadVolts = 1e-7
 
 /**
- * What the meter reads between two points of a settled circuit, its own input resistance included; for `amps`, in the
- * wire with these two ends. Volts and amps are root-mean-square, ohms by direct current. Throws UnknownNameError.
+ * What the meter reads between two points of a settled circuit, its own input resistance included; for
+ * `amps`, in the
+ * wire with these two ends. Volts and amps are root-mean-square, ohms by direct current. Throws
+ * UnknownNameError.
  */
 export function readMeter(settled: Settled, meter: Meter, from: string, to: string): Reading {
   const value = meterValue(settled, meter, from, to)
@@ -72,14 +74,24 @@ export class MeterSweep {
   private readonly sweep: Sweep
   private readonly shown: Float64Array
 
-  constructor(private readonly meter: LeadMeter, states: readonly Settled[]) {
+  constructor(
+    private readonly meter: LeadMeter,
+    states: readonly Settled[],
+  ) {
     this.sweep = new Sweep(states.map((settled) => solutionFor(settled, meter)))
     this.shown = new Float64Array(states.length)
   }
 
-  /** The same as `valueBetween` by the place of the state, NaN when out of range; holds until the next pair. */
+  /**
+   * The same as `valueBetween` by the place of the state, NaN when out of range; holds until the next pair.
+   */
   read(a: number, b: number): Float64Array {
-    const { meter, shown, sweep, sweep: { voltsRe, voltsIm, ohmsRe, ohmsIm } } = this
+    const {
+      meter,
+      shown,
+      sweep,
+      sweep: { voltsRe, voltsIm, ohmsRe, ohmsIm },
+    } = this
     if (a === b) return shown.fill(0)
     if (meter === 'ohms') {
       sweep.impedance(a, b)
@@ -88,21 +100,32 @@ export class MeterSweep {
     }
     sweep.volts(a, b)
     sweep.impedance(a, b, unreadVolts)
-    for (let k = 0; k < shown.length; k++) shown[k] = isUnread(voltsRe[k], voltsIm[k]) ? 0 : voltsShown(meter, voltsRe[k], voltsIm[k], ohmsRe[k], ohmsIm[k])
+    for (let k = 0; k < shown.length; k++)
+      shown[k] = isUnread(voltsRe[k], voltsIm[k])
+        ? 0
+        : voltsShown(meter, voltsRe[k], voltsIm[k], ohmsRe[k], ohmsIm[k])
     return shown
   }
 }
 
 const solutionFor = (settled: Settled, meter: LeadMeter): Variation =>
-  (meter === 'ohms' ? settled.circuit.wholeDirect(settled) : meter === 'dc' ? settled.dc : settled.ac)
+  meter === 'ohms' ? settled.circuit.wholeDirect(settled) : meter === 'dc' ? settled.dc : settled.ac
 
 const ohmsShown = (ohms: number): number | null => (Math.abs(ohms) > ohmsRangeEnd ? null : Math.max(0, ohms))
 
 /** Nothing there is nothing read, whatever feeds it. */
 const isUnread = (vRe: number, vIm: number): boolean => Math.abs(vRe) + Math.abs(vIm) < unreadVolts
 
-/** The meter is an element too: volts divide between what feeds it, behind its impedance, and its own input. */
-function voltsShown(meter: Exclude<LeadMeter, 'ohms'>, vRe: number, vIm: number, zRe: number, zIm: number): number {
+/**
+ * The meter is an element too: volts divide between what feeds it, behind its impedance, and its own input.
+ */
+function voltsShown(
+  meter: Exclude<LeadMeter, 'ohms'>,
+  vRe: number,
+  vIm: number,
+  zRe: number,
+  zIm: number,
+): number {
   const input = meterOhms[meter]
   const share = input / size(input + zRe, zIm)
   if (meter === 'dc') return vRe * share
@@ -125,7 +148,15 @@ export function wireLink(settled: Settled, from: string, to: string): number {
 }
 
 export const unitOf = (meter: Meter): Reading['unit'] =>
-  meter === 'amps' ? 'A' : meter === 'ohms' ? 'Ω' : meter === 'millivolts' ? 'mV' : meter === 'dc' ? 'V DC' : 'V'
+  meter === 'amps'
+    ? 'A'
+    : meter === 'ohms'
+      ? 'Ω'
+      : meter === 'millivolts'
+        ? 'mV'
+        : meter === 'dc'
+          ? 'V DC'
+          : 'V'
 
 /** A value as a meter's display would give it, with its unit. */
 export function display(value: number | null, meter: Meter): string {
@@ -136,4 +167,8 @@ export function display(value: number | null, meter: Meter): string {
 }
 
 const ohmsText = (ohms: number): string =>
-  ohms >= 1e6 ? `${(ohms / 1e6).toFixed(2)} MΩ` : ohms >= 1000 ? `${(ohms / 1000).toFixed(2)} kΩ` : `${ohms.toFixed(1)} Ω`
+  ohms >= 1e6
+    ? `${(ohms / 1e6).toFixed(2)} MΩ`
+    : ohms >= 1000
+      ? `${(ohms / 1000).toFixed(2)} kΩ`
+      : `${ohms.toFixed(1)} Ω`

@@ -28,7 +28,10 @@ export interface Link {
   readonly rest: string
 }
 
-/** A diagram under given conditions as nodes and links. Node `earthNode` is the reference, the metal of the unit. */
+/**
+ * A diagram under given conditions as nodes and links. Node `earthNode` is the reference, the metal of the
+ * unit.
+ */
 export interface Network {
   readonly diagram: Diagram
   readonly conditions: Conditions
@@ -40,7 +43,11 @@ export interface Network {
 }
 
 /** Compiles a law of link `own`; `siblings` gives the links of the same part by branch name. */
-export function compileLaw(law: Law, own: number, siblings: (branch: string) => number): Readonly<Record<Analysis, Row>> {
+export function compileLaw(
+  law: Law,
+  own: number,
+  siblings: (branch: string) => number,
+): Readonly<Record<Analysis, Row>> {
   const row = (equation: Equation): Row => {
     if (equation === 'open') return null
     return {
@@ -61,13 +68,26 @@ export const resistanceRows = (ohms: number, own: number): Readonly<Record<Analy
   compileLaw(resistance(ohms), own, () => own)
 
 /**
- * Builds the network of a diagram. `standing` effects that join points or move a wire's end become links of their own
+ * Builds the network of a diagram. `standing` effects that join points or move a wire's end become links of
+ * their own
  * (`join:0`, …), so that later changes are changes against them.
  */
-export function buildNetwork(diagram: Diagram, conditions: Conditions, standing: readonly Effect[] = []): Network {
+export function buildNetwork(
+  diagram: Diagram,
+  conditions: Conditions,
+  standing: readonly Effect[] = [],
+): Network {
   const nodes = new Map<string, number>()
   const nodeNames: string[] = []
-  const declared: { id: BranchId; from: string; to: string; role: Role; part: Part | null; states: Readonly<Record<string, Law>>; rest: string }[] = []
+  const declared: {
+    id: BranchId
+    from: string
+    to: string
+    role: Role
+    part: Part | null
+    states: Readonly<Record<string, Law>>
+    rest: string
+  }[] = []
   const node = (name: string): void => {
     if (name === earth || nodes.has(name)) return
     nodes.set(name, nodeNames.length)
@@ -76,17 +96,41 @@ export function buildNetwork(diagram: Diagram, conditions: Conditions, standing:
   for (const point of diagram.points.keys()) node(point)
   for (const part of diagram.parts.values())
     for (const branch of part.kind.branches(part.settings, conditions)) {
-      const end = (name: string): string => (name === earth ? earth : name.startsWith('~') ? `${part.id}${name}` : `${part.id}.${name}`)
+      const end = (name: string): string =>
+        name === earth ? earth : name.startsWith('~') ? `${part.id}${name}` : `${part.id}.${name}`
       const from = end(branch.from)
       const to = end(branch.to)
       node(from)
       node(to)
-      declared.push({ id: `${part.id}/${branch.name}`, from, to, role: branch.role, part, states: branch.states, rest: branch.rest })
+      declared.push({
+        id: `${part.id}/${branch.name}`,
+        from,
+        to,
+        role: branch.role,
+        part,
+        states: branch.states,
+        rest: branch.rest,
+      })
     }
   for (const wire of diagram.wires.values())
-    declared.push({ id: wire.id, from: wire.from, to: wire.to, role: 'conductor', part: null, states: { is: resistance(wire.ohms) }, rest: 'is' })
+    declared.push({
+      id: wire.id,
+      from: wire.from,
+      to: wire.to,
+      role: 'conductor',
+      part: null,
+      states: { is: resistance(wire.ohms) },
+      rest: 'is',
+    })
   for (const join of joinsOf(diagram, standing))
-    declared.push({ id: `join:${declared.length}`, ...join, role: 'conductor', part: null, states: { is: resistance(join.ohms) }, rest: 'is' })
+    declared.push({
+      id: `join:${declared.length}`,
+      ...join,
+      role: 'conductor',
+      part: null,
+      states: { is: resistance(join.ohms) },
+      rest: 'is',
+    })
 
   const linkNumbers = new Map(declared.map((link, number) => [link.id, number]))
   const earthNode = nodeNames.length
@@ -98,17 +142,26 @@ export function buildNetwork(diagram: Diagram, conditions: Conditions, standing:
     role: link.role,
     part: link.part,
     rest: link.rest,
-    states: Object.fromEntries(Object.entries(link.states).map(([state, law]) => [state, compileLaw(law, own, (branch) => {
-      const sibling = linkNumbers.get(`${link.part?.id}/${branch}`)
-      if (sibling === undefined) throw new RangeError(`${link.id}: its law speaks of ${branch}, which the part does not have`)
-      return sibling
-    })])),
+    states: Object.fromEntries(
+      Object.entries(link.states).map(([state, law]) => [
+        state,
+        compileLaw(law, own, (branch) => {
+          const sibling = linkNumbers.get(`${link.part?.id}/${branch}`)
+          if (sibling === undefined)
+            throw new RangeError(`${link.id}: its law speaks of ${branch}, which the part does not have`)
+          return sibling
+        }),
+      ]),
+    ),
   }))
   return { diagram, conditions, nodeNames, nodes, links, linkNumbers, earthNode }
 }
 
 /** The joins that effects make: those they state, and a moved wire's new landing. */
-export const joinsOf = (diagram: Diagram, effects: readonly Effect[]): readonly { from: string; to: string; ohms: number }[] =>
+export const joinsOf = (
+  diagram: Diagram,
+  effects: readonly Effect[],
+): readonly { from: string; to: string; ohms: number }[] =>
   effects.flatMap((effect) => {
     if (effect.does === 'join') return [effect]
     if (effect.does !== 'move') return []

@@ -21,7 +21,10 @@ export interface Join {
   readonly rows: Rows
 }
 
-/** Effects resolved against a network: rows that replace a link's law, states that are held, settings that differ, joins. */
+/**
+ * Effects resolved against a network: rows that replace a link's law, states that are held, settings that
+ * differ, joins.
+ */
 export interface Overrides {
   readonly rows: ReadonlyMap<number, Replacement>
   readonly held: ReadonlyMap<number, string>
@@ -34,7 +37,11 @@ export const noOverrides: Overrides = { rows: new Map(), held: new Map(), settin
 const openRows: Replacement = { ac: null, dc: null, closedOnly: false }
 
 /** Resolves effects. Throws UnknownNameError for a branch, point or part that the unit does not have. */
-export function resolveEffects(network: Network, effects: readonly Effect[], joinsBuiltIn = false): Overrides {
+export function resolveEffects(
+  network: Network,
+  effects: readonly Effect[],
+  joinsBuiltIn = false,
+): Overrides {
   const rows = new Map<number, Replacement>()
   const held = new Map<number, string>()
   const settings = new Map<string, Settings>()
@@ -57,13 +64,20 @@ export function resolveEffects(network: Network, effects: readonly Effect[], joi
       case 'ohms': {
         const number = link(effect.branch)
         const { role } = network.links[number]
-        rows.set(number, { ...resistanceRows(effect.ohms, number), closedOnly: role === 'contact' || role === 'fuse' })
+        rows.set(number, {
+          ...resistanceRows(effect.ohms, number),
+          closedOnly: role === 'contact' || role === 'fuse',
+        })
         break
       }
       case 'hold': {
         const number = link(effect.branch)
         if (!(effect.state in network.links[number].states))
-          throw new UnknownNameError(`state of ${effect.branch}`, effect.state, Object.keys(network.links[number].states))
+          throw new UnknownNameError(
+            `state of ${effect.branch}`,
+            effect.state,
+            Object.keys(network.links[number].states),
+          )
         held.set(number, effect.state)
         break
       }
@@ -73,7 +87,10 @@ export function resolveEffects(network: Network, effects: readonly Effect[], joi
       case 'set': {
         const part = network.diagram.parts.get(effect.part)
         if (!part) throw new UnknownNameError('part', effect.part, network.diagram.parts.keys())
-        settings.set(effect.part, (settings.get(effect.part) ?? part.settings).with(effect.setting, effect.to))
+        settings.set(
+          effect.part,
+          (settings.get(effect.part) ?? part.settings).with(effect.setting, effect.to),
+        )
         break
       }
       case 'join':
@@ -81,8 +98,12 @@ export function resolveEffects(network: Network, effects: readonly Effect[], joi
         node(effect.to)
     }
   }
-  const joins = joinsBuiltIn ? [] : joinsOf(network.diagram, effects).map((join): Join => ({
-    a: node(join.from), b: node(join.to), rows: resistanceRows(join.ohms, 0),
-  }))
+  const joins = joinsBuiltIn
+    ? []
+    : joinsOf(network.diagram, effects).map((join): Join => ({
+        a: node(join.from),
+        b: node(join.to),
+        rows: resistanceRows(join.ohms, 0),
+      }))
   return { rows, held, settings, joins }
 }

@@ -6,14 +6,23 @@ export interface PathStep {
   readonly link: number
 }
 
-/** A step across an open contact counts as this many closed ones, so that a path goes through it only when it must. */
+/**
+ * A step across an open contact counts as this many closed ones, so that a path goes through it only when it
+ * must.
+ */
 const openContactSteps = 40
 
 /**
- * The way the current is meant to go between two nodes: fewest steps through wires, fuses and contacts as they stand
+ * The way the current is meant to go between two nodes: fewest steps through wires, fuses and contacts as
+ * they stand
  * in the healthy circuit; through an open contact where there is no other way. Null when there is none.
  */
-export function conductingPath(circuit: Circuit, from: number, to: number, avoid: ReadonlySet<number> = new Set()): readonly PathStep[] | null {
+export function conductingPath(
+  circuit: Circuit,
+  from: number,
+  to: number,
+  avoid: ReadonlySet<number> = new Set(),
+): readonly PathStep[] | null {
   const { network, healthy } = circuit
   const neighbours = new Map<number, { node: number; link: number; steps: number }[]>()
   const join = (a: number, b: number, link: number, steps: number): void => {
@@ -26,7 +35,9 @@ export function conductingPath(circuit: Circuit, from: number, to: number, avoid
     join(a, b, link, steps)
     join(b, a, link, steps)
   })
-  const best = new Map<number, { steps: number; from: number; link: number }>([[from, { steps: 0, from: -1, link: -1 }]])
+  const best = new Map<number, { steps: number; from: number; link: number }>([
+    [from, { steps: 0, from: -1, link: -1 }],
+  ])
   const open = new Set([from])
   while (open.size > 0) {
     const here = [...open].reduce((a, b) => ((best.get(b)?.steps ?? 0) < (best.get(a)?.steps ?? 0) ? b : a))

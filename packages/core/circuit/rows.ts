@@ -3,9 +3,14 @@ import type { Analysis, Network, Row } from './network'
 import { replacedRow, type Overrides } from './overrides'
 import type { Change } from './variation'
 
-/** Which row each link of a network stands under, given the states of its parts and what has been done to it. */
+/**
+ * Which row each link of a network stands under, given the states of its parts and what has been done to it.
+ */
 export class Rows {
-  constructor(private readonly network: Network, private readonly standing: Overrides) {}
+  constructor(
+    private readonly network: Network,
+    private readonly standing: Overrides,
+  ) {}
 
   /** A link in a state, under what stands for the whole situation. */
   of(link: number, state: string, analysis: Analysis): Row {
@@ -17,7 +22,9 @@ export class Rows {
   /** The same with further effects on top. */
   under(overrides: Overrides, link: number, state: string, analysis: Analysis): Row {
     const replaced = overrides.rows.get(link)
-    return replaced ? replacedRow(replaced, this.network.links[link].states[state], analysis) : this.of(link, state, analysis)
+    return replaced
+      ? replacedRow(replaced, this.network.links[link].states[state], analysis)
+      : this.of(link, state, analysis)
   }
 
   all(states: readonly string[], overrides: Overrides, analysis: Analysis): readonly Row[] {
@@ -26,7 +33,11 @@ export class Rows {
 
   /** The rows that stand otherwise than on a ground; only links in `touched` or among its `differs` can. */
   changes(
-    { factored, differs }: Ground, analysis: Analysis, states: readonly string[], touched: ReadonlySet<number>, overrides: Overrides,
+    { factored, differs }: Ground,
+    analysis: Analysis,
+    states: readonly string[],
+    touched: ReadonlySet<number>,
+    overrides: Overrides,
   ): Change[] {
     const { links } = this.network
     const changes: Change[] = []
@@ -39,7 +50,8 @@ export class Rows {
       const row = this.under(overrides, link, states[link], analysis)
       if (row !== factored.rows[link]) changes.push({ link, a: links[link].a, b: links[link].b, row })
     }
-    for (const join of overrides.joins) changes.push({ link: -1, a: join.a, b: join.b, row: join.rows[analysis] })
+    for (const join of overrides.joins)
+      changes.push({ link: -1, a: join.a, b: join.b, row: join.rows[analysis] })
     return changes
   }
 }

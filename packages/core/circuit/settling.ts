@@ -1,6 +1,15 @@
 import type { Settings } from '../parts/settings'
 import { fill, stir, type Actor, type Break, type Cast, type Feelings } from './actors'
-import { baseOf, farFrom, groundOf, mostBases, noteFarState, type Base, type FarState, type Ground } from './base'
+import {
+  baseOf,
+  farFrom,
+  groundOf,
+  mostBases,
+  noteFarState,
+  type Base,
+  type FarState,
+  type Ground,
+} from './base'
 import { DirectSide } from './directSide'
 import { Factored } from './factored'
 import type { Analysis, Network } from './network'
@@ -25,9 +34,15 @@ export interface Settlement {
 
 /** Rounds after which states that still change are called repeating. */
 const maximumRounds = 24
-/** Rounds that motors take to come up: fuses do not act on them; a state that goes on changing longer meets its fuse. */
+/**
+ * Rounds that motors take to come up: fuses do not act on them; a state that goes on changing longer meets
+ * its fuse.
+ */
 const startingRounds = 8
-/** Changed rows from which a fresh factorisation costs less than a low-rank update, while there is no base yet. */
+/**
+ * Changed rows from which a fresh factorisation costs less than a low-rank update, while there is no base
+ * yet.
+ */
 const refactorFrom = 24
 
 const noChanges: readonly Change[] = []
@@ -37,7 +52,10 @@ export class Settling {
   private readonly rows: Rows
   private readonly felt: Feelings
   private readonly stirred: Uint8Array
-  /** The healthy state first; states that many faults end in behind it. Empty until the healthy state has been found. */
+  /**
+   * The healthy state first; states that many faults end in behind it. Empty until the healthy state has been
+   * found.
+   */
   private readonly bases: Base[] = []
   private readonly farStates: FarState[] = []
   private readonly trial: Variation
@@ -47,9 +65,16 @@ export class Settling {
   private states: readonly string[]
   readonly healthy: Settlement
 
-  constructor(private readonly network: Network, private readonly cast: Cast, private readonly standing: Overrides) {
+  constructor(
+    private readonly network: Network,
+    private readonly cast: Cast,
+    private readonly standing: Overrides,
+  ) {
     this.rows = new Rows(network, standing)
-    const room = (analysis: Analysis) => ({ re: new Float64Array(cast.senses[analysis].plus.length), im: new Float64Array(cast.senses[analysis].plus.length) })
+    const room = (analysis: Analysis) => ({
+      re: new Float64Array(cast.senses[analysis].plus.length),
+      im: new Float64Array(cast.senses[analysis].plus.length),
+    })
     this.felt = { ac: room('ac'), dc: room('dc') }
     this.stirred = new Uint8Array(cast.actors.length)
     this.states = network.links.map((link, number) => standing.held.get(number) ?? link.rest)
@@ -64,7 +89,15 @@ export class Settling {
     this.healthy = { ...first, ac: new Variation(this.ac.factored, noChanges), dc, touched: new Set() }
     if (first.oscillates) return
     dc.feel(cast.senses.dc, this.felt.dc)
-    this.bases.push(baseOf(this.ac, cast, { re: this.felt.dc.re.slice(), im: this.felt.dc.im.slice() }, this.states, this.states))
+    this.bases.push(
+      baseOf(
+        this.ac,
+        cast,
+        { re: this.felt.dc.re.slice(), im: this.felt.dc.im.slice() },
+        this.states,
+        this.states,
+      ),
+    )
   }
 
   /** Entries of the factors, the work of one direct solve. */
@@ -96,25 +129,39 @@ export class Settling {
       this.trial.restart(ground.factored, changes)
       this.direct.restart(this.trialDirect, direct)
       const before = round >= startingRounds ? states.slice() : states
-      if (!this.act(base, !this.direct.isHealthy(direct), round > startingRounds, states, touched, overrides)) {
-        if (base && changes.length > farFrom && this.bases.length < mostBases && noteFarState(this.farStates, states, touched))
+      if (
+        !this.act(base, !this.direct.isHealthy(direct), round > startingRounds, states, touched, overrides)
+      ) {
+        if (
+          base &&
+          changes.length > farFrom &&
+          this.bases.length < mostBases &&
+          noteFarState(this.farStates, states, touched)
+        )
           this.addBase(states, overrides)
         return this.settlement(ground, changes, direct, states, false, round, overrides, touched)
       }
-      const signature = round > startingRounds + 2 ? [...touched].map((link) => `${link}${states[link]}`).join() : ''
+      const signature =
+        round > startingRounds + 2 ? [...touched].map((link) => `${link}${states[link]}`).join() : ''
       if (round >= maximumRounds || (signature !== '' && seen.has(signature)))
         return this.settlement(ground, changes, direct, before, true, round, overrides, touched)
       if (signature !== '') seen.add(signature)
     }
   }
 
-  /** A settled state for direct current with every change in it, felt by what flows now or not: what ohms are taken from. */
+  /**
+   * A settled state for direct current with every change in it, felt by what flows now or not: what ohms are
+   * taken from.
+   */
   wholeDirect({ states, touched, overrides }: Settlement): Variation {
     return this.direct.whole(states, touched, overrides)
   }
 
   /** The circuit with every link in a given state, whatever the parts would make of it. */
-  solveStates(states: readonly string[], overrides: Overrides): { readonly ac: Variation; readonly dc: Variation } {
+  solveStates(
+    states: readonly string[],
+    overrides: Overrides,
+  ): { readonly ac: Variation; readonly dc: Variation } {
     const touched = new Set<number>(overrides.rows.keys())
     states.forEach((state, link) => {
       if (state !== this.states[link]) touched.add(link)
@@ -126,18 +173,27 @@ export class Settling {
   }
 
   /** What every part wants of its own links in such a state: link → state, only where it differs. */
-  wantsIn(solution: { readonly ac: Variation; readonly dc: Variation }, states: readonly string[], overrides: Overrides): ReadonlyMap<number, string> {
+  wantsIn(
+    solution: { readonly ac: Variation; readonly dc: Variation },
+    states: readonly string[],
+    overrides: Overrides,
+  ): ReadonlyMap<number, string> {
     const wanted = new Map<number, string>()
     for (const actor of this.feeling(solution, states, overrides)) {
       const wants = actor.behave?.(actor.now) ?? {}
       for (const [branch, link] of actor.own)
-        if (branch in wants && wants[branch] !== states[link] && !this.isHeld(link, overrides)) wanted.set(link, wants[branch])
+        if (branch in wants && wants[branch] !== states[link] && !this.isHeld(link, overrides))
+          wanted.set(link, wants[branch])
     }
     return wanted
   }
 
   /** Every actor in turn, its senses filled. */
-  *feeling(solution: { readonly ac: Variation; readonly dc: Variation }, states: readonly string[], overrides: Overrides): Generator<Actor> {
+  *feeling(
+    solution: { readonly ac: Variation; readonly dc: Variation },
+    states: readonly string[],
+    overrides: Overrides,
+  ): Generator<Actor> {
     solution.ac.feel(this.cast.senses.ac, this.felt.ac)
     solution.dc.feel(this.cast.senses.dc, this.felt.dc)
     const breakOf = this.breaksUnder(overrides)
@@ -148,22 +204,43 @@ export class Settling {
   }
 
   private ground(states: readonly string[]): Ground {
-    return { factored: new Factored(this.network, 'ac', this.rows.all(states, noOverrides, 'ac')), differs: [] }
+    return {
+      factored: new Factored(this.network, 'ac', this.rows.all(states, noOverrides, 'ac')),
+      differs: [],
+    }
   }
 
   private settlement(
-    { factored }: Ground, changes: readonly Change[], direct: readonly Change[], states: readonly string[], oscillates: boolean,
-    rounds: number, overrides: Overrides, touched: ReadonlySet<number>,
+    { factored }: Ground,
+    changes: readonly Change[],
+    direct: readonly Change[],
+    states: readonly string[],
+    oscillates: boolean,
+    rounds: number,
+    overrides: Overrides,
+    touched: ReadonlySet<number>,
   ): Settlement {
-    return { ac: new Variation(factored, changes), dc: this.direct.variation(direct), states, oscillates, rounds, overrides, touched }
+    return {
+      ac: new Variation(factored, changes),
+      dc: this.direct.variation(direct),
+      states,
+      oscillates,
+      rounds,
+      overrides,
+      touched,
+    }
   }
 
   /** The base from which the fewest rows change, and those changes. */
   private nearest(
-    states: readonly string[], touched: ReadonlySet<number>, overrides: Overrides, known: readonly Change[],
+    states: readonly string[],
+    touched: ReadonlySet<number>,
+    overrides: Overrides,
+    known: readonly Change[],
   ): { readonly base: Base; readonly changes: readonly Change[] } {
     let [base] = this.bases
-    let changes: readonly Change[] = this.bases.length === 1 ? known : this.rows.changes(base, 'ac', states, touched, overrides)
+    let changes: readonly Change[] =
+      this.bases.length === 1 ? known : this.rows.changes(base, 'ac', states, touched, overrides)
     for (let k = 1; k < this.bases.length; k++) {
       const other = this.rows.changes(this.bases[k], 'ac', states, touched, overrides)
       if (other.length >= changes.length) continue
@@ -173,16 +250,41 @@ export class Settling {
     return { base, changes }
   }
 
-  /** Makes a base of an end without what made it, if its parts would still rest: a blown fuse stays blown, a cut wire stays cut. */
+  /**
+   * Makes a base of an end without what made it, if its parts would still rest: a blown fuse stays blown, a
+   * cut wire stays cut.
+   */
   private addBase(states: readonly string[], overrides: Overrides): void {
-    const lasting: Overrides = { ...noOverrides, rows: overrides.joins.length > 0 ? new Map() : overrides.rows }
+    const lasting: Overrides = {
+      ...noOverrides,
+      rows: overrides.joins.length > 0 ? new Map() : overrides.rows,
+    }
     const ground = groundOf(this.network, 'ac', this.rows.all(states, lasting, 'ac'), this.ac.factored.rows)
-    const wants = this.wantsIn({ ac: new Variation(ground.factored, noChanges), dc: this.healthy.dc }, states, lasting)
-    if (wants.size === 0) this.bases.push(baseOf(ground, this.cast, this.bases[0].rest.felt.dc, states.slice(), this.states, [...lasting.rows.keys()]))
+    const wants = this.wantsIn(
+      { ac: new Variation(ground.factored, noChanges), dc: this.healthy.dc },
+      states,
+      lasting,
+    )
+    if (wants.size === 0)
+      this.bases.push(
+        baseOf(ground, this.cast, this.bases[0].rest.felt.dc, states.slice(), this.states, [
+          ...lasting.rows.keys(),
+        ]),
+      )
   }
 
-  /** Lets the parts act on what the trial makes them feel: the slow ones when the quick ones rest, or never do. */
-  private act(base: Base | undefined, directMoved: boolean, hurried: boolean, states: string[], touched: Set<number>, overrides: Overrides): boolean {
+  /**
+   * Lets the parts act on what the trial makes them feel: the slow ones when the quick ones rest, or never
+   * do.
+   */
+  private act(
+    base: Base | undefined,
+    directMoved: boolean,
+    hurried: boolean,
+    states: string[],
+    touched: Set<number>,
+    overrides: Overrides,
+  ): boolean {
     const { cast, stirred, felt } = this
     this.trial.feel(cast.senses.ac, felt.ac)
     if (directMoved || !base) this.trialDirect.feel(cast.senses.dc, felt.dc)
@@ -190,7 +292,10 @@ export class Settling {
     if (base) {
       stirred.fill(0)
       stir(cast, felt, directMoved, states, touched, overrides.rows.keys(), base.rest, stirred)
-      if (overrides.settings.size > 0) cast.actors.forEach(({ part }, actor) => { if (overrides.settings.has(part.id)) stirred[actor] = 1 })
+      if (overrides.settings.size > 0)
+        cast.actors.forEach(({ part }, actor) => {
+          if (overrides.settings.has(part.id)) stirred[actor] = 1
+        })
     } else stirred.fill(1)
     const quick = this.actOf(false, states, touched, overrides)
     const slow = (!quick || hurried) && this.actOf(true, states, touched, overrides)

@@ -12,18 +12,31 @@ export const switchedOff = (diagram: Diagram, isolators: readonly string[]): rea
   isolators.flatMap((id) => {
     const part = diagram.parts.get(id)
     return part
-      ? part.kind.branches(part.settings, {}).filter((branch) => branch.role === 'contact' && 'open' in branch.states)
-        .map((branch): Effect => ({ does: 'hold', branch: `${id}/${branch.name}`, state: 'open' }))
+      ? part.kind
+          .branches(part.settings, {})
+          .filter((branch) => branch.role === 'contact' && 'open' in branch.states)
+          .map((branch): Effect => ({ does: 'hold', branch: `${id}/${branch.name}`, state: 'open' }))
       : []
   })
 
-/** The situation of a call, under the call's own conditions unless told otherwise. Throws UnknownNameError. */
+/**
+ * The situation of a call, under the call's own conditions unless told otherwise. Throws UnknownNameError.
+ */
 export function situationOf(
-  diagram: Diagram, callId: string, power: Power = 'on', conditions: Conditions = {}, standing: readonly Effect[] = [],
+  diagram: Diagram,
+  callId: string,
+  power: Power = 'on',
+  conditions: Conditions = {},
+  standing: readonly Effect[] = [],
   off: readonly string[] = [],
 ): Situation {
   const call = diagram.calls.find(({ id }) => id === callId)
-  if (!call) throw new UnknownNameError('call', callId, diagram.calls.map(({ id }) => id))
+  if (!call)
+    throw new UnknownNameError(
+      'call',
+      callId,
+      diagram.calls.map(({ id }) => id),
+    )
   return {
     call: callId,
     conditions: { ...call.conditions, ...conditions },

@@ -1,4 +1,7 @@
-/** A small complex matrix by rows, and once factored its factors in its place: `order` are its rows as they were eliminated. */
+/**
+ * A small complex matrix by rows, and once factored its factors in its place: `order` are its rows as they
+ * were eliminated.
+ */
 export interface SmallLu {
   readonly matrixRe: Float64Array
   readonly matrixIm: Float64Array
@@ -51,8 +54,18 @@ export function factorSmall({ matrixRe, matrixIm, order }: SmallLu, size: number
   }
 }
 
-/** Solves in place for a right-hand side, by factors that begin at `factors` of their arrays, with their order at `start`. */
-export function substituteSmall({ matrixRe, matrixIm, order }: SmallLu, size: number, factors: number, start: number, bRe: Float64Array, bIm: Float64Array): void {
+/**
+ * Solves in place for a right-hand side, by factors that begin at `factors` of their arrays, with their order
+ * at `start`.
+ */
+export function substituteSmall(
+  { matrixRe, matrixIm, order }: SmallLu,
+  size: number,
+  factors: number,
+  start: number,
+  bRe: Float64Array,
+  bIm: Float64Array,
+): void {
   if (size === 1) {
     divide(bRe, bIm, matrixRe[factors], matrixIm[factors])
     return

@@ -23,7 +23,8 @@ const searchedRows = 4
 /**
  * Sparse LU factors of a complex matrix, with pivots chosen by Markowitz cost among entries that pass a
  * row-relative threshold. Circuits are nearly trees, so the factors hold hardly more than the matrix.
- * Source: H. M. Markowitz, Management Science 3 (1957); Duff, Erisman & Reid, Direct Methods for Sparse Matrices.
+ * Source: H. M. Markowitz, Management Science 3 (1957); Duff, Erisman & Reid, Direct Methods for Sparse
+ * Matrices.
  */
 export class SparseLu {
   readonly size: number
@@ -69,13 +70,17 @@ export class SparseLu {
     return new SparseLu(new Elimination(matrix).run())
   }
 
-  /** Where a right-hand side with its first entry in this row begins: pass the least of all its rows to `solve`. */
+  /**
+   * Where a right-hand side with its first entry in this row begins: pass the least of all its rows to
+   * `solve`.
+   */
   stepOf(row: number): number {
     return this.stepOfRow[row]
   }
 
   /**
-   * Solves A x = b for a sparse b whose entries begin at step `from`. The answer goes to `xRe`, `xIm` (first `size`
+   * Solves A x = b for a sparse b whose entries begin at step `from`. The answer goes to `xRe`, `xIm` (first
+   * `size`
    * places); `b` is left all zero, ready for the next.
    */
   solve(bRe: Float64Array, bIm: Float64Array, from: number, xRe: Float64Array, xIm: Float64Array): void {
@@ -152,7 +157,12 @@ function flatten(lists: readonly Entries[]): Triangle {
   const start = new Int32Array(lists.length + 1)
   for (let k = 0; k < lists.length; k++) start[k + 1] = start[k] + lists[k].index.length
   const total = start[lists.length]
-  const flat = { start, index: new Int32Array(total), re: new Float64Array(total), im: new Float64Array(total) }
+  const flat = {
+    start,
+    index: new Int32Array(total),
+    re: new Float64Array(total),
+    im: new Float64Array(total),
+  }
   for (let k = 0; k < lists.length; k++) {
     const { index, re, im } = lists[k]
     for (let p = 0, at = start[k]; p < index.length; p++, at++) {

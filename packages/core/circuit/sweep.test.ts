@@ -15,7 +15,9 @@ const same = (swept: number, single: number | null): boolean =>
 describe.each(builtInUnitIds.map((id, unit) => [id, unit] as const))('%s', (id, unit) => {
   const diagram = builtInUnit(id)
   // every second call, other ones in each unit
-  const calls = diagram.calls.map(({ id: call }, k) => [call, k] as const).filter(([, k]) => k % 2 === unit % 2)
+  const calls = diagram.calls
+    .map(({ id: call }, k) => [call, k] as const)
+    .filter(([, k]) => k % 2 === unit % 2)
 
   test.each(calls)('in %s: a sweep over all faults reads what each of them does alone', (call, k) => {
     const circuit = new Circuit(diagram, situationOf(diagram, call))
@@ -30,7 +32,8 @@ describe.each(builtInUnitIds.map((id, unit) => [id, unit] as const))('%s', (id, 
         const swept = sweep.read(a, b)
         states.forEach((settled, place) => {
           const single = valueBetween(settled, meter, a, b)
-          if (!same(swept[place], single)) throw new Error(`${meter} ${a} ${b}, state ${place}: ${swept[place]} swept, ${single} alone`)
+          if (!same(swept[place], single))
+            throw new Error(`${meter} ${a} ${b}, state ${place}: ${swept[place]} swept, ${single} alone`)
         })
       }
     }
@@ -45,5 +48,7 @@ test('states of several factorisations, in any order, and one state alone', () =
   const a = circuit.network.nodes.get('CC1.A1') ?? -1
   const b = circuit.network.nodes.get('TB.C') ?? -1
   const all = new MeterSweep('volts', states).read(a, b)
-  states.forEach((settled, place) => { expect(new MeterSweep('volts', [settled]).read(a, b)[0]).toBe(all[place]) })
+  states.forEach((settled, place) => {
+    expect(new MeterSweep('volts', [settled]).read(a, b)[0]).toBe(all[place])
+  })
 })

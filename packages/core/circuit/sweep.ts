@@ -3,13 +3,20 @@ import { substituteSmall, type SmallLu } from './smallLu'
 import type { Update, Variation } from './variation'
 
 /**
- * Many variations, looked at between one pair of nodes after another. Between a pair a variation comes down to a few
- * numbers: what the response of each changed row has there, and what each changed row makes of the pair's own response.
- * They are gathered once a pair, each once however many variations share it, and lie side by side; what is left for each
- * variation is the arithmetic of `Variation.volts` and `Variation.impedance`, in the same order, without a walk through memory.
+ * Many variations, looked at between one pair of nodes after another. Between a pair a variation comes down
+ * to a few
+ * numbers: what the response of each changed row has there, and what each changed row makes of the pair's own
+ * response.
+ * They are gathered once a pair, each once however many variations share it, and lie side by side; what is
+ * left for each
+ * variation is the arithmetic of `Variation.volts` and `Variation.impedance`, in the same order, without a
+ * walk through memory.
  */
 export class Sweep {
-  /** By the place of the variation: volts from a to b, and the impedance seen there with every source dead, ohms. */
+  /**
+   * By the place of the variation: volts from a to b, and the impedance seen there with every source dead,
+   * ohms.
+   */
   readonly voltsRe: Float64Array
   readonly voltsIm: Float64Array
   readonly ohmsRe: Float64Array
@@ -27,7 +34,14 @@ export class Sweep {
       if (group) group.push(place)
       else byBase.set(base, [place])
     })
-    this.groups = [...byBase].map(([base, places]) => new Group(base, places, places.map((place) => variations[place].update)))
+    this.groups = [...byBase].map(
+      ([base, places]) =>
+        new Group(
+          base,
+          places,
+          places.map((place) => variations[place].update),
+        ),
+    )
   }
 
   /** Fills the volts of every variation. */
@@ -35,10 +49,20 @@ export class Sweep {
     for (const group of this.groups) group.volts(a, b, this.voltsRe, this.voltsIm)
   }
 
-  /** Fills the impedance of every variation, or only of those that have at least so many volts there: `volts` comes first then. */
+  /**
+   * Fills the impedance of every variation, or only of those that have at least so many volts there: `volts`
+   * comes first then.
+   */
   impedance(a: number, b: number, fromVolts = 0): void {
     const { voltsRe, voltsIm } = this
-    for (const group of this.groups) group.impedance(a, b, (v) => Math.abs(voltsRe[v]) + Math.abs(voltsIm[v]) >= fromVolts, this.ohmsRe, this.ohmsIm)
+    for (const group of this.groups)
+      group.impedance(
+        a,
+        b,
+        (v) => Math.abs(voltsRe[v]) + Math.abs(voltsIm[v]) >= fromVolts,
+        this.ohmsRe,
+        this.ohmsIm,
+      )
   }
 }
 
@@ -55,7 +79,9 @@ class Numbering<T> {
   }
 }
 
-/** Where a changed row looks: between two places of a vector, and at a current, −1 for a join that has none. */
+/**
+ * Where a changed row looks: between two places of a vector, and at a current, −1 for a join that has none.
+ */
 interface Port {
   readonly a: number
   readonly b: number
@@ -77,23 +103,57 @@ class Group {
   private readonly factors: SmallLu
   /** Of each term of a row: Σ volts·V − ohms·I. */
   private readonly termPort: Int32Array
-  private readonly terms: { readonly voltsRe: Float64Array; readonly voltsIm: Float64Array; readonly ohmsRe: Float64Array; readonly ohmsIm: Float64Array }
+  private readonly terms: {
+    readonly voltsRe: Float64Array
+    readonly voltsIm: Float64Array
+    readonly ohmsRe: Float64Array
+    readonly ohmsIm: Float64Array
+  }
   /** What is gathered for a pair: of the responses, and of the pair's own response at the ports. */
   private readonly ofResponse: { readonly re: Float64Array; readonly im: Float64Array }
-  private readonly atPort: { readonly voltsRe: Float64Array; readonly voltsIm: Float64Array; readonly ampsRe: Float64Array; readonly ampsIm: Float64Array }
+  private readonly atPort: {
+    readonly voltsRe: Float64Array
+    readonly voltsIm: Float64Array
+    readonly ampsRe: Float64Array
+    readonly ampsIm: Float64Array
+  }
   /** Of one variation at a time. */
   private readonly work: { readonly re: Float64Array; readonly im: Float64Array }
 
-  constructor(private readonly base: Factored, private readonly places: readonly number[], updates: readonly Update[]) {
+  constructor(
+    private readonly base: Factored,
+    private readonly places: readonly number[],
+    updates: readonly Update[],
+  ) {
     const responses = new Numbering<Vector>()
     const ports = new Numbering<Port>()
     const portOfLink = (link: number): number => {
       const { a, b } = base.network.links[link]
       return ports.of(link, { a, b, current: base.placeOf(link) })
     }
-    const list = { response: [] as number[], order: [] as number[], weightRe: [] as number[], weightIm: [] as number[], factorRe: [] as number[], factorIm: [] as number[] }
-    const term = { start: [0], port: [] as number[], voltsRe: [] as number[], voltsIm: [] as number[], ohmsRe: [] as number[], ohmsIm: [] as number[] }
-    const addTerm = (port: number, voltsRe: number, voltsIm: number, ohmsRe: number, ohmsIm: number): void => {
+    const list = {
+      response: [] as number[],
+      order: [] as number[],
+      weightRe: [] as number[],
+      weightIm: [] as number[],
+      factorRe: [] as number[],
+      factorIm: [] as number[],
+    }
+    const term = {
+      start: [0],
+      port: [] as number[],
+      voltsRe: [] as number[],
+      voltsIm: [] as number[],
+      ohmsRe: [] as number[],
+      ohmsIm: [] as number[],
+    }
+    const addTerm = (
+      port: number,
+      voltsRe: number,
+      voltsIm: number,
+      ohmsRe: number,
+      ohmsIm: number,
+    ): void => {
       term.port.push(port)
       term.voltsRe.push(voltsRe)
       term.voltsIm.push(voltsIm)
@@ -103,7 +163,14 @@ class Group {
     const changeStart = [0]
     const factorStart = [0]
     let most = 0
-    for (const { size, changes, responses: own, weightRe, weightIm, factors: { matrixRe, matrixIm, order } } of updates) {
+    for (const {
+      size,
+      changes,
+      responses: own,
+      weightRe,
+      weightIm,
+      factors: { matrixRe, matrixIm, order },
+    } of updates) {
       for (let j = 0; j < size; j++) {
         const { link, a, b, row } = changes[j]
         list.response.push(responses.of(own[j], own[j]))
@@ -113,7 +180,10 @@ class Group {
         // a join is felt by its volts alone, an opened link by its current
         if (link < 0) addTerm(ports.of(`${a} ${b}`, { a, b, current: -1 }), 1, 0, 0, 0)
         else if (!row) addTerm(portOfLink(link), 0, 0, -1, 0)
-        else row.links.forEach((of, t) => { addTerm(portOfLink(of), row.voltsRe[t], row.voltsIm[t], row.ohmsRe[t], row.ohmsIm[t]) })
+        else
+          row.links.forEach((of, t) => {
+            addTerm(portOfLink(of), row.voltsRe[t], row.voltsIm[t], row.ohmsRe[t], row.ohmsIm[t])
+          })
         term.start.push(term.port.length)
       }
       for (let k = 0; k < size * size; k++) {
@@ -131,19 +201,41 @@ class Group {
     this.response = Int32Array.from(list.response)
     this.weightRe = Float64Array.from(list.weightRe)
     this.weightIm = Float64Array.from(list.weightIm)
-    this.factors = { matrixRe: Float64Array.from(list.factorRe), matrixIm: Float64Array.from(list.factorIm), order: Int32Array.from(list.order) }
+    this.factors = {
+      matrixRe: Float64Array.from(list.factorRe),
+      matrixIm: Float64Array.from(list.factorIm),
+      order: Int32Array.from(list.order),
+    }
     this.termStart = Int32Array.from(term.start)
     this.termPort = Int32Array.from(term.port)
-    this.terms = { voltsRe: Float64Array.from(term.voltsRe), voltsIm: Float64Array.from(term.voltsIm), ohmsRe: Float64Array.from(term.ohmsRe), ohmsIm: Float64Array.from(term.ohmsIm) }
+    this.terms = {
+      voltsRe: Float64Array.from(term.voltsRe),
+      voltsIm: Float64Array.from(term.voltsIm),
+      ohmsRe: Float64Array.from(term.ohmsRe),
+      ohmsIm: Float64Array.from(term.ohmsIm),
+    }
     const room = (count: number): Float64Array => new Float64Array(count)
     this.ofResponse = { re: room(responses.all.length), im: room(responses.all.length) }
-    this.atPort = { voltsRe: room(ports.all.length), voltsIm: room(ports.all.length), ampsRe: room(ports.all.length), ampsIm: room(ports.all.length) }
+    this.atPort = {
+      voltsRe: room(ports.all.length),
+      voltsIm: room(ports.all.length),
+      ampsRe: room(ports.all.length),
+      ampsIm: room(ports.all.length),
+    }
     this.work = { re: room(most), im: room(most) }
   }
 
   volts(a: number, b: number, outRe: Float64Array, outIm: Float64Array): void {
     this.gatherResponses(a, b)
-    const { places, changeStart, response, weightRe, weightIm, ofResponse: { re, im }, base: { solution } } = this
+    const {
+      places,
+      changeStart,
+      response,
+      weightRe,
+      weightIm,
+      ofResponse: { re, im },
+      base: { solution },
+    } = this
     const ownRe = solution.re[a] - solution.re[b]
     const ownIm = solution.im[a] - solution.im[b]
     for (let v = 0; v < places.length; v++) {
@@ -159,11 +251,25 @@ class Group {
     }
   }
 
-  impedance(a: number, b: number, isWanted: (place: number) => boolean, outRe: Float64Array, outIm: Float64Array): void {
+  impedance(
+    a: number,
+    b: number,
+    isWanted: (place: number) => boolean,
+    outRe: Float64Array,
+    outIm: Float64Array,
+  ): void {
     const pair = this.base.passingPairResponse(a, b)
     this.gatherResponses(a, b)
     this.gatherPorts(pair)
-    const { places, changeStart, factorStart, factors, response, work, ofResponse: { re, im } } = this
+    const {
+      places,
+      changeStart,
+      factorStart,
+      factors,
+      response,
+      work,
+      ofResponse: { re, im },
+    } = this
     const ownRe = pair.re[a] - pair.re[b]
     const ownIm = pair.im[a] - pair.im[b]
     for (let v = 0; v < places.length; v++) {
@@ -211,8 +317,14 @@ class Group {
     let im = 0
     for (let t = termStart[change]; t < termStart[change + 1]; t++) {
       const p = termPort[t]
-      re += terms.voltsRe[t] * atPort.voltsRe[p] - terms.voltsIm[t] * atPort.voltsIm[p] - (terms.ohmsRe[t] * atPort.ampsRe[p] - terms.ohmsIm[t] * atPort.ampsIm[p])
-      im += terms.voltsRe[t] * atPort.voltsIm[p] + terms.voltsIm[t] * atPort.voltsRe[p] - (terms.ohmsRe[t] * atPort.ampsIm[p] + terms.ohmsIm[t] * atPort.ampsRe[p])
+      re +=
+        terms.voltsRe[t] * atPort.voltsRe[p] -
+        terms.voltsIm[t] * atPort.voltsIm[p] -
+        (terms.ohmsRe[t] * atPort.ampsRe[p] - terms.ohmsIm[t] * atPort.ampsIm[p])
+      im +=
+        terms.voltsRe[t] * atPort.voltsIm[p] +
+        terms.voltsIm[t] * atPort.voltsRe[p] -
+        (terms.ohmsRe[t] * atPort.ampsIm[p] + terms.ohmsIm[t] * atPort.ampsRe[p])
     }
     work.re[to] = re
     work.im[to] = im

@@ -26,14 +26,24 @@ const mostAtOnce = 60
 const chatterSeconds = 0.05
 
 /**
- * What happens by itself after a call is set: contacts follow at once, delays run, fuses open by current and time.
- * Starts from the state in which `before` has come to rest, and ends at `untilSeconds` or when nothing is pending.
+ * What happens by itself after a call is set: contacts follow at once, delays run, fuses open by current and
+ * time.
+ * Starts from the state in which `before` has come to rest, and ends at `untilSeconds` or when nothing is
+ * pending.
  */
-export function playTimeline(diagram: Diagram, before: Situation, after: Situation, effects: readonly Effect[], untilSeconds: number): Timeline {
+export function playTimeline(
+  diagram: Diagram,
+  before: Situation,
+  after: Situation,
+  effects: readonly Effect[],
+  untilSeconds: number,
+): Timeline {
   const rest = new Circuit(diagram, before).vary(effects)
   const circuit = new Circuit(diagram, after)
   const overrides = resolveEffects(circuit.network, effects)
-  const states = circuit.network.links.map((link, number) => overrides.held.get(number) ?? rest.states[number] ?? link.rest)
+  const states = circuit.network.links.map(
+    (link, number) => overrides.held.get(number) ?? rest.states[number] ?? link.rest,
+  )
   const delays = delaysOf(circuit)
   const pending = new Map<number, { readonly to: string; readonly at: number }>()
   const events: TimelineEvent[] = []
@@ -49,7 +59,8 @@ export function playTimeline(diagram: Diagram, before: Situation, after: Situati
   while (seconds <= untilSeconds) {
     const solution = circuit.solveStates(states, overrides)
     const wanted = circuit.wantsIn(solution, states, overrides)
-    for (const link of [...pending.keys()]) if (wanted.get(link) !== pending.get(link)?.to) pending.delete(link)
+    for (const link of [...pending.keys()])
+      if (wanted.get(link) !== pending.get(link)?.to) pending.delete(link)
     let moved = false
     for (const [link, to] of wanted) {
       const wait = waitOf(circuit, link, to, delays, clampAmpsOf(solution.ac, link))
@@ -62,7 +73,10 @@ export function playTimeline(diagram: Diagram, before: Situation, after: Situati
       atOnce += 1
       continue
     }
-    const signature = `${states.join()} ${[...pending].map(([link, { to, at }]) => `${link}${to}${(at - seconds).toFixed(3)}`).sort().join()}`
+    const signature = `${states.join()} ${[...pending]
+      .map(([link, { to, at }]) => `${link}${to}${(at - seconds).toFixed(3)}`)
+      .sort()
+      .join()}`
     const earlier = seen.get(signature)
     if (earlier !== undefined && seconds > earlier) {
       periodSeconds = seconds - earlier
@@ -84,7 +98,8 @@ type Delays = ReadonlyMap<string, number>
 function delaysOf(circuit: Circuit): Delays {
   const delays = new Map<string, number>()
   for (const part of circuit.diagram.parts.values())
-    for (const { branch, to, seconds } of part.kind.delays?.(part.settings) ?? []) delays.set(`${part.id}/${branch} ${to}`, seconds)
+    for (const { branch, to, seconds } of part.kind.delays?.(part.settings) ?? [])
+      delays.set(`${part.id}/${branch} ${to}`, seconds)
   return delays
 }
 

@@ -2,7 +2,9 @@ import type { Factored, Felt, Senses, Vector } from './factored'
 import type { Row } from './network'
 import { factorSmall, substituteSmall, type SmallLu } from './smallLu'
 
-/** One changed row: a link of the network, or (link −1) a join of two nodes that the network does not have. */
+/**
+ * One changed row: a link of the network, or (link −1) a join of two nodes that the network does not have.
+ */
 export interface Change {
   readonly link: number
   readonly a: number
@@ -10,7 +12,10 @@ export interface Change {
   readonly row: Row
 }
 
-/** The update that makes a variation of its base, solved: responses to its changed rows, their weights, the factors they come from. */
+/**
+ * The update that makes a variation of its base, solved: responses to its changed rows, their weights, the
+ * factors they come from.
+ */
 export interface Update {
   readonly size: number
   readonly changes: readonly Change[]
@@ -31,8 +36,10 @@ const none = new Float64Array(0)
 const noFactors: SmallLu = { matrixRe: none, matrixIm: none, order: new Int32Array(0) }
 
 /**
- * A factored network with a few rows replaced, solved by a low-rank update of the one factorisation: with x₀ the
- * base solution and xⱼ the response to a unit force in changed row j, the new rows applied to x₀ − Σ cⱼ xⱼ must hold,
+ * A factored network with a few rows replaced, solved by a low-rank update of the one factorisation: with x₀
+ * the
+ * base solution and xⱼ the response to a unit force in changed row j, the new rows applied to x₀ − Σ cⱼ xⱼ
+ * must hold,
  * which is a k × k system for c (Sherman–Morrison–Woodbury, written on the rows so that nothing cancels).
  * It is solved when first asked about.
  */
@@ -44,7 +51,10 @@ export class Variation {
   private weightRe = none
   private weightIm = none
 
-  constructor(public base: Factored, public changes: readonly Change[]) {}
+  constructor(
+    public base: Factored,
+    public changes: readonly Change[],
+  ) {}
 
   /** Turns to other changes, perhaps of another base; the working space stays. */
   restart(base: Factored, changes: readonly Change[]): void {
@@ -60,7 +70,11 @@ export class Variation {
     const size = (this.size = changes.length)
     if (size === 0) return
     if (this.factors.order.length < size) {
-      this.factors = { matrixRe: new Float64Array(size * size), matrixIm: new Float64Array(size * size), order: new Int32Array(size) }
+      this.factors = {
+        matrixRe: new Float64Array(size * size),
+        matrixIm: new Float64Array(size * size),
+        order: new Int32Array(size),
+      }
       this.weightRe = new Float64Array(size)
       this.weightIm = new Float64Array(size)
     }
@@ -111,7 +125,8 @@ export class Variation {
     this.ready()
     const { re } = this.base.solution
     let volts = re[a] - re[b]
-    for (let j = 0; j < this.size; j++) volts -= this.weightRe[j] * (this.responses[j].re[a] - this.responses[j].re[b])
+    for (let j = 0; j < this.size; j++)
+      volts -= this.weightRe[j] * (this.responses[j].re[a] - this.responses[j].re[b])
     return Math.abs(volts)
   }
 
@@ -181,7 +196,14 @@ export class Variation {
   }
 
   /** The new row i applied to a vector; `own` when the vector is the response of that very change. */
-  private apply(i: number, x: Vector, own: boolean, toRe: Float64Array, toIm: Float64Array, at: number): void {
+  private apply(
+    i: number,
+    x: Vector,
+    own: boolean,
+    toRe: Float64Array,
+    toIm: Float64Array,
+    at: number,
+  ): void {
     const change = this.changes[i]
     const { row } = change
     const currents = this.base.nodeCount + 1
@@ -198,7 +220,12 @@ export class Variation {
       toIm[at] = x.im[currents + change.link]
       return
     }
-    if (row.links.length === 1 && row.links[0] === change.link && row.voltsIm[0] === 0 && row.voltsRe[0] === 1) {
+    if (
+      row.links.length === 1 &&
+      row.links[0] === change.link &&
+      row.voltsIm[0] === 0 &&
+      row.voltsRe[0] === 1
+    ) {
       // nearly every row is a plain impedance
       const iRe = x.re[currents + change.link]
       const iIm = x.im[currents + change.link]

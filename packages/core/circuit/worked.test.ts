@@ -19,31 +19,59 @@ ${rungs}
 const reader = (text: string, conditions = {}) => {
   const diagram = readLadder(text)
   const circuit = new Circuit(diagram, situationOf(diagram, 'off', 'on', conditions))
-  return (meter: Meter, from: string, to: string, effects: readonly Effect[] = []): number => meterValue(circuit.vary(effects), meter, from, to) ?? NaN
+  return (meter: Meter, from: string, to: string, effects: readonly Effect[] = []): number =>
+    meterValue(circuit.vary(effects), meter, from, to) ?? NaN
 }
 
-const transformer = (tap: string) => reader(bench('208Y/120 one leg pair', 'part XF transformer "Transformer" in here : va 40, taps "208,230,240"',
-  `  SV.L1 -black 1- XF.COM = XF.${tap} -red 2- SV.L2`))
+const transformer = (tap: string) =>
+  reader(
+    bench(
+      '208Y/120 one leg pair',
+      'part XF transformer "Transformer" in here : va 40, taps "208,230,240"',
+      `  SV.L1 -black 1- XF.COM = XF.${tap} -red 2- SV.L2`,
+    ),
+  )
 
-test.each([['P208', 26.4], ['P230', 23.87], ['P240', 22.88]])('208 V on tap %s gives %d V with no load', (tap, volts) => {
+test.each([
+  ['P208', 26.4],
+  ['P230', 23.87],
+  ['P240', 22.88],
+])('208 V on tap %s gives %d V with no load', (tap, volts) => {
   expect(transformer(tap)('volts', 'XF.S1', 'XF.S2')).toBeCloseTo(volts, 1)
 })
 
 test('rated load gives rated volts', () => {
-  const read = reader(bench('208Y/120 one leg pair', 'part XF transformer "Transformer" in here : va 40, taps "208"\npart H heater "Load" in here : watts 40, volts 24',
-    '  SV.L1 -black 1- XF.COM = XF.P208 -red 2- SV.L2\n  XF.S1 -red 3- H.1 = H.2 -brown 4- XF.S2'))
+  const read = reader(
+    bench(
+      '208Y/120 one leg pair',
+      'part XF transformer "Transformer" in here : va 40, taps "208"\npart H heater "Load" in here : watts 40, volts 24',
+      '  SV.L1 -black 1- XF.COM = XF.P208 -red 2- SV.L2\n  XF.S1 -red 3- H.1 = H.2 -brown 4- XF.S2',
+    ),
+  )
   expect(read('volts', 'H.1', 'H.2')).toBeCloseTo(24, 1)
   expect(read('amps', 'XF.S1', 'H.1')).toBeCloseTo(1.667, 2)
 })
 
 test('10 kW at 240 V on 208 V takes 36.1 A', () => {
-  const read = reader(bench('208Y/120 one leg pair', 'part H heater "Heater" in here : watts 10000, volts 240', '  SV.L1 -black 1- H.1 = H.2 -red 2- SV.L2'))
+  const read = reader(
+    bench(
+      '208Y/120 one leg pair',
+      'part H heater "Heater" in here : watts 10000, volts 240',
+      '  SV.L1 -black 1- H.1 = H.2 -red 2- SV.L2',
+    ),
+  )
   expect(read('amps', 'SV.L1', 'H.1')).toBeCloseTo(36.1, 1)
 })
 
-const bank = reader(bench('240 high leg', 'part H heater-bank "Bank" in here : watts 15000, volts 240',
-  '  SV.L1 -black 1- H.1\n  SV.L2 -red 2- H.2\n  SV.L3 -blue 3- H.3'))
-const legs = (effects: readonly Effect[] = []): readonly number[] => [1, 2, 3].map((n) => bank('amps', `SV.L${n}`, `H.${n}`, effects))
+const bank = reader(
+  bench(
+    '240 high leg',
+    'part H heater-bank "Bank" in here : watts 15000, volts 240',
+    '  SV.L1 -black 1- H.1\n  SV.L2 -red 2- H.2\n  SV.L3 -blue 3- H.3',
+  ),
+)
+const legs = (effects: readonly Effect[] = []): readonly number[] =>
+  [1, 2, 3].map((n) => bank('amps', `SV.L${n}`, `H.${n}`, effects))
 
 test('a delta bank: 36.08 A a line; one element open 20.83, 20.83, 36.08 A; one line open 31.25 A twice', () => {
   for (const amps of legs()) expect(amps).toBeCloseTo(36.08, 1)
@@ -57,10 +85,19 @@ test('a delta bank: 36.08 A a line; one element open 20.83, 20.83, 36.08 A; one 
   expect(lost[2]).toBeCloseTo(31.25, 1)
 })
 
-const motor = reader(bench('208Y/120', 'part M three-phase-fan "Motor" in here : amps 10, volts 208\npart D disconnect "Switch" in here',
-  '  SV.L1 -black 1- D.L1 = D.T1 -black 2- M.T1\n  SV.L2 -red 3- D.L2 = D.T2 -red 4- M.T2\n  SV.L3 -blue 5- D.L3 = D.T3 -blue 6- M.T3'))
+const motor = reader(
+  bench(
+    '208Y/120',
+    'part M three-phase-fan "Motor" in here : amps 10, volts 208\npart D disconnect "Switch" in here',
+    '  SV.L1 -black 1- D.L1 = D.T1 -black 2- M.T1\n  SV.L2 -red 3- D.L2 = D.T2 -red 4- M.T2\n  SV.L3 -blue 5- D.L3 = D.T3 -blue 6- M.T3',
+  ),
+)
 const lostLeg: readonly Effect[] = [{ does: 'open', branch: 'D/pole3' }]
-const stalled: readonly Effect[] = [1, 2, 3].map((n) => ({ does: 'hold', branch: `M/winding${n}`, state: 'stalled' }))
+const stalled: readonly Effect[] = [1, 2, 3].map((n) => ({
+  does: 'hold',
+  branch: `M/winding${n}`,
+  state: 'stalled',
+}))
 
 test('a running motor that loses a leg goes on with about 1.7 times the current and generates volts toward the dead leg', () => {
   expect(motor('amps', 'D.T1', 'M.T1')).toBeCloseTo(10, 1)

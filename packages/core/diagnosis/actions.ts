@@ -24,19 +24,32 @@ export class ForbiddenActionError extends Error {
 const jumperOhms = 0.05
 
 const undoes: Partial<Record<ActionVerb, readonly ActionVerb[]>> = {
-  land: ['lift'], plug: ['unplug'], unbridge: ['bridge'], warm: ['cool'], cool: ['warm'],
+  land: ['lift'],
+  plug: ['unplug'],
+  unbridge: ['bridge'],
+  warm: ['cool'],
+  cool: ['warm'],
 }
 
 /** The standing actions after one more. Throws UnknownNameError, ForbiddenActionError. */
-export function actAfter(diagram: Diagram, before: readonly StandingAction[], verb: ActionVerb, of: string, to = ''): readonly StandingAction[] {
+export function actAfter(
+  diagram: Diagram,
+  before: readonly StandingAction[],
+  verb: ActionVerb,
+  of: string,
+  to = '',
+): readonly StandingAction[] {
   const undone = (undoes[verb] ?? []).map((other) => actionKey(other, of, to))
   const left = before.filter(({ key }) => !undone.includes(key))
   const effects = effectsOfAction(diagram, verb, of, to)
   const key = actionKey(verb, of, to)
-  return effects.length === 0 || left.some((action) => action.key === key) ? left : [...left, { key, verb, of, to, effects }]
+  return effects.length === 0 || left.some((action) => action.key === key)
+    ? left
+    : [...left, { key, verb, of, to, effects }]
 }
 
-export const actionKey = (verb: ActionVerb, of: string, to = ''): string => `${verb} ${[of, to].sort().join(' ')}`
+export const actionKey = (verb: ActionVerb, of: string, to = ''): string =>
+  `${verb} ${[of, to].sort().join(' ')}`
 
 /** What an action does to the circuit while it lasts. Throws UnknownNameError, ForbiddenActionError. */
 export function effectsOfAction(diagram: Diagram, verb: ActionVerb, of: string, to = ''): readonly Effect[] {
@@ -44,16 +57,25 @@ export function effectsOfAction(diagram: Diagram, verb: ActionVerb, of: string, 
     case 'bridge':
       return bridge(diagram, of, to)
     case 'lift': {
-      const wires = [...diagram.wires.values()].filter((wire) => wire.id === of || `${wire.to}-${wire.from}` === of || wire.from === of || wire.to === of)
-      if (wires.length === 0) throw new UnknownNameError('wire or terminal', of, [...diagram.wires.keys(), ...diagram.points.keys()])
+      const wires = [...diagram.wires.values()].filter(
+        (wire) => wire.id === of || `${wire.to}-${wire.from}` === of || wire.from === of || wire.to === of,
+      )
+      if (wires.length === 0)
+        throw new UnknownNameError('wire or terminal', of, [
+          ...diagram.wires.keys(),
+          ...diagram.points.keys(),
+        ])
       return wires.map((wire) => ({ does: 'open', branch: wire.id }))
     }
     case 'unplug': {
       const part = diagram.parts.get(of) ?? diagram.parts.get(partOfPoint(of))
       if (!part) throw new UnknownNameError('part', of, diagram.parts.keys())
       if (part.kind.kind === 'plug')
-        return part.kind.branches(part.settings, {}).map((branch) => ({ does: 'open', branch: `${part.id}/${branch.name}` }))
-      return [...diagram.wires.values()].filter((wire) => partOfPoint(wire.from) === part.id || partOfPoint(wire.to) === part.id)
+        return part.kind
+          .branches(part.settings, {})
+          .map((branch) => ({ does: 'open', branch: `${part.id}/${branch.name}` }))
+      return [...diagram.wires.values()]
+        .filter((wire) => partOfPoint(wire.from) === part.id || partOfPoint(wire.to) === part.id)
         .map((wire) => ({ does: 'open', branch: wire.id }))
     }
     case 'warm':
@@ -64,23 +86,43 @@ export function effectsOfAction(diagram: Diagram, verb: ActionVerb, of: string, 
     }
     default:
       if (!diagram.parts.has(of) && !diagram.points.has(of) && !diagram.wires.has(of))
-        throw new UnknownNameError('part, point or wire', of, [...diagram.parts.keys(), ...diagram.points.keys()])
+        throw new UnknownNameError('part, point or wire', of, [
+          ...diagram.parts.keys(),
+          ...diagram.points.keys(),
+        ])
       return []
   }
 }
 
-/** What an alteration found on arrival does to the circuit, until it is put right. Throws UnknownNameError. */
-export function alterationEffects(diagram: Diagram, what: AlterationSort, of: string, to = ''): readonly Effect[] {
+/**
+ * What an alteration found on arrival does to the circuit, until it is put right. Throws UnknownNameError.
+ */
+export function alterationEffects(
+  diagram: Diagram,
+  what: AlterationSort,
+  of: string,
+  to = '',
+): readonly Effect[] {
   if (of.includes('.') && to !== '') return what === 'substituted' ? [] : joinOf(diagram, of, to)
   const part = diagram.parts.get(of)
   if (!part) throw new UnknownNameError('part', of, diagram.parts.keys())
   if (what !== 'bridged') return []
-  return part.kind.branches(part.settings, {}).filter(({ role, from }) => role === 'contact' && from !== 'EARTH').slice(0, 1)
-    .map(({ from, to: end }): Effect => ({ does: 'join', from: `${of}.${from}`, to: `${of}.${end}`, ohms: jumperOhms }))
+  return part.kind
+    .branches(part.settings, {})
+    .filter(({ role, from }) => role === 'contact' && from !== 'EARTH')
+    .slice(0, 1)
+    .map(({ from, to: end }): Effect => ({
+      does: 'join',
+      from: `${of}.${from}`,
+      to: `${of}.${end}`,
+      ohms: jumperOhms,
+    }))
 }
 
 function joinOf(diagram: Diagram, from: string, to: string): readonly Effect[] {
-  for (const point of [from, to]) if (point !== 'EARTH' && !diagram.points.has(point)) throw new UnknownNameError('point', point, diagram.points.keys())
+  for (const point of [from, to])
+    if (point !== 'EARTH' && !diagram.points.has(point))
+      throw new UnknownNameError('point', point, diagram.points.keys())
   return [{ does: 'join', from, to, ohms: jumperOhms }]
 }
 
@@ -89,6 +131,7 @@ function bridge(diagram: Diagram, of: string, to: string): readonly Effect[] {
   if (of === to) throw new ForbiddenActionError(`${of} to ${to}: a bridge needs two different points`)
   const letters = [of, to].map(terminalOfPoint)
   const onBoards = [of, to].every((point) => /^(TB|TS)\./.test(point))
-  if (onBoards && letters.includes('R') && letters.includes('C')) throw new ForbiddenActionError('R to C is a dead short of the control transformer: never join these two')
+  if (onBoards && letters.includes('R') && letters.includes('C'))
+    throw new ForbiddenActionError('R to C is a dead short of the control transformer: never join these two')
   return effects
 }

@@ -54,11 +54,24 @@ export function askOf(diagnosis: Diagnosis, step: Step): Ask {
 
 function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
   const { diagram } = diagnosis.model
-  const point = (id: string): string => (id === 'EARTH' ? 'bare metal of the unit' : diagram.points.get(id)?.words ?? id)
+  const point = (id: string): string =>
+    id === 'EARTH' ? 'bare metal of the unit' : (diagram.points.get(id)?.words ?? id)
   return {
-    ...factsOf(diagnosis, step, display(step.healthy, step.meter), (outcome) => display(outcome.value, step.meter), step.deed),
-    do: 'measure', meter: step.meter, meterWords: meterWords[step.meter], from: step.from, to: step.to,
-    fromWords: point(step.from), toWords: point(step.to), zone: zoneWords(diagram, diagram.points.get(step.from)?.zone),
+    ...factsOf(
+      diagnosis,
+      step,
+      display(step.healthy, step.meter),
+      (outcome) => display(outcome.value, step.meter),
+      step.deed,
+    ),
+    do: 'measure',
+    meter: step.meter,
+    meterWords: meterWords[step.meter],
+    from: step.from,
+    to: step.to,
+    fromWords: point(step.from),
+    toWords: point(step.to),
+    zone: zoneWords(diagram, diagram.points.get(step.from)?.zone),
   }
 }
 
@@ -66,8 +79,17 @@ function lookAsk(diagnosis: Diagnosis, step: LookStep): LookAsk {
   const { diagram } = diagnosis.model
   const part = diagram.parts.get(step.of)
   return {
-    ...factsOf(diagnosis, step, seenWords(step.healthy), (outcome) => seenWords(outcome.seen ?? ''), step.deed),
-    do: 'look', of: step.of, ofWords: partWords(diagram, step.of), zone: zoneWords(diagram, part?.zone),
+    ...factsOf(
+      diagnosis,
+      step,
+      seenWords(step.healthy),
+      (outcome) => seenWords(outcome.seen ?? ''),
+      step.deed,
+    ),
+    do: 'look',
+    of: step.of,
+    ofWords: partWords(diagram, step.of),
+    zone: zoneWords(diagram, part?.zone),
     answers: step.outcomes.map(({ seen }) => ({ what: seen ?? '', words: seenWords(seen ?? '') })),
   }
 }
@@ -75,23 +97,50 @@ function lookAsk(diagnosis: Diagnosis, step: LookStep): LookAsk {
 function waitAsk(diagnosis: Diagnosis, step: WaitStep): WaitAsk {
   const { diagram } = diagnosis.model
   return {
-    ...factsOf(diagnosis, step, '', () => '', null), outcomes: [],
-    do: 'wait', seconds: step.seconds, ofWords: partWords(diagram, step.of), zone: '',
+    ...factsOf(diagnosis, step, '', () => '', null),
+    outcomes: [],
+    do: 'wait',
+    seconds: step.seconds,
+    ofWords: partWords(diagram, step.of),
+    zone: '',
     reason: 'A delay still runs. A judgement before it has passed is a wrong judgement.',
   }
 }
 
-const zoneWords = (diagram: Diagram, zone: string | undefined): string => diagram.zones.get(zone ?? '')?.words ?? ''
+const zoneWords = (diagram: Diagram, zone: string | undefined): string =>
+  diagram.zones.get(zone ?? '')?.words ?? ''
 
-function factsOf({ model, belief }: Diagnosis, step: Step, healthy: string, shows: (outcome: Outcome) => string, deed: Deed | null): Omit<AskFacts, 'zone'> {
+function factsOf(
+  { model, belief }: Diagnosis,
+  step: Step,
+  healthy: string,
+  shows: (outcome: Outcome) => string,
+  deed: Deed | null,
+): Omit<AskFacts, 'zone'> {
   const [first, second] = step.outcomes
   return {
-    call: step.call, callWords: model.diagram.calls.find(({ id }) => id === step.call)?.words ?? step.call, power: step.power, healthy,
-    reason: first && second ? `Parts ${count(first.hypotheses.length)} from ${count(second.hypotheses.length)}, ${percent(first.probability)} against ${percent(second.probability)}` : '',
-    outcomes: step.outcomes.filter(({ probability }) => probability > shownFrom).slice(0, 4).map((outcome) => ({
-      shows: shows(outcome), odds: oddsWords(outcome.probability),
-      means: meaning(outcome.hypotheses.filter((h) => belief.probability[h] > shownFrom).slice(0, 3).map((h) => model.hypotheses[h].words), outcome.hypotheses.length),
-    })),
+    call: step.call,
+    callWords: model.diagram.calls.find(({ id }) => id === step.call)?.words ?? step.call,
+    power: step.power,
+    healthy,
+    reason:
+      first && second
+        ? `Parts ${count(first.hypotheses.length)} from ${count(second.hypotheses.length)}, ${percent(first.probability)} against ${percent(second.probability)}`
+        : '',
+    outcomes: step.outcomes
+      .filter(({ probability }) => probability > shownFrom)
+      .slice(0, 4)
+      .map((outcome) => ({
+        shows: shows(outcome),
+        odds: oddsWords(outcome.probability),
+        means: meaning(
+          outcome.hypotheses
+            .filter((h) => belief.probability[h] > shownFrom)
+            .slice(0, 3)
+            .map((h) => model.hypotheses[h].words),
+          outcome.hypotheses.length,
+        ),
+      })),
     deed: deed ? { ...deed, ...deedWords(model.diagram, deed) } : null,
   }
 }
@@ -103,30 +152,49 @@ const bridgeCautions: Readonly<Record<TestBridge, string>> = {
   never: '',
 }
 
-export function deedWords(diagram: Diagram, { verb, of, to }: Deed): { readonly words: string; readonly caution: string } {
+export function deedWords(
+  diagram: Diagram,
+  { verb, of, to }: Deed,
+): { readonly words: string; readonly caution: string } {
   const part = diagram.parts.get(of.split('.')[0])
   const name = part?.words ?? of
   switch (verb) {
     case 'bridge': {
-      if (of === 'TB.R') return { words: `Join R to ${to.split('.')[1]} at the board`, caution: 'R to Y skips the thermostat’s compressor delay: keep it yourself. With electric heat join G as well. Never R to C.' }
-      return { words: `Join ${of} to ${to} for a moment`, caution: bridgeCautions[part?.kind.testBridge ?? 'never'] }
+      if (of === 'TB.R')
+        return {
+          words: `Join R to ${to.split('.')[1]} at the board`,
+          caution:
+            'R to Y skips the thermostat’s compressor delay: keep it yourself. With electric heat join G as well. Never R to C.',
+        }
+      return {
+        words: `Join ${of} to ${to} for a moment`,
+        caution: bridgeCautions[part?.kind.testBridge ?? 'never'],
+      }
     }
     case 'unplug':
       return { words: `Pull ${name}`, caution: 'Isolated and proven dead.' }
     case 'lift':
-      return { words: `Lift the lead ${of}`, caution: 'Isolated and proven dead. Note its terminal, colour and number first.' }
+      return {
+        words: `Lift the lead ${of}`,
+        caution: 'Isolated and proven dead. Note its terminal, colour and number first.',
+      }
     case 'warm':
       return { words: `Warm ${name} with the hand`, caution: '' }
     case 'cool':
       return { words: `Cool ${name} with ice`, caution: '' }
     case 'reset':
-      return { words: `Reset ${name}`, caution: 'Once. If it trips again, look for why before anything else.' }
+      return {
+        words: `Reset ${name}`,
+        caution: 'Once. If it trips again, look for why before anything else.',
+      }
     default:
       return { words: `${verb} ${name}`, caution: '' }
   }
 }
 
 const meaning = (leading: readonly string[], all: number): string =>
-  leading.length === 0 ? `${count(all)} left` : `${leading.join(' · ')}${all > leading.length ? ` · ${all - leading.length} more` : ''}`
+  leading.length === 0
+    ? `${count(all)} left`
+    : `${leading.join(' · ')}${all > leading.length ? ` · ${all - leading.length} more` : ''}`
 const count = (n: number): string => (n === 1 ? 'one suspect' : `${n} suspects`)
 const percent = (share: number): string => `${Math.round(100 * share)} %`

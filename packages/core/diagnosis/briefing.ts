@@ -62,7 +62,12 @@ const clearedBelow = 0.002
 const speaks = 1.5
 
 /** Diagnoses a case and puts it into words. Throws EvidenceError, UnknownNameError. */
-export function brief(diagram: Diagram, file: Omit<CaseFile, 'unit'>, choosing: Choosing = {}, facts: UnitFacts = {}): Briefing {
+export function brief(
+  diagram: Diagram,
+  file: Omit<CaseFile, 'unit'>,
+  choosing: Choosing = {},
+  facts: UnitFacts = {},
+): Briefing {
   const diagnosis = diagnose(diagram, file, choosing, facts)
   const strips = stripsOf(diagnosis)
   return {
@@ -87,12 +92,28 @@ function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
   return shown.map((h): SuspectBrief => {
     const hypothesis = model.hypotheses[h]
     const { id, words, of, cause, prove } = hypothesis
-    const told = findings.evidence.map((piece, e) => ({ piece, gain: belief.weight[e][h] - belief.weight[e][0], loss: tops[e] - belief.weight[e][h] }))
+    const told = findings.evidence.map((piece, e) => ({
+      piece,
+      gain: belief.weight[e][h] - belief.weight[e][0],
+      loss: tops[e] - belief.weight[e][h],
+    }))
     const probability = belief.probability[h]
     return {
-      id, words, of, probability, odds: oddsWords(probability), cause, prove, proof: provingWords(diagnosis, proofs.get(h)), before: beforeEnergising(hypothesis, kindOf),
-      explains: told.filter(({ gain }) => gain > speaks).map(({ piece }) => evidenceWords(model.diagram, piece)),
-      against: told.filter(({ loss }) => loss > 2 * speaks).map(({ piece, loss }) => `${againstWords(loss)}: ${evidenceWords(model.diagram, piece)}`),
+      id,
+      words,
+      of,
+      probability,
+      odds: oddsWords(probability),
+      cause,
+      prove,
+      proof: provingWords(diagnosis, proofs.get(h)),
+      before: beforeEnergising(hypothesis, kindOf),
+      explains: told
+        .filter(({ gain }) => gain > speaks)
+        .map(({ piece }) => evidenceWords(model.diagram, piece)),
+      against: told
+        .filter(({ loss }) => loss > 2 * speaks)
+        .map(({ piece, loss }) => `${againstWords(loss)}: ${evidenceWords(model.diagram, piece)}`),
     }
   })
 }
@@ -100,22 +121,31 @@ function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
 const top = (weights: Float64Array): number => weights.reduce((a, b) => Math.max(a, b), -Infinity)
 
 /**
- * Faults that a reading shows not to be there: it would have read otherwise with them, and otherwise than a healthy unit.
+ * Faults that a reading shows not to be there: it would have read otherwise with them, and otherwise than a
+ * healthy unit.
  * A fault that merely fails to explain a reading is not tested by it.
  */
 function clearedShown({ model, belief, findings }: Diagnosis): readonly ClearedBrief[] {
   if (findings.evidence.length === 0) return []
   const tops = belief.weight.map(top)
-  return model.hypotheses.map((hypothesis, h) => ({ hypothesis, h }))
+  return model.hypotheses
+    .map((hypothesis, h) => ({ hypothesis, h }))
     .filter(({ h }) => h > 0 && h < model.singles && belief.probability[h] < clearedBelow)
     .map(({ hypothesis, h }) => {
-      const against = belief.weight.map((weight, e) => Math.min(tops[e] - weight[h], Math.abs(weight[0] - weight[h])))
+      const against = belief.weight.map((weight, e) =>
+        Math.min(tops[e] - weight[h], Math.abs(weight[0] - weight[h])),
+      )
       const most = against.reduce((best, loss, e) => (loss > against[best] ? e : best), 0)
       return { hypothesis, loss: against[most], by: findings.evidence[most] }
     })
     .filter(({ loss }) => loss > speaks)
-    .sort((a, b) => b.hypothesis.prior - a.hypothesis.prior).slice(0, shownCleared)
-    .map(({ hypothesis, by }) => ({ id: hypothesis.id, words: hypothesis.words, by: evidenceWords(model.diagram, by) }))
+    .sort((a, b) => b.hypothesis.prior - a.hypothesis.prior)
+    .slice(0, shownCleared)
+    .map(({ hypothesis, by }) => ({
+      id: hypothesis.id,
+      words: hypothesis.words,
+      by: evidenceWords(model.diagram, by),
+    }))
 }
 
 function delaysShown({ model, findings }: Diagnosis): Briefing['delays'] {
@@ -124,15 +154,27 @@ function delaysShown({ model, findings }: Diagnosis): Briefing['delays'] {
   return [...lasts].map(([part, seconds]) => ({ words: partWords(model.diagram, part), seconds }))
 }
 
-/** How a value just typed sits against what the circuit can give: an empty text, or a question worth asking. */
-export function doubtAbout(judgement: Judgement, meter: Meter, from: string, to: string, value: number | null): string {
+/**
+ * How a value just typed sits against what the circuit can give: an empty text, or a question worth asking.
+ */
+export function doubtAbout(
+  judgement: Judgement,
+  meter: Meter,
+  from: string,
+  to: string,
+  value: number | null,
+): string {
   const { model, belief, findings, ranked } = judgement
   const situation = situationIn(judgement, findings.now)
   const all = ranked.filter((h) => h < model.singles)
   const outcomes = partition(meter, situation.predict(meter, from, to, all), belief, all)
-  const near = outcomes.some((outcome) => (outcome.value === null ? value === null
-    : value !== null && Math.abs(outcome.value - value) <= Math.max(1.5, 0.2 * Math.abs(outcome.value))))
+  const near = outcomes.some((outcome) =>
+    outcome.value === null
+      ? value === null
+      : value !== null && Math.abs(outcome.value - value) <= Math.max(1.5, 0.2 * Math.abs(outcome.value)),
+  )
   if (near) return ''
-  if (outcomes.some((outcome) => mayBePhantom(meter, value, outcome.value))) return phantomWords(display(value, meter))
+  if (outcomes.some((outcome) => mayBePhantom(meter, value, outcome.value)))
+    return phantomWords(display(value, meter))
   return 'No state of this circuit gives that. Check the meter’s function, the leads and the terminal.'
 }

@@ -11,7 +11,8 @@ export interface Candidate {
 
 const across = (part: Part): readonly (readonly [string, string])[] => {
   const named = (name: string): boolean => !name.startsWith('~') && name !== 'EARTH'
-  const ofBranches = part.kind.branches(part.settings, {})
+  const ofBranches = part.kind
+    .branches(part.settings, {})
     .filter(({ from, to, role }) => named(from) && named(to) && role !== 'output' && role !== 'winding')
     .map(({ from, to }) => [from, to] as const)
   const pairs = [...ofBranches, ...(part.kind.pairs?.(part.settings) ?? [])]
@@ -20,52 +21,100 @@ const across = (part: Part): readonly (readonly [string, string])[] => {
 
 /** Points whose path to the control common runs through control wiring: their volts are taken against it. */
 function controlPoints(diagram: Diagram): ReadonlySet<string> {
-  const lineWired = new Set([...diagram.wires.values()].filter(({ wiring }) => wiring === 'line').flatMap(({ from, to }) => [from, to]))
-  const wired = new Set([...diagram.wires.values()].filter(({ wiring }) => wiring === 'control').flatMap(({ from, to }) => [from, to]))
+  const lineWired = new Set(
+    [...diagram.wires.values()]
+      .filter(({ wiring }) => wiring === 'line')
+      .flatMap(({ from, to }) => [from, to]),
+  )
+  const wired = new Set(
+    [...diagram.wires.values()]
+      .filter(({ wiring }) => wiring === 'control')
+      .flatMap(({ from, to }) => [from, to]),
+  )
   return new Set([...wired].filter((point) => !lineWired.has(point)))
 }
 
 /** Direct-current points: across sensors, their inputs and the damper signal. */
 const isDirect = (part: Part, from: string, to: string): boolean =>
-  part.kind.branches(part.settings, {}).some((branch) => (branch.role === 'output' || branch.role === 'sensor' || branch.name === 'signal') &&
-    ((branch.from === from && branch.to === to) || (branch.from === to && branch.to === from)))
+  part.kind
+    .branches(part.settings, {})
+    .some(
+      (branch) =>
+        (branch.role === 'output' || branch.role === 'sensor' || branch.name === 'signal') &&
+        ((branch.from === from && branch.to === to) || (branch.from === to && branch.to === from)),
+    )
 
-const known = new WeakMap<Diagram, { readonly live: readonly Candidate[]; readonly isolated: readonly Candidate[]; readonly line: ReadonlySet<string> }>()
+const known = new WeakMap<
+  Diagram,
+  {
+    readonly live: readonly Candidate[]
+    readonly isolated: readonly Candidate[]
+    readonly line: ReadonlySet<string>
+  }
+>()
 
 /** What can be asked of a unit does not change: worked out once. */
 function candidatesOf(diagram: Diagram) {
   const kept = known.get(diagram) ?? {
-    live: findLive(diagram), isolated: findIsolated(diagram),
-    line: new Set([...diagram.wires.values()].filter(({ wiring }) => wiring === 'line').flatMap(({ from, to }) => [from, to])),
+    live: findLive(diagram),
+    isolated: findIsolated(diagram),
+    line: new Set(
+      [...diagram.wires.values()]
+        .filter(({ wiring }) => wiring === 'line')
+        .flatMap(({ from, to }) => [from, to]),
+    ),
   }
   known.set(diagram, kept)
   return kept
 }
 
-/** Every live reading worth proposing: each control point to common, across each contact, coil, fuse and pair, amps to each load. */
+/**
+ * Every live reading worth proposing: each control point to common, across each contact, coil, fuse and pair,
+ * amps to each load.
+ */
 export const liveCandidates = (diagram: Diagram): readonly Candidate[] => candidatesOf(diagram).live
 
 function findLive(diagram: Diagram): readonly Candidate[] {
   const control = controlPoints(diagram)
-  const toCommon = [...control].filter((point) => point !== diagram.common)
+  const toCommon = [...control]
+    .filter((point) => point !== diagram.common)
     .map((point): Candidate => ({ meter: 'volts', from: point, to: diagram.common }))
   // line points to bare metal: where one conductor stops; never proof that it is dead
-  const toMetal = [...diagram.points.values()].filter(({ id, part }) => !control.has(id) && switchesLine(diagram, part))
+  const toMetal = [...diagram.points.values()]
+    .filter(({ id, part }) => !control.has(id) && switchesLine(diagram, part))
     .map(({ id }): Candidate => ({ meter: 'volts', from: id, to: 'EARTH' }))
-  const acrossParts = [...diagram.parts.values()].flatMap((part) => across(part).map(([from, to]): Candidate => ({
-    meter: isDirect(part, from, to) ? 'dc' : 'volts', from: `${part.id}.${from}`, to: `${part.id}.${to}`,
-  })))
-  const clamped = [...diagram.wires.values()].filter((wire) => feedsLoad(diagram, wire.to) || feedsLoad(diagram, wire.from))
+  const acrossParts = [...diagram.parts.values()].flatMap((part) =>
+    across(part).map(([from, to]): Candidate => ({
+      meter: isDirect(part, from, to) ? 'dc' : 'volts',
+      from: `${part.id}.${from}`,
+      to: `${part.id}.${to}`,
+    })),
+  )
+  const clamped = [...diagram.wires.values()]
+    .filter((wire) => feedsLoad(diagram, wire.to) || feedsLoad(diagram, wire.from))
     .map((wire): Candidate => ({ meter: 'amps', from: wire.from, to: wire.to }))
   return [...toCommon, ...acrossParts, ...toMetal, ...clamped]
 }
 
-const lineSwitches = new Set(['relay', 'breaker', 'fuse', 'automatic-limit', 'manual-limit', 'sequencer', 'disconnect', 'contactor'])
-const switchesLine = (diagram: Diagram, part: string): boolean => lineSwitches.has(diagram.parts.get(part)?.kind.kind ?? '')
+const lineSwitches = new Set([
+  'relay',
+  'breaker',
+  'fuse',
+  'automatic-limit',
+  'manual-limit',
+  'sequencer',
+  'disconnect',
+  'contactor',
+])
+const switchesLine = (diagram: Diagram, part: string): boolean =>
+  lineSwitches.has(diagram.parts.get(part)?.kind.kind ?? '')
 
 const feedsLoad = (diagram: Diagram, point: string): boolean => {
   const part = diagram.parts.get(partOfPoint(point))
-  return part !== undefined && (part.kind.symbol === 'motor' || part.kind.symbol === 'heater' || part.kind.symbol === 'fuse')
+  return (
+    part !== undefined &&
+    (part.kind.symbol === 'motor' || part.kind.symbol === 'heater' || part.kind.symbol === 'fuse')
+  )
 }
 
 /** Ohms, unit isolated: across what can be open or shorted, and control points to common and to ground. */
@@ -74,9 +123,17 @@ export const isolatedCandidates = (diagram: Diagram): readonly Candidate[] => ca
 function findIsolated(diagram: Diagram): readonly Candidate[] {
   const acrossParts = [...diagram.parts.values()]
     .filter((part) => part.kind.symbol !== 'source' && part.kind.symbol !== 'terminal')
-    .flatMap((part) => across(part).map(([from, to]): Candidate => ({ meter: 'ohms', from: `${part.id}.${from}`, to: `${part.id}.${to}` })))
+    .flatMap((part) =>
+      across(part).map(([from, to]): Candidate => ({
+        meter: 'ohms',
+        from: `${part.id}.${from}`,
+        to: `${part.id}.${to}`,
+      })),
+    )
   const board = [...diagram.points.values()].filter(({ part }) => part === partOfPoint(diagram.common))
-  const toCommon = board.filter(({ id }) => id !== diagram.common).map(({ id }): Candidate => ({ meter: 'ohms', from: id, to: diagram.common }))
+  const toCommon = board
+    .filter(({ id }) => id !== diagram.common)
+    .map(({ id }): Candidate => ({ meter: 'ohms', from: id, to: diagram.common }))
   return [...acrossParts, ...toCommon, { meter: 'ohms', from: diagram.common, to: 'EARTH' }]
 }
 
@@ -92,19 +149,41 @@ export interface CostRules {
   readonly asideSeconds: number
 }
 
-export const defaultCosts: CostRules = { touchSeconds: 15, clampSeconds: 25, changeCallSeconds: 45, isolateSeconds: 240, lineRisk: 1.6, asideSeconds: 4 }
+export const defaultCosts: CostRules = {
+  touchSeconds: 15,
+  clampSeconds: 25,
+  changeCallSeconds: 45,
+  isolateSeconds: 240,
+  lineRisk: 1.6,
+  asideSeconds: 4,
+}
 
-/** The cost of a reading, given the zones already open and the path being followed. `changes` are the switchings it needs. */
+/**
+ * The cost of a reading, given the zones already open and the path being followed. `changes` are the
+ * switchings it needs.
+ */
 export function costOf(
-  diagram: Diagram, { meter, from, to }: Candidate, open: ReadonlySet<string>, path: ReadonlySet<string>,
-  changes: { readonly call: boolean; readonly power: boolean }, rules: CostRules,
+  diagram: Diagram,
+  { meter, from, to }: Candidate,
+  open: ReadonlySet<string>,
+  path: ReadonlySet<string>,
+  changes: { readonly call: boolean; readonly power: boolean },
+  rules: CostRules,
 ): number {
   const zones = new Set([from, to].map((point) => diagram.points.get(point)?.zone ?? ''))
-  const reach = [...zones].filter((zone) => !open.has(zone)).reduce((sum, zone) => sum + (zoneOf(diagram, zone)?.reachSeconds ?? 0), 0)
+  const reach = [...zones]
+    .filter((zone) => !open.has(zone))
+    .reduce((sum, zone) => sum + (zoneOf(diagram, zone)?.reachSeconds ?? 0), 0)
   const live = meter !== 'ohms' && isLine(diagram, from)
   const touch = (meter === 'amps' ? rules.clampSeconds : rules.touchSeconds) * (live ? rules.lineRisk : 1)
   const aside = path.has(from) || meter === 'amps' || meter === 'ohms' ? 0 : rules.asideSeconds
-  return touch + reach + aside + (changes.call ? rules.changeCallSeconds : 0) + (changes.power ? rules.isolateSeconds : 0)
+  return (
+    touch +
+    reach +
+    aside +
+    (changes.call ? rules.changeCallSeconds : 0) +
+    (changes.power ? rules.isolateSeconds : 0)
+  )
 }
 
 const zoneOf = (diagram: Diagram, zone: string): Zone | undefined => diagram.zones.get(zone)

@@ -21,61 +21,113 @@ interface Proposal extends Deed {
 }
 
 /**
- * Actions that would tell suspects apart: join R to a call at the board, bridge a contact for a moment where its kind
- * allows it, warm or cool a sensor, reset a trip; with the unit isolated, unplug a section or lift a lead and read again.
- * Limits, smoke, gas-safety and high-pressure controls, phase protection and line poles are not on the list at all.
+ * Actions that would tell suspects apart: join R to a call at the board, bridge a contact for a moment where
+ * its kind
+ * allows it, warm or cool a sensor, reset a trip; with the unit isolated, unplug a section or lift a lead and
+ * read again.
+ * Limits, smoke, gas-safety and high-pressure controls, phase protection and line poles are not on the list
+ * at all.
  */
 export function deedSteps(search: Search): readonly Step[] {
   const { which, findings, model } = search
   if (which.length > mostSuspects) return []
   const blamed = new Set(which.flatMap((h) => model.hypotheses[h].of))
-  return proposalsFor(model.diagram, blamed).filter(({ verb, of, to }) => !findings.unreachable.has(of) && !findings.unreachable.has(to) && !(verb === 'bridge' && isForbiddenBridge(model.diagram, of, to))).slice(0, mostDeeds).flatMap((proposal): readonly Step[] => {
-    const { verb, of, to, power, readings } = proposal
-    const standing = { ...findings.now, power }
-    const done = verb === 'reset' ? [] : effectsOfAction(model.diagram, verb, of, to)
-    const situation = situationIn(search, standing).with(done, verb === 'reset' ? [of] : [])
-    const cost = seconds[verb] + (power !== findings.now.power ? search.costs.isolateSeconds : 0)
-    const deed: Deed = { verb, of, to }
-    return [
-      ...readingSteps(search, standing, readings, situation, deed, cost),
-      ...(power === 'on' ? lookSteps(search, standing, situation, deed, cost) : []),
-    ]
-  })
+  return proposalsFor(model.diagram, blamed)
+    .filter(
+      ({ verb, of, to }) =>
+        !findings.unreachable.has(of) &&
+        !findings.unreachable.has(to) &&
+        !(verb === 'bridge' && isForbiddenBridge(model.diagram, of, to)),
+    )
+    .slice(0, mostDeeds)
+    .flatMap((proposal): readonly Step[] => {
+      const { verb, of, to, power, readings } = proposal
+      const standing = { ...findings.now, power }
+      const done = verb === 'reset' ? [] : effectsOfAction(model.diagram, verb, of, to)
+      const situation = situationIn(search, standing).with(done, verb === 'reset' ? [of] : [])
+      const cost = seconds[verb] + (power !== findings.now.power ? search.costs.isolateSeconds : 0)
+      const deed: Deed = { verb, of, to }
+      return [
+        ...readingSteps(search, standing, readings, situation, deed, cost),
+        ...(power === 'on' ? lookSteps(search, standing, situation, deed, cost) : []),
+      ]
+    })
 }
 
 function proposalsFor(diagram: Diagram, blamed: ReadonlySet<string>): readonly Proposal[] {
   const parts = [...diagram.parts.values()]
-  return [...calls(diagram), ...parts.flatMap((part) => contactProposals(part, blamed)), ...parts.flatMap((part) => plugProposals(diagram, part)), ...leadProposals(diagram, blamed)]
+  return [
+    ...calls(diagram),
+    ...parts.flatMap((part) => contactProposals(part, blamed)),
+    ...parts.flatMap((part) => plugProposals(diagram, part)),
+    ...leadProposals(diagram, blamed),
+  ]
 }
 
 /** R to each call terminal of the board: takes the thermostat out of the question. */
 const calls = (diagram: Diagram): readonly Proposal[] =>
-  ['G', 'Y1', 'Y2', 'W1', 'W2'].filter((terminal) => diagram.points.has(`TB.${terminal}`) && diagram.points.has('TB.R'))
-    .map((terminal): Proposal => ({ verb: 'bridge', of: 'TB.R', to: `TB.${terminal}`, power: 'on', readings: [] }))
+  ['G', 'Y1', 'Y2', 'W1', 'W2']
+    .filter((terminal) => diagram.points.has(`TB.${terminal}`) && diagram.points.has('TB.R'))
+    .map((terminal): Proposal => ({
+      verb: 'bridge',
+      of: 'TB.R',
+      to: `TB.${terminal}`,
+      power: 'on',
+      readings: [],
+    }))
 
 function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Proposal[] {
   if (!blamed.has(part.id)) return []
-  const [contact] = part.kind.branches(part.settings, {}).filter(({ role }) => role === 'contact' || role === 'sensor')
+  const [contact] = part.kind
+    .branches(part.settings, {})
+    .filter(({ role }) => role === 'contact' || role === 'sensor')
   if (!contact || contact.from === 'EARTH') return []
   const from = `${part.id}.${contact.from}`
   const to = `${part.id}.${contact.to}`
   const across: Candidate = { meter: contact.role === 'sensor' ? 'dc' : 'volts', from, to }
   const { testBridge, touched } = part.kind
   return [
-    ...(testBridge !== undefined && testBridge !== 'never' ? [{ verb: 'bridge', of: from, to, power: 'on', readings: [] } as const] : []),
-    ...(touched ? [{ verb: 'warm', of: part.id, to: '', power: 'on', readings: [across] } as const, { verb: 'cool', of: part.id, to: '', power: 'on', readings: [across] } as const] : []),
-    ...(part.kind.faults(part.settings).some(({ clears }) => clears?.includes('reset')) ? [{ verb: 'reset', of: part.id, to: '', power: 'on', readings: [across] } as const] : []),
+    ...(testBridge !== undefined && testBridge !== 'never'
+      ? [{ verb: 'bridge', of: from, to, power: 'on', readings: [] } as const]
+      : []),
+    ...(touched
+      ? [
+          { verb: 'warm', of: part.id, to: '', power: 'on', readings: [across] } as const,
+          { verb: 'cool', of: part.id, to: '', power: 'on', readings: [across] } as const,
+        ]
+      : []),
+    ...(part.kind.faults(part.settings).some(({ clears }) => clears?.includes('reset'))
+      ? [{ verb: 'reset', of: part.id, to: '', power: 'on', readings: [across] } as const]
+      : []),
   ]
 }
 
 const shortReadings = (diagram: Diagram): readonly Candidate[] =>
-  [...diagram.points.values()].filter(({ id, part }) => part === partOfPoint(diagram.common) && id !== diagram.common)
-    .flatMap(({ id }): readonly Candidate[] => [{ meter: 'ohms', from: id, to: diagram.common }, { meter: 'ohms', from: id, to: 'EARTH' }])
+  [...diagram.points.values()]
+    .filter(({ id, part }) => part === partOfPoint(diagram.common) && id !== diagram.common)
+    .flatMap(({ id }): readonly Candidate[] => [
+      { meter: 'ohms', from: id, to: diagram.common },
+      { meter: 'ohms', from: id, to: 'EARTH' },
+    ])
 
 const plugProposals = (diagram: Diagram, part: Part): readonly Proposal[] =>
-  (part.kind.kind === 'plug' ? [{ verb: 'unplug', of: part.id, to: '', power: 'off', readings: shortReadings(diagram) }] : [])
+  part.kind.kind === 'plug'
+    ? [{ verb: 'unplug', of: part.id, to: '', power: 'off', readings: shortReadings(diagram) }]
+    : []
 
 /** Field leads at the board that suspects lay blame on. */
 const leadProposals = (diagram: Diagram, blamed: ReadonlySet<string>): readonly Proposal[] =>
-  [...diagram.wires.values()].filter(({ id, from, to }) => blamed.has(id) && diagram.points.get(from)?.zone !== diagram.points.get(to)?.zone && (from.startsWith('TB.') || to.startsWith('TB.')))
-    .map(({ id }): Proposal => ({ verb: 'lift', of: id, to: '', power: 'off', readings: shortReadings(diagram) }))
+  [...diagram.wires.values()]
+    .filter(
+      ({ id, from, to }) =>
+        blamed.has(id) &&
+        diagram.points.get(from)?.zone !== diagram.points.get(to)?.zone &&
+        (from.startsWith('TB.') || to.startsWith('TB.')),
+    )
+    .map(({ id }): Proposal => ({
+      verb: 'lift',
+      of: id,
+      to: '',
+      power: 'off',
+      readings: shortReadings(diagram),
+    }))

@@ -23,7 +23,9 @@ export interface Diagnosis extends Judgement {
   readonly next: readonly Step[]
 }
 
-/** Units kept solved at once: each takes a hundred megabytes and more once its calls have been looked into. */
+/**
+ * Units kept solved at once: each takes a hundred megabytes and more once its calls have been looked into.
+ */
 const mostModels = 2
 const models = new Map<Diagram, UnitModel>()
 
@@ -43,11 +45,23 @@ export function judge(diagram: Diagram, file: Omit<CaseFile, 'unit'>, facts: Uni
   const model = modelOf(diagram)
   const findings = gather(diagram, file)
   const belief = believe(model, findings, facts)
-  return { model, findings, belief, ranked: Array.from(belief.probability, (_, h) => h).sort((a, b) => belief.probability[b] - belief.probability[a]) }
+  return {
+    model,
+    findings,
+    belief,
+    ranked: Array.from(belief.probability, (_, h) => h).sort(
+      (a, b) => belief.probability[b] - belief.probability[a],
+    ),
+  }
 }
 
 /** The same, and what to measure next. */
-export function diagnose(diagram: Diagram, file: Omit<CaseFile, 'unit'>, choosing: Choosing = {}, facts: UnitFacts = {}): Diagnosis {
+export function diagnose(
+  diagram: Diagram,
+  file: Omit<CaseFile, 'unit'>,
+  choosing: Choosing = {},
+  facts: UnitFacts = {},
+): Diagnosis {
   const judgement = judge(diagram, file, facts)
   const { model, findings, belief } = judgement
   const steps = stepsInOrder(model, findings, belief, choosing)

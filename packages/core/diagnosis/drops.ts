@@ -7,8 +7,10 @@ const carriesAmps = 0.02
 const out = new Float64Array(2)
 
 /**
- * Drops along what carries current in this call: millivolts from where a path enters a section of the unit to each place
- * in it behind a contact, fuse or plug. Both leads reach from one spot. One reading covers every connection between; a
+ * Drops along what carries current in this call: millivolts from where a path enters a section of the unit to
+ * each place
+ * in it behind a contact, fuse or plug. Both leads reach from one spot. One reading covers every connection
+ * between; a
  * burnt one is then found by halving.
  */
 export function pathDrops(circuit: Circuit): readonly Candidate[] {
@@ -43,22 +45,36 @@ const carries = (circuit: Circuit, link: number): boolean => {
 
 function tracePaths(circuit: Circuit): readonly (readonly PathStep[])[] {
   const { network, situation } = circuit
-  return network.diagram.traces.filter(({ call }) => call === situation.call).flatMap(({ from, to }) => {
-    const a = network.nodes.get(from)
-    const b = network.nodes.get(to)
-    return a === undefined || b === undefined ? [] : [conductingPath(circuit, a, b) ?? []]
-  })
+  return network.diagram.traces
+    .filter(({ call }) => call === situation.call)
+    .flatMap(({ from, to }) => {
+      const a = network.nodes.get(from)
+      const b = network.nodes.get(to)
+      return a === undefined || b === undefined ? [] : [conductingPath(circuit, a, b) ?? []]
+    })
 }
 
 /** From the supply's legs to every motor and heater that runs in this call. */
 function linePaths(circuit: Circuit): readonly (readonly PathStep[])[] {
   const { network } = circuit
   const sources = network.links.filter(({ role }) => role === 'source').map(({ a }) => a)
-  const loads = network.links.filter(({ role, part }, link) => role === 'load' && (part?.kind.symbol === 'motor' || part?.kind.symbol === 'heater') && carries(circuit, link))
-  const ends = [...new Set(loads.flatMap(({ a, b }) => [a, b]))].filter((node) => network.diagram.points.has(network.nodeNames[node]))
+  const loads = network.links.filter(
+    ({ role, part }, link) =>
+      role === 'load' &&
+      (part?.kind.symbol === 'motor' || part?.kind.symbol === 'heater') &&
+      carries(circuit, link),
+  )
+  const ends = [...new Set(loads.flatMap(({ a, b }) => [a, b]))].filter((node) =>
+    network.diagram.points.has(network.nodeNames[node]),
+  )
   return ends.flatMap((end) => {
-    const reached = sources.map((source) => conductingPath(circuit, source, end)).filter((path) => path !== null)
-    const shortest = reached.reduce<readonly PathStep[] | null>((best, path) => (best === null || path.length < best.length ? path : best), null)
+    const reached = sources
+      .map((source) => conductingPath(circuit, source, end))
+      .filter((path) => path !== null)
+    const shortest = reached.reduce<readonly PathStep[] | null>(
+      (best, path) => (best === null || path.length < best.length ? path : best),
+      null,
+    )
     return shortest ? [shortest] : []
   })
 }

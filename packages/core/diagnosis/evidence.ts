@@ -6,10 +6,22 @@ import { atArrival, follow, settingOf, type SettingChange, type Standing } from 
 
 /** One thing seen or measured, and what held when it was. */
 export type Evidence =
-  | { readonly kind: 'reading'; readonly standing: Standing; readonly meter: Meter; readonly from: string; readonly to: string; readonly value: number | null }
+  | {
+      readonly kind: 'reading'
+      readonly standing: Standing
+      readonly meter: Meter
+      readonly from: string
+      readonly to: string
+      readonly value: number | null
+    }
   | { readonly kind: 'look'; readonly standing: Standing; readonly what: string; readonly of: string }
   /** What fell together in a logged stretch, and what held. */
-  | { readonly kind: 'drop-out'; readonly standing: Standing; readonly fell: readonly DropPoint[]; readonly held: readonly DropPoint[] }
+  | {
+      readonly kind: 'drop-out'
+      readonly standing: Standing
+      readonly fell: readonly DropPoint[]
+      readonly held: readonly DropPoint[]
+    }
   /** How a setting was found, before anybody changed it. */
   | { readonly kind: 'found-set'; readonly standing: Standing; readonly found: SettingChange }
 
@@ -60,52 +72,91 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
 }
 
 /** What was read in proof is a reading in the call that was proven, which stood long enough. */
-function proven(diagram: Diagram, standing: Standing, { call, values = [] }: EntryBody & { kind: 'proof' }): readonly Evidence[] {
-  if (!diagram.calls.some(({ id }) => id === call)) throw new UnknownNameError('call', call, diagram.calls.map(({ id }) => id))
+function proven(
+  diagram: Diagram,
+  standing: Standing,
+  { call, values = [] }: EntryBody & { kind: 'proof' },
+): readonly Evidence[] {
+  if (!diagram.calls.some(({ id }) => id === call))
+    throw new UnknownNameError(
+      'call',
+      call,
+      diagram.calls.map(({ id }) => id),
+    )
   const running: Standing = { ...standing, call, power: 'on', off: [], age: null }
-  return values.flatMap(({ at, value }) => (at ? [reading(diagram, running, { kind: 'reading', ...at, value })] : []))
+  return values.flatMap(({ at, value }) =>
+    at ? [reading(diagram, running, { kind: 'reading', ...at, value })] : [],
+  )
 }
 
 function look(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'observation' }): Evidence {
-  if (!diagram.parts.has(entry.of) && !diagram.wires.has(entry.of)) throw new UnknownNameError('part or wire', entry.of, [...diagram.parts.keys(), ...diagram.wires.keys()])
+  if (!diagram.parts.has(entry.of) && !diagram.wires.has(entry.of))
+    throw new UnknownNameError('part or wire', entry.of, [...diagram.parts.keys(), ...diagram.wires.keys()])
   // a code is said as `code` with the code in words
-  return { kind: 'look', standing, what: entry.what === 'code' && entry.words ? `code ${entry.words}` : entry.what, of: entry.of }
+  return {
+    kind: 'look',
+    standing,
+    what: entry.what === 'code' && entry.words ? `code ${entry.words}` : entry.what,
+    of: entry.of,
+  }
 }
 
-function dropOut(diagram: Diagram, standing: Standing, { fell, held }: EntryBody & { kind: 'drop-out' }): Evidence {
+function dropOut(
+  diagram: Diagram,
+  standing: Standing,
+  { fell, held }: EntryBody & { kind: 'drop-out' },
+): Evidence {
   if (fell.length === 0) throw new EvidenceError('drop-out: name at least one point that fell')
   for (const { from, to } of [...fell, ...held])
-    for (const point of [from, to]) if (point !== 'EARTH' && !diagram.points.has(point)) throw new UnknownNameError('point', point, diagram.points.keys())
+    for (const point of [from, to])
+      if (point !== 'EARTH' && !diagram.points.has(point))
+        throw new UnknownNameError('point', point, diagram.points.keys())
   return { kind: 'drop-out', standing, fell, held }
 }
 
-function foundSet(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'setting' }): readonly Evidence[] {
+function foundSet(
+  diagram: Diagram,
+  standing: Standing,
+  entry: EntryBody & { kind: 'setting' },
+): readonly Evidence[] {
   const place = settingOf(diagram, entry.of)
   if (!place) return []
   const usual = diagram.parts.get(place.part)?.kind.settings[place.setting]
   for (const value of [entry.from, entry.to])
-    if (typeof usual === 'number' && !Number.isFinite(Number(value))) throw new EvidenceError(`setting ${entry.of}: “${value}” must be a number`)
+    if (typeof usual === 'number' && !Number.isFinite(Number(value)))
+      throw new EvidenceError(`setting ${entry.of}: “${value}” must be a number`)
   return entry.from === '' ? [] : [{ kind: 'found-set', standing, found: { ...place, to: entry.from } }]
 }
 
 function reading(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'reading' }): Evidence {
   const { meter, from, value } = entry
   const known = (point: string): string => {
-    if (point !== 'EARTH' && !diagram.points.has(point)) throw new UnknownNameError('point', point, diagram.points.keys())
+    if (point !== 'EARTH' && !diagram.points.has(point))
+      throw new UnknownNameError('point', point, diagram.points.keys())
     return point
   }
   if (meter === 'amps') {
-    const wire = diagram.wires.get(from) ?? diagram.wires.get(`${from}-${entry.to ?? ''}`) ?? diagram.wires.get(`${entry.to ?? ''}-${from}`)
+    const wire =
+      diagram.wires.get(from) ??
+      diagram.wires.get(`${from}-${entry.to ?? ''}`) ??
+      diagram.wires.get(`${entry.to ?? ''}-${from}`)
     if (!wire) throw new UnknownNameError('wire', `${from}-${entry.to ?? ''}`, diagram.wires.keys())
-    if (value === null) throw new EvidenceError('a clamp does not show OL: enter the amps, or leave the reading out')
+    if (value === null)
+      throw new EvidenceError('a clamp does not show OL: enter the amps, or leave the reading out')
     return { kind: 'reading', standing, meter, from: wire.from, to: wire.to, value }
   }
   const to = entry.to ?? diagram.common
   if (meter === 'ohms' && standing.power === 'on')
-    throw new EvidenceError(`ohms ${from} to ${to} with the power on: isolate the unit and prove it dead first`)
-  if (meter !== 'ohms' && value === null) throw new EvidenceError(`${meter} ${from} to ${to}: OL is for the ohms range; enter the volts`)
+    throw new EvidenceError(
+      `ohms ${from} to ${to} with the power on: isolate the unit and prove it dead first`,
+    )
+  if (meter !== 'ohms' && value === null)
+    throw new EvidenceError(`${meter} ${from} to ${to}: OL is for the ohms range; enter the volts`)
   if (value !== null && (!Number.isFinite(value) || (value < 0 && meter !== 'dc')))
-    throw new EvidenceError(`${meter} ${from} to ${to}: ${value} cannot be a reading; enter a number of zero or more`)
-  if (known(from) === known(to)) throw new EvidenceError(`${from}: both leads on one point; choose two points`)
+    throw new EvidenceError(
+      `${meter} ${from} to ${to}: ${value} cannot be a reading; enter a number of zero or more`,
+    )
+  if (known(from) === known(to))
+    throw new EvidenceError(`${from}: both leads on one point; choose two points`)
   return { kind: 'reading', standing, meter, from, to, value }
 }

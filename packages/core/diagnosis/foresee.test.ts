@@ -7,7 +7,10 @@ import { foresee, prepare } from './foresee'
 import { standingsElsewhere } from './nextStep'
 import { gather } from './evidence'
 
-const entries: readonly EntryBody[] = [{ kind: 'observation', what: 'still', of: 'IFM' }, { kind: 'reading', meter: 'volts', from: 'TB.L', to: 'TB.N', value: 119.4 }]
+const entries: readonly EntryBody[] = [
+  { kind: 'observation', what: 'still', of: 'IFM' },
+  { kind: 'reading', meter: 'volts', from: 'TB.L', to: 'TB.N', value: 119.4 },
+]
 const file = { complaint: 'no-heat', entries }
 const fresh = () => readLadder(builtInUnitText('fan-coil-two-pipe'))
 

@@ -13,12 +13,21 @@ import { atArrival } from './standing'
 const pieceFaults = 40
 
 /**
- * Works out ahead what the next steps may ask for: the unit with each of its faults in the other calls and isolated, and
- * what every meter would read there. Done in pieces of some milliseconds: it yields after each, and may be left at any.
+ * Works out ahead what the next steps may ask for: the unit with each of its faults in the other calls and
+ * isolated, and
+ * what every meter would read there. Done in pieces of some milliseconds: it yields after each, and may be
+ * left at any.
  */
-export function* foresee(diagram: Diagram, file: Omit<CaseFile, 'unit'>, facts: UnitFacts = {}): Generator<undefined, void> {
+export function* foresee(
+  diagram: Diagram,
+  file: Omit<CaseFile, 'unit'>,
+  facts: UnitFacts = {},
+): Generator<undefined, void> {
   const judgement = judge(diagram, file, facts)
-  const { model, findings: { now } } = judgement
+  const {
+    model,
+    findings: { now },
+  } = judgement
   for (const standing of [now, ...standingsElsewhere(diagram, now)]) {
     const situation = situationIn(judgement, standing)
     yield* solve(model, situation, candidatesIn(diagram, standing))
@@ -26,7 +35,10 @@ export function* foresee(diagram: Diagram, file: Omit<CaseFile, 'unit'>, facts: 
   }
 }
 
-/** The same before there is a case: what a first step will need, whichever of its complaints the unit is called for. */
+/**
+ * The same before there is a case: what a first step will need, whichever of its complaints the unit is
+ * called for.
+ */
 export function* prepare(diagram: Diagram): Generator<undefined, void> {
   const model = modelOf(diagram)
   for (const call of new Set(diagram.complaints.map((complaint) => complaint.call))) {
@@ -37,7 +49,11 @@ export function* prepare(diagram: Diagram): Generator<undefined, void> {
   }
 }
 
-function* solve(model: UnitModel, situation: SituationModel, candidates: readonly Candidate[]): Generator<undefined, void> {
+function* solve(
+  model: UnitModel,
+  situation: SituationModel,
+  candidates: readonly Candidate[],
+): Generator<undefined, void> {
   for (let from = 0; from < model.singles; from += pieceFaults) {
     for (let h = from; h < Math.min(model.singles, from + pieceFaults); h++) situation.showsSymptom(h)
     yield
@@ -45,7 +61,11 @@ function* solve(model: UnitModel, situation: SituationModel, candidates: readonl
   yield* read(model, situation, candidates)
 }
 
-function* read(model: UnitModel, situation: SituationModel, candidates: readonly Candidate[]): Generator<undefined, void> {
+function* read(
+  model: UnitModel,
+  situation: SituationModel,
+  candidates: readonly Candidate[],
+): Generator<undefined, void> {
   for (const { meter, from, to } of candidates) {
     situation.outcomes(meter, from, to, model.everySingle)
     yield

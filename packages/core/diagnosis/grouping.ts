@@ -7,7 +7,10 @@ export const readingOf = (predicted: number): number | null => (Number.isNaN(pre
 /** Where a predicted value stands among others. */
 export const sortable = (predicted: number): number => (Number.isNaN(predicted) ? Infinity : predicted)
 
-/** The different values that are predicted, in rising order, `Infinity` for out of range: mostly a few, of many hypotheses. */
+/**
+ * The different values that are predicted, in rising order, `Infinity` for out of range: mostly a few, of
+ * many hypotheses.
+ */
 export function valuesOf(predicted: ArrayLike<number>, which: readonly number[]): Float64Array {
   const different = new Set<number>()
   for (const h of which) different.add(sortable(predicted[h]))
@@ -18,10 +21,16 @@ export function valuesOf(predicted: ArrayLike<number>, which: readonly number[])
 export const readingAt = (sorted: number): number | null => (sorted === Infinity ? null : sorted)
 
 /**
- * Ends (exclusive) of the groups into which values in rising order fall, `null` for out of range. Neighbours that can be
- * told apart are parted; a group of close neighbours whose ends can be told apart is cut at its widest gap until none is.
+ * Ends (exclusive) of the groups into which values in rising order fall, `null` for out of range. Neighbours
+ * that can be
+ * told apart are parted; a group of close neighbours whose ends can be told apart is cut at its widest gap
+ * until none is.
  */
-export function groupEnds(meter: Meter, count: number, at: (place: number) => number | null): readonly number[] {
+export function groupEnds(
+  meter: Meter,
+  count: number,
+  at: (place: number) => number | null,
+): readonly number[] {
   const ends: number[] = []
   const cut = (from: number, to: number): void => {
     if (to - from < 2 || !distinct(meter, at(from), at(to - 1))) {
@@ -56,6 +65,8 @@ export const endsAmong = (meter: Meter, different: Float64Array): readonly numbe
 export function groupNumbers(different: Float64Array, ends: readonly number[]): ReadonlyMap<number, number> {
   const numbers = new Map<number, number>()
   let from = 0
-  ends.forEach((end, number) => { for (; from < end; from++) numbers.set(different[from], number) })
+  ends.forEach((end, number) => {
+    for (; from < end; from++) numbers.set(different[from], number)
+  })
   return numbers
 }

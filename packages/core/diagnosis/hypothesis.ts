@@ -25,10 +25,25 @@ export function hypothesesOf(diagram: Diagram): readonly Hypothesis[] {
   const faults = faultsOf(diagram)
   const total = faults.reduce((sum, fault) => sum + fault.prior, 0)
   return [
-    { id: nothingWrong, words: 'Nothing wrong is seen by these readings', prior: healthyChance, faults: [], effects: [], cause: '', prove: '', of: [] },
+    {
+      id: nothingWrong,
+      words: 'Nothing wrong is seen by these readings',
+      prior: healthyChance,
+      faults: [],
+      effects: [],
+      cause: '',
+      prove: '',
+      of: [],
+    },
     ...faults.map((fault): Hypothesis => ({
-      id: fault.id, words: fault.words, prior: ((1 - healthyChance) * fault.prior) / total,
-      faults: [fault], effects: fault.effects, cause: fault.cause, prove: fault.prove, of: fault.touching === undefined ? [fault.of] : [fault.of, fault.touching],
+      id: fault.id,
+      words: fault.words,
+      prior: ((1 - healthyChance) * fault.prior) / total,
+      faults: [fault],
+      effects: fault.effects,
+      cause: fault.cause,
+      prove: fault.prove,
+      of: fault.touching === undefined ? [fault.of] : [fault.of, fault.touching],
     })),
   ]
 }

@@ -3,7 +3,10 @@ import type { UnitModel } from './predictor'
 import type { Fineness } from './outcomeNumbers'
 import { readingTable, type TableRow } from './readingTable'
 
-/** In what order to search: by expected information, hop by hop, halving the path, plug by plug, usual place first. */
+/**
+ * In what order to search: by expected information, hop by hop, halving the path, plug by plug, usual place
+ * first.
+ */
 export type Policy = 'best' | 'walk' | 'split' | 'pull' | 'usual'
 export const policies: readonly Policy[] = ['best', 'walk', 'split', 'pull', 'usual']
 
@@ -29,21 +32,38 @@ export interface Isolation {
 export const faultsToTell = ({ hypotheses, everySingle }: UnitModel): readonly number[] =>
   everySingle.filter((h) => hypotheses[h].faults.length > 0 && hypotheses[h].prior > 0)
 
-/** Plays every single fault of a unit, or some of them, to its end under a policy, with exact readings and all costs equal. */
-export function isolateAll(model: UnitModel, policy: Policy, fineness: Fineness = 'tolerance', only?: readonly string[]): Isolation {
+/**
+ * Plays every single fault of a unit, or some of them, to its end under a policy, with exact readings and all
+ * costs equal.
+ */
+export function isolateAll(
+  model: UnitModel,
+  policy: Policy,
+  fineness: Fineness = 'tolerance',
+  only?: readonly string[],
+): Isolation {
   const { hypotheses } = model
   const wanted = only ? new Set(only) : null
   const faults = faultsToTell(model)
   const rows = readingTable(model, fineness)
-  const player = new Player(rows, Float64Array.from(hypotheses.slice(0, model.singles), ({ prior }) => prior), policy)
+  const player = new Player(
+    rows,
+    Float64Array.from(hypotheses.slice(0, model.singles), ({ prior }) => prior),
+    policy,
+  )
   const leaves = player.play(faults)
   const total = leaves.reduce((sum, { weight }) => sum + weight, 0)
-  const counted = wanted ? leaves.filter(({ members }) => members.some((h) => wanted.has(hypotheses[h].id))) : leaves
+  const counted = wanted
+    ? leaves.filter(({ members }) => members.some((h) => wanted.has(hypotheses[h].id)))
+    : leaves
   const countedWeight = counted.reduce((sum, { weight }) => sum + weight, 0)
   const mostOutcomes = Math.max(2, ...rows.map(({ outcome }) => new Set(faults.map((h) => outcome[h])).size))
   const weights = leaves.map(({ weight }) => weight)
   return {
-    policy, faults: wanted ? wanted.size : faults.length, classes: leaves.length, mostOutcomes,
+    policy,
+    faults: wanted ? wanted.size : faults.length,
+    classes: leaves.length,
+    mostOutcomes,
     maxReadings: Math.max(0, ...counted.map(({ depth }) => depth)),
     meanReadings: counted.reduce((sum, { weight, depth }) => sum + weight * depth, 0) / countedWeight,
     foundShare: total > 0 ? faultsIn(counted, wanted, hypotheses) : 0,
@@ -53,8 +73,15 @@ export function isolateAll(model: UnitModel, policy: Policy, fineness: Fineness 
 }
 
 /** Exact readings lead every fault to the leaf that holds it: the share of those asked for that did. */
-const faultsIn = (leaves: readonly Leaf[], wanted: ReadonlySet<string> | null, hypotheses: UnitModel['hypotheses']): number =>
-  (wanted === null ? 1 : leaves.flatMap(({ members }) => members.filter((h) => wanted.has(hypotheses[h].id))).length / wanted.size)
+const faultsIn = (
+  leaves: readonly Leaf[],
+  wanted: ReadonlySet<string> | null,
+  hypotheses: UnitModel['hypotheses'],
+): number =>
+  wanted === null
+    ? 1
+    : leaves.flatMap(({ members }) => members.filter((h) => wanted.has(hypotheses[h].id))).length /
+      wanted.size
 
 interface Leaf {
   readonly members: readonly number[]
@@ -77,7 +104,11 @@ class Player {
   /** Weighted readings that greed still takes on a group, by its members. */
   private readonly left = new Map<string, number>()
 
-  constructor(rows: readonly TableRow[], private readonly prior: Float64Array, private readonly policy: Policy) {
+  constructor(
+    rows: readonly TableRow[],
+    private readonly prior: Float64Array,
+    private readonly policy: Policy,
+  ) {
     // readings that part alike are one where only information counts
     this.rows = policy === 'best' ? [...new Map(rows.map((row) => [row.outcome.join(), row])).values()] : rows
     const most = Math.max(2, ...rows.map(({ outcomes }) => outcomes))
@@ -144,7 +175,11 @@ class Player {
         best = row
       }
     }
-    const left = best < 0 ? 0 : this.weigh(members) + this.groups(best, members).reduce((sum, group) => sum + this.readingsLeft(group), 0)
+    const left =
+      best < 0
+        ? 0
+        : this.weigh(members) +
+          this.groups(best, members).reduce((sum, group) => sum + this.readingsLeft(group), 0)
     this.left.set(key, left)
     return left
   }
@@ -166,7 +201,8 @@ class Player {
     const { weightOf } = this
     const total = this.weigh(members)
     let bits = 0
-    for (let k = 0; k < this.rows[row].outcomes; k++) if (weightOf[k] > 0) bits -= (weightOf[k] / total) * Math.log2(weightOf[k] / total)
+    for (let k = 0; k < this.rows[row].outcomes; k++)
+      if (weightOf[k] > 0) bits -= (weightOf[k] / total) * Math.log2(weightOf[k] / total)
     return bits < 1e-12 ? 0 : bits
   }
 
@@ -189,11 +225,15 @@ class Player {
       case 'best':
         return this.information(row, members)
       case 'walk':
-        // the next hop along the wire from where one is; beside the path only when the path tells nothing more
+        // the next hop along the wire from where one is; beside the path only when the path tells nothing
+        // more
         return Number.isFinite(hop) ? 1e6 - row - (row <= after ? 1e4 : 0) : -row
       case 'split': {
         this.gather(row, members)
-        return (Number.isFinite(hop) ? 10 : 0) - Math.max(...this.count.subarray(0, this.rows[row].outcomes)) / members.length
+        return (
+          (Number.isFinite(hop) ? 10 : 0) -
+          Math.max(...this.count.subarray(0, this.rows[row].outcomes)) / members.length
+        )
       }
       case 'pull':
         return (atPlug ? 10 : 0) + this.information(row, members)

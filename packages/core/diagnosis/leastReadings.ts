@@ -24,29 +24,52 @@ export interface LeastReadings {
   readonly meanReadings: number
 }
 
-/** Hypotheses that no row parts make one class; readings that part alike are one. Weights are those of `prior`, scaled. */
-export function partingOf(rows: readonly Pick<TableRow, 'outcome' | 'outcomes'>[], members: readonly number[], prior: ArrayLike<number>): Parting {
+/**
+ * Hypotheses that no row parts make one class; readings that part alike are one. Weights are those of
+ * `prior`, scaled.
+ */
+export function partingOf(
+  rows: readonly Pick<TableRow, 'outcome' | 'outcomes'>[],
+  members: readonly number[],
+  prior: ArrayLike<number>,
+): Parting {
   const classes: { weight: number; readonly first: number }[] = []
-  classNumbers(rows, members).forEach((of, k) => { (classes[of] ??= { weight: 0, first: members[k] }).weight += prior[members[k]] })
+  classNumbers(rows, members).forEach((of, k) => {
+    ;(classes[of] ??= { weight: 0, first: members[k] }).weight += prior[members[k]]
+  })
   const sorted = [...classes].sort((a, b) => b.weight - a.weight)
   const total = sorted.reduce((sum, { weight }) => sum + weight, 0)
   return {
     weights: Float64Array.from(sorted, ({ weight }) => weight / total),
-    readings: differing(rows.map(({ outcome, outcomes }) => ({ outcome: Uint8Array.from(sorted, ({ first }) => outcome[first]), outcomes })), Int32Array.from(sorted, (_, k) => k)),
+    readings: differing(
+      rows.map(({ outcome, outcomes }) => ({
+        outcome: Uint8Array.from(sorted, ({ first }) => outcome[first]),
+        outcomes,
+      })),
+      Int32Array.from(sorted, (_, k) => k),
+    ),
   }
 }
 
 /**
- * A lower bound on the mean readings of every procedure. Whatever is read first, the classes fall into groups, and each
- * group goes its own way: so the most that can be singled out within d readings is, over all first readings, the greatest
- * sum over the groups of the most that can be within d − 1. What is not singled out within d readings takes another;
- * the mean is the sum of those shares, and cut off it is a bound. No reading is left out. `floors` has a share for each
- * number of readings from one on: less than it is not looked for, which costs little of the bound and much less time.
+ * A lower bound on the mean readings of every procedure. Whatever is read first, the classes fall into
+ * groups, and each
+ * group goes its own way: so the most that can be singled out within d readings is, over all first readings,
+ * the greatest
+ * sum over the groups of the most that can be within d − 1. What is not singled out within d readings takes
+ * another;
+ * the mean is the sum of those shares, and cut off it is a bound. No reading is left out. `floors` has a
+ * share for each
+ * number of readings from one on: less than it is not looked for, which costs little of the bound and much
+ * less time.
  */
 export function leastReadings({ weights, readings }: Parting, floors: readonly number[]): LeastReadings {
   const search = new Search(weights, readings)
   const all = Int32Array.from(weights, (_, k) => k)
-  const singledOut = [0, ...floors.map((floor, d) => Math.min(1, search.singledOut(all, readings, d + 1, floor)))]
+  const singledOut = [
+    0,
+    ...floors.map((floor, d) => Math.min(1, search.singledOut(all, readings, d + 1, floor))),
+  ]
   return { singledOut, meanReadings: singledOut.reduce((sum, share) => sum + 1 - share, 0) }
 }
 
@@ -69,11 +92,17 @@ class Search {
   private readonly only = new Int32Array(mostOutcomes)
 
   /** Weights fall. */
-  constructor(private readonly weights: Float64Array, readings: readonly Reading[]) {
+  constructor(
+    private readonly weights: Float64Array,
+    readings: readonly Reading[],
+  ) {
     this.branches = readings.reduce((most, { outcomes }) => Math.max(most, outcomes), 2)
   }
 
-  /** The greatest weight of members that can be singled out within `depth` readings, or the floor if that is greater. Members rise. */
+  /**
+   * The greatest weight of members that can be singled out within `depth` readings, or the floor if that is
+   * greater. Members rise.
+   */
   singledOut(members: Int32Array, readings: readonly Reading[], depth: number, floor: number): number {
     if (members.length === 1) return this.weights[members[0]]
     if (depth === 0) return 0
@@ -83,7 +112,8 @@ class Search {
     const key = String.fromCharCode(...members)
     const kept = known.get(key)
     if (kept && (kept.share > kept.floor || kept.floor <= floor)) return Math.max(kept.share, floor)
-    const share = depth === 1 ? this.byOne(members, readings) : this.bySeveral(members, readings, depth, floor)
+    const share =
+      depth === 1 ? this.byOne(members, readings) : this.bySeveral(members, readings, depth, floor)
     known.set(key, { share, floor: depth === 1 ? 0 : floor })
     return Math.max(share, floor)
   }
@@ -105,7 +135,11 @@ class Search {
     let most = 0
     for (const { outcome, outcomes } of readings) {
       // with more classes than outcomes some outcome is shared
-      if (this.weigh(members, Math.min(members.length, members.length > outcomes ? outcomes - 1 : outcomes)) <= most) break
+      if (
+        this.weigh(members, Math.min(members.length, members.length > outcomes ? outcomes - 1 : outcomes)) <=
+        most
+      )
+        break
       let last = 0
       for (const k of members) {
         const seen = outcome[k]

@@ -6,7 +6,8 @@ export const blunderChance = 0.03
 const deadLeadShare = 0.4
 
 /**
- * What a meter of high input resistance may show on a dead wire that runs beside live ones: some volts, seldom many, and
+ * What a meter of high input resistance may show on a dead wire that runs beside live ones: some volts,
+ * seldom many, and
  * none on a low-impedance one. By what a point is predicted to have it counts as dead.
  */
 const phantom = { chance: 0.06, meanVolts: 4, mostVolts: 16, deadBelowVolts: 1 } as const
@@ -20,7 +21,8 @@ interface Tolerance {
 }
 
 /**
- * How far a good reading may lie from its prediction. Meter accuracies are those of common instruments; the share also
+ * How far a good reading may lie from its prediction. Meter accuracies are those of common instruments; the
+ * share also
  * covers the supply's drift and what the diagram cannot know of this unit.
  */
 export const tolerances: Readonly<Record<Exclude<Meter, 'ohms'>, Tolerance>> = {
@@ -55,26 +57,38 @@ export function likelihood(meter: Meter, value: number | null, predicted: number
   if (value === null || predicted === null) return blunderChance
   const { floor, span } = tolerances[meter]
   const exact = bell(value - predicted, spreadOf(meter, predicted))
-  const good = mayPickUp(meter, predicted) ? (1 - phantom.chance) * exact + phantom.chance * phantomDensity(value) : exact
+  const good = mayPickUp(meter, predicted)
+    ? (1 - phantom.chance) * exact + phantom.chance * phantomDensity(value)
+    : exact
   const blunder = deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span
   return (1 - blunderChance) * good + blunderChance * blunder
 }
 
-const mayPickUp = (meter: Meter, predicted: number | null): boolean => meter === 'volts' && predicted !== null && predicted < phantom.deadBelowVolts
+const mayPickUp = (meter: Meter, predicted: number | null): boolean =>
+  meter === 'volts' && predicted !== null && predicted < phantom.deadBelowVolts
 
 /** Falls off exponentially, and ends. */
-const phantomDensity = (volts: number): number => (volts < 0 || volts > phantom.mostVolts ? 0
-  : Math.exp(-volts / phantom.meanVolts) / (phantom.meanVolts * (1 - Math.exp(-phantom.mostVolts / phantom.meanVolts))))
+const phantomDensity = (volts: number): number =>
+  volts < 0 || volts > phantom.mostVolts
+    ? 0
+    : Math.exp(-volts / phantom.meanVolts) /
+      (phantom.meanVolts * (1 - Math.exp(-phantom.mostVolts / phantom.meanVolts)))
 
 /** Whether a reading may be a phantom on what is predicted to be dead. */
 export const mayBePhantom = (meter: Meter, value: number | null, predicted: number | null): boolean =>
-  mayPickUp(meter, predicted) && value !== null && value > phantom.deadBelowVolts && value <= phantom.mostVolts
+  mayPickUp(meter, predicted) &&
+  value !== null &&
+  value > phantom.deadBelowVolts &&
+  value <= phantom.mostVolts
 
 function ohmsLikelihood(value: number | null, predicted: number | null): number {
   const blunder = value === null ? 0.5 : 0.5 / ohmsSpan
   if (value === null || predicted === null) {
     // near the end of the range a display may say either
-    const near = value === null ? predicted !== null && predicted > ohmsRangeEnd / 4 : value !== null && value > ohmsRangeEnd / 4
+    const near =
+      value === null
+        ? predicted !== null && predicted > ohmsRangeEnd / 4
+        : value !== null && value > ohmsRangeEnd / 4
     const good = value === predicted ? 1 : near ? 0.3 : 0
     return (1 - blunderChance) * good + blunderChance * blunder
   }
@@ -94,8 +108,12 @@ export function spreadsApart(meter: Meter, a: number | null, b: number | null): 
   return Math.abs(a - b) / Math.min(spreadOf(meter, a), spreadOf(meter, b))
 }
 
-/** Whether two predictions give readings that a person can tell apart: taken for the other fewer than seven times in a hundred. */
-export const distinct = (meter: Meter, a: number | null, b: number | null): boolean => spreadsApart(meter, a, b) > 3
+/**
+ * Whether two predictions give readings that a person can tell apart: taken for the other fewer than seven
+ * times in a hundred.
+ */
+export const distinct = (meter: Meter, a: number | null, b: number | null): boolean =>
+  spreadsApart(meter, a, b) > 3
 
 /** Chance of seeing what is there, and of seeing what is not. */
 export const lookChance = { hit: 0.93, falseAlarm: 0.06 } as const

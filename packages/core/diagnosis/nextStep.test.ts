@@ -11,48 +11,84 @@ import { atArrival } from './standing'
 import { sortOf } from './steps'
 
 const live: EntryBody = { kind: 'reading', meter: 'volts', from: 'TB.Y1', to: 'TB.C', value: 25.2 }
-const stopped: readonly EntryBody[] = [{ kind: 'call', call: 'cool1' }, live, { kind: 'reading', meter: 'volts', from: 'CC1.A1', to: 'TB.C', value: 0 }]
+const stopped: readonly EntryBody[] = [
+  { kind: 'call', call: 'cool1' },
+  live,
+  { kind: 'reading', meter: 'volts', from: 'CC1.A1', to: 'TB.C', value: 0 },
+]
 
-test.each(['rooftop-enthalpy', 'split-heat-pump', 'fan-coil-two-pipe', 'package-proving'])('%s: nothing forbidden is ever proposed', (id) => {
-  const diagram = builtInUnit(id)
-  const call = diagram.calls.find(({ id: name }) => name !== 'off' && name !== 'fan')?.id ?? 'off'
-  // dead at the board: shorts, opens, trips and settings are all in question
-  const entries: readonly EntryBody[] = [{ kind: 'call', call }, { kind: 'reading', meter: 'volts', from: [...diagram.points.keys()].find((point) => point.startsWith('TB.')) ?? diagram.common, to: 'EARTH', value: 0 }]
-  // this school works out every step there is
-  const { steps } = diagnose(diagram, { complaint: '', entries }, { school: 'pull' })
-  for (const step of steps) {
-    if (step.do === 'wait') continue
-    if (step.do === 'measure' && step.meter === 'ohms') expect(step.power).toBe('off')
-    if (!step.deed) continue
-    const { verb, of, to } = step.deed
-    if (verb === 'lift' || verb === 'unplug') expect(step.power).toBe('off')
-    if (verb !== 'bridge') continue
-    expect([of, to].map((point) => point.split('.')[1]).sort().join()).not.toBe('C,R')
-    for (const point of [of, to]) {
-      const kind = diagram.parts.get(partOfPoint(point))?.kind
-      if (kind && kind.kind !== 'terminal-board' && kind.kind !== 'thermostat') expect(kind.testBridge ?? 'never').not.toBe('never')
+test.each(['rooftop-enthalpy', 'split-heat-pump', 'fan-coil-two-pipe', 'package-proving'])(
+  '%s: nothing forbidden is ever proposed',
+  (id) => {
+    const diagram = builtInUnit(id)
+    const call = diagram.calls.find(({ id: name }) => name !== 'off' && name !== 'fan')?.id ?? 'off'
+    // dead at the board: shorts, opens, trips and settings are all in question
+    const entries: readonly EntryBody[] = [
+      { kind: 'call', call },
+      {
+        kind: 'reading',
+        meter: 'volts',
+        from: [...diagram.points.keys()].find((point) => point.startsWith('TB.')) ?? diagram.common,
+        to: 'EARTH',
+        value: 0,
+      },
+    ]
+    // this school works out every step there is
+    const { steps } = diagnose(diagram, { complaint: '', entries }, { school: 'pull' })
+    for (const step of steps) {
+      if (step.do === 'wait') continue
+      if (step.do === 'measure' && step.meter === 'ohms') expect(step.power).toBe('off')
+      if (!step.deed) continue
+      const { verb, of, to } = step.deed
+      if (verb === 'lift' || verb === 'unplug') expect(step.power).toBe('off')
+      if (verb !== 'bridge') continue
+      expect(
+        [of, to]
+          .map((point) => point.split('.')[1])
+          .sort()
+          .join(),
+      ).not.toBe('C,R')
+      for (const point of [of, to]) {
+        const kind = diagram.parts.get(partOfPoint(point))?.kind
+        if (kind && kind.kind !== 'terminal-board' && kind.kind !== 'thermostat')
+          expect(kind.testBridge ?? 'never').not.toBe('never')
+      }
     }
-  }
-})
+  },
+)
 
 test('a control fuse is looked at, a cartridge in its block is measured', () => {
   const diagram = builtInUnit('air-handler-heat')
-  const { steps } = diagnose(diagram, { complaint: 'no-heat', entries: [{ kind: 'call', call: 'heat2' }] }, { school: 'pull' })
+  const { steps } = diagnose(
+    diagram,
+    { complaint: 'no-heat', entries: [{ kind: 'call', call: 'heat2' }] },
+    { school: 'pull' },
+  )
   const looked = steps.flatMap((step) => (step.do === 'look' && step.bits > 0 ? [step.of] : []))
   expect(looked).toContain('FU')
   for (const cartridge of ['HF1', 'HF2', 'HF3', 'BF']) {
     expect(looked).not.toContain(cartridge)
-    expect(steps.some((step) => step.do === 'measure' && step.bits > 0 && partOfPoint(step.from) === cartridge)).toBe(true)
+    expect(
+      steps.some((step) => step.do === 'measure' && step.bits > 0 && partOfPoint(step.from) === cartridge),
+    ).toBe(true)
   }
 })
 
 test('each school asks in its own manner', () => {
   const diagram = builtInUnit('rooftop-two-stage')
   const first = (school: School) => {
-    const { next, model, findings } = diagnose(diagram, { complaint: 'not-cooling', entries: stopped }, { school })
+    const { next, model, findings } = diagnose(
+      diagram,
+      { complaint: 'not-cooling', entries: stopped },
+      { school },
+    )
     const places = pathPlaces(model.situation(findings.now), 'cool1')
     const [step] = next
-    return { step, place: step.do === 'measure' ? places.get(step.from) ?? NaN : NaN, of: (point: string) => places.get(point) ?? NaN }
+    return {
+      step,
+      place: step.do === 'measure' ? (places.get(step.from) ?? NaN) : NaN,
+      of: (point: string) => places.get(point) ?? NaN,
+    }
   }
   const walk = first('walk')
   expect(walk.place).toBe(walk.of('TB.Y1') + 1)
@@ -64,7 +100,10 @@ test('each school asks in its own manner', () => {
 })
 
 test('while a delay runs the ask is to wait, or a reading that is valid now', () => {
-  const entries: readonly EntryBody[] = [{ kind: 'call', call: 'cool1' }, { kind: 'wait', seconds: 5 }]
+  const entries: readonly EntryBody[] = [
+    { kind: 'call', call: 'cool1' },
+    { kind: 'wait', seconds: 5 },
+  ]
   const { next } = diagnose(builtInUnit('rooftop-two-stage'), { complaint: '', entries }, { count: Infinity })
   const wait = next.find((step) => step.do === 'wait')
   expect(wait).toMatchObject({ do: 'wait', of: 'TS' })
@@ -72,44 +111,85 @@ test('while a delay runs the ask is to wait, or a reading that is valid now', ()
 })
 
 test('a live reading before its time is taken for a call that stood longer than was said', () => {
-  const { model, ranked } = diagnose(builtInUnit('rooftop-two-stage'), { complaint: 'not-cooling', entries: [
-    { kind: 'call', call: 'cool1' }, { kind: 'wait', seconds: 5 },
-    { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'TB.C', value: 25.4 }, { kind: 'reading', meter: 'volts', from: 'LPS1.2', to: 'TB.C', value: 0 },
-  ] })
+  const { model, ranked } = diagnose(builtInUnit('rooftop-two-stage'), {
+    complaint: 'not-cooling',
+    entries: [
+      { kind: 'call', call: 'cool1' },
+      { kind: 'wait', seconds: 5 },
+      { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'TB.C', value: 25.4 },
+      { kind: 'reading', meter: 'volts', from: 'LPS1.2', to: 'TB.C', value: 0 },
+    ],
+  })
   expect(model.hypotheses[ranked[0]].of).toContain('LPS1')
 })
 
 test('a short is hunted with actions too: a section pulled or a lead lifted, isolated', () => {
   const entries: readonly EntryBody[] = [
-    { kind: 'power', is: 'isolated' }, { kind: 'action', do: 'unplug', of: 'FU' }, { kind: 'call', call: 'off' },
-    { kind: 'reading', meter: 'ohms', from: 'TB.R', to: 'EARTH', value: 0.6 }, { kind: 'reading', meter: 'ohms', from: 'TB.R', to: 'TB.C', value: 0.6 },
+    { kind: 'power', is: 'isolated' },
+    { kind: 'action', do: 'unplug', of: 'FU' },
+    { kind: 'call', call: 'off' },
+    { kind: 'reading', meter: 'ohms', from: 'TB.R', to: 'EARTH', value: 0.6 },
+    { kind: 'reading', meter: 'ohms', from: 'TB.R', to: 'TB.C', value: 0.6 },
   ]
-  const { next } = diagnose(builtInUnit('split-heat-pump'), { complaint: 'blank-thermostat', entries }, { count: Infinity })
-  expect(next.some((step) => step.do === 'measure' && (step.deed?.verb === 'lift' || step.deed?.verb === 'unplug'))).toBe(true)
+  const { next } = diagnose(
+    builtInUnit('split-heat-pump'),
+    { complaint: 'blank-thermostat', entries },
+    { count: Infinity },
+  )
+  expect(
+    next.some(
+      (step) => step.do === 'measure' && (step.deed?.verb === 'lift' || step.deed?.verb === 'unplug'),
+    ),
+  ).toBe(true)
 })
 
 test('what is not covered yet is said, and out of reach is not asked again', () => {
   const diagram = builtInUnit('fan-coil-cooling')
-  const { coverage, asks } = brief(diagram, { complaint: '', entries: [{ kind: 'call', call: 'fan' }, { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 26.1 }] })
+  const { coverage, asks } = brief(diagram, {
+    complaint: '',
+    entries: [
+      { kind: 'call', call: 'fan' },
+      { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 26.1 },
+    ],
+  })
   expect(coverage.calls).toContain('Cooling')
   expect(coverage.sentence).toMatch(/Not tried yet: .*cooling/)
   const [ask] = asks
   const point = ask.do === 'measure' ? ask.from : ask.do === 'look' ? ask.of : ''
-  const without = brief(diagram, { complaint: '', entries: [{ kind: 'call', call: 'fan' }, { kind: 'unreachable', of: point }] })
-  for (const other of without.asks) if (other.do === 'measure') expect([other.from, other.to]).not.toContain(point)
+  const without = brief(diagram, {
+    complaint: '',
+    entries: [
+      { kind: 'call', call: 'fan' },
+      { kind: 'unreachable', of: point },
+    ],
+  })
+  for (const other of without.asks)
+    if (other.do === 'measure') expect([other.from, other.to]).not.toContain(point)
 })
 
-test.each(builtInUnitIds)('%s: the leads of a drop reach from one spot, from where the path comes in', (unit) => {
-  const { model } = diagnose(builtInUnit(unit), { complaint: '', entries: [] })
-  const { calls, points } = model.diagram
-  const drops = calls.flatMap(({ id }) => pathDrops(model.situation(atArrival(model.diagram, id)).circuit))
-  expect(drops.length).toBeGreaterThan(0)
-  for (const { from, to } of drops) expect([to, points.get(to)?.zone]).toEqual([to, points.get(from)?.zone])
-})
+test.each(builtInUnitIds)(
+  '%s: the leads of a drop reach from one spot, from where the path comes in',
+  (unit) => {
+    const { model } = diagnose(builtInUnit(unit), { complaint: '', entries: [] })
+    const { calls, points } = model.diagram
+    const drops = calls.flatMap(({ id }) => pathDrops(model.situation(atArrival(model.diagram, id)).circuit))
+    expect(drops.length).toBeGreaterThan(0)
+    for (const { from, to } of drops) expect([to, points.get(to)?.zone]).toEqual([to, points.get(from)?.zone])
+  },
+)
 
 test('cleared is what a reading tests: not what merely fails to explain it', () => {
-  const volts = (from: string, value: number, to = 'TB.C'): EntryBody => ({ kind: 'reading', meter: 'volts', from, to, value })
-  const { cleared, coverage } = brief(builtInUnit('package-proving'), { complaint: 'not-cooling', entries: [volts('PB1.P1', 25.9), volts('PB1.P2', 0), volts('PK1.2A', 25.9, 'PK1.2B')] })
+  const volts = (from: string, value: number, to = 'TB.C'): EntryBody => ({
+    kind: 'reading',
+    meter: 'volts',
+    from,
+    to,
+    value,
+  })
+  const { cleared, coverage } = brief(builtInUnit('package-proving'), {
+    complaint: 'not-cooling',
+    entries: [volts('PB1.P1', 25.9), volts('PB1.P2', 0), volts('PK1.2A', 25.9, 'PK1.2B')],
+  })
   expect(cleared.find(({ id }) => id === 'DS:off')?.by).toMatch(/^25.9 V PB1.P1 to TB.C/)
   // open behind a loop that never closed: nobody knows
   expect(coverage.first.join()).toMatch(/Low-pressure switch 1/)
@@ -117,9 +197,14 @@ test('cleared is what a reading tests: not what merely fails to explain it', () 
 })
 
 test('readings that nothing explains are said to contradict, and the worst is to be repeated', () => {
-  const { warning } = brief(builtInUnit('rooftop-two-stage'), { complaint: '', entries: [
-    { kind: 'call', call: 'cool1' }, { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 25.3 }, { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 88 },
-  ] })
+  const { warning } = brief(builtInUnit('rooftop-two-stage'), {
+    complaint: '',
+    entries: [
+      { kind: 'call', call: 'cool1' },
+      { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 25.3 },
+      { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 88 },
+    ],
+  })
   expect(warning).toMatch(/Least contradicted: .*repeat 88\.0 V/)
 })
 
@@ -127,9 +212,16 @@ test('a reading that a suspect predicts to the volt is never called unexplained,
   const diagram = builtInUnit('air-handler-drive')
   const { model, findings } = diagnose(diagram, { complaint: 'no-heat', entries: [] })
   const situation = model.situation(findings.now)
-  for (const [meter, from, to] of [['millivolts', 'XF.S1', 'LS1.2'], ['volts', 'HB1.1', 'HB1.2'], ['amps', 'LB.L3', 'BF.L3']] as const) {
+  for (const [meter, from, to] of [
+    ['millivolts', 'XF.S1', 'LS1.2'],
+    ['volts', 'HB1.1', 'HB1.2'],
+    ['amps', 'LB.L3', 'BF.L3'],
+  ] as const) {
     const value = situation.predict(meter, from, to, [0])[0]
-    expect(brief(diagram, { complaint: 'no-heat', entries: [{ kind: 'reading', meter, from, to, value }] }).warning).toBe('')
+    expect(
+      brief(diagram, { complaint: 'no-heat', entries: [{ kind: 'reading', meter, from, to, value }] })
+        .warning,
+    ).toBe('')
   }
 })
 
@@ -143,7 +235,13 @@ test('each suspect that stands out comes with what would show it, and that would
   for (const [h, { step, then }] of proofs) {
     expect(then).toBeGreaterThan(diagnosis.belief.probability[h])
     if (step.do !== 'measure' || step.deed || step.call !== 'cool1' || step.power !== 'on') continue
-    const after = diagnose(diagram, { ...file, entries: [...stopped, { kind: 'reading', meter: step.meter, from: step.from, to: step.to, value: step.predicted[h] }] })
+    const after = diagnose(diagram, {
+      ...file,
+      entries: [
+        ...stopped,
+        { kind: 'reading', meter: step.meter, from: step.from, to: step.to, value: step.predicted[h] },
+      ],
+    })
     expect(after.belief.probability[h]).toBeGreaterThan(diagnosis.belief.probability[h])
     expect(after.belief.probability[h]).toBeGreaterThan(0.5 * then)
   }
@@ -153,8 +251,18 @@ test('each suspect that stands out comes with what would show it, and that would
 
 test('odds before any reading say why they are as they are', () => {
   const diagram = builtInUnit('split-heat-pump')
-  const entries: readonly EntryBody[] = [{ kind: 'replaced', of: 'CC1', by: 'another contractor' }, { kind: 'condition', of: 'outdoorDryBulb', value: 18 }]
-  const { reasons } = brief(diagram, { complaint: 'water', entries }, {}, { ageYears: 13, experience: { repairs: { 'relay:made1-welded': 5 } } })
-  expect(reasons.map(({ reason }) => reason).join('|')).toMatch(/13 years old.*Cold outside.*Water.*Replaced lately.*found relay: made1 welded 5 times/)
+  const entries: readonly EntryBody[] = [
+    { kind: 'replaced', of: 'CC1', by: 'another contractor' },
+    { kind: 'condition', of: 'outdoorDryBulb', value: 18 },
+  ]
+  const { reasons } = brief(
+    diagram,
+    { complaint: 'water', entries },
+    {},
+    { ageYears: 13, experience: { repairs: { 'relay:made1-welded': 5 } } },
+  )
+  expect(reasons.map(({ reason }) => reason).join('|')).toMatch(
+    /13 years old.*Cold outside.*Water.*Replaced lately.*found relay: made1 welded 5 times/,
+  )
   expect(reasons.every(({ faults }) => faults > 0)).toBe(true)
 })

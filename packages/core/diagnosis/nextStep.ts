@@ -1,5 +1,11 @@
 import { partOfPoint, type Diagram } from '../diagram/diagram'
-import { defaultCosts, isolatedCandidates, liveCandidates, type Candidate, type CostRules } from './candidates'
+import {
+  defaultCosts,
+  isolatedCandidates,
+  liveCandidates,
+  type Candidate,
+  type CostRules,
+} from './candidates'
 import { deedSteps } from './deeds'
 import { pathDrops } from './drops'
 import type { Findings } from './evidence'
@@ -13,8 +19,10 @@ import type { Belief } from './suspects'
 /** Information below which a step is not worth taking, bits. */
 const worthwhileBits = 0.02
 /**
- * While the best step at hand tells less for its time than this, readings along whole paths, other calls, isolation and
- * actions are worked out too. Those that need a switching take a minute or more and seldom tell over a bit: against a
+ * While the best step at hand tells less for its time than this, readings along whole paths, other calls,
+ * isolation and
+ * actions are worked out too. Those that need a switching take a minute or more and seldom tell over a bit:
+ * against a
  * better step they would not come first. Bits per second.
  */
 const tellingRate = 0.02
@@ -30,58 +38,102 @@ export interface Choosing {
 }
 
 /** Every step that was worked out, in the order of a school, best first. */
-export function stepsInOrder(model: UnitModel, findings: Findings, belief: Belief, { costs = defaultCosts, school = 'best', sorts }: Choosing = {}): readonly Step[] {
+export function stepsInOrder(
+  model: UnitModel,
+  findings: Findings,
+  belief: Belief,
+  { costs = defaultCosts, school = 'best', sorts }: Choosing = {},
+): readonly Step[] {
   const search = searchOf(model, findings, belief, costs)
   const { now } = findings
   const here = situationIn(search, now)
   const wants = (sort: StepSort): boolean => sorts === undefined || sorts.includes(sort)
-  const steps: Step[] = [...readingSteps(search, now, candidatesIn(model.diagram, now), here), ...(wants('look') ? lookSteps(search, now, here) : [])]
+  const steps: Step[] = [
+    ...readingSteps(search, now, candidatesIn(model.diagram, now), here),
+    ...(wants('look') ? lookSteps(search, now, here) : []),
+  ]
   if (bestRate(steps) < tellingRate || school === 'pull') {
     if (now.power === 'on') steps.push(...readingSteps(search, now, pathDrops(here.circuit), here))
     steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))
   }
-  return inOrderOf(school, search, [...steps, ...(wants('wait') ? waits(search) : [])].filter((step) => wants(sortOf(step))))
+  return inOrderOf(
+    school,
+    search,
+    [...steps, ...(wants('wait') ? waits(search) : [])].filter((step) => wants(sortOf(step))),
+  )
 }
 
-const bestRate = (steps: readonly Step[]): number => steps.reduce((most, step) => Math.max(most, rate(step)), 0)
+const bestRate = (steps: readonly Step[]): number =>
+  steps.reduce((most, step) => Math.max(most, rate(step)), 0)
 
 /** Readings in the other calls, and isolated. */
 const elsewhere = (search: Search): readonly Step[] =>
-  standingsElsewhere(search.model.diagram, search.findings.now).flatMap((standing) => readingSteps(search, standing, candidatesIn(search.model.diagram, standing), situationIn(search, standing)))
+  standingsElsewhere(search.model.diagram, search.findings.now).flatMap((standing) =>
+    readingSteps(
+      search,
+      standing,
+      candidatesIn(search.model.diagram, standing),
+      situationIn(search, standing),
+    ),
+  )
 
 /** The other calls, and the unit isolated. */
 export const standingsElsewhere = (diagram: Diagram, now: Standing): readonly Standing[] => [
-  ...diagram.calls.filter(({ id }) => id !== now.call || now.power !== 'on').map(({ id }): Standing => ({ ...now, call: id, power: 'on', age: null })),
+  ...diagram.calls
+    .filter(({ id }) => id !== now.call || now.power !== 'on')
+    .map(({ id }): Standing => ({ ...now, call: id, power: 'on', age: null })),
   ...(now.power === 'off' ? [] : [{ ...now, power: 'off', age: null } as const]),
 ]
 
 /** What can be read in a standing. */
-export const candidatesIn = (diagram: Diagram, { power }: Standing): readonly Candidate[] => (power === 'on' ? liveCandidates(diagram) : isolatedCandidates(diagram))
+export const candidatesIn = (diagram: Diagram, { power }: Standing): readonly Candidate[] =>
+  power === 'on' ? liveCandidates(diagram) : isolatedCandidates(diagram)
 
 /** While a delay runs: to wait for it, worth what the best reading tells once it has passed. */
 function waits(search: Search): readonly WaitStep[] {
-  const { model, findings: { now } } = search
+  const {
+    model,
+    findings: { now },
+  } = search
   const { age } = now
   if (age === null || now.power === 'off') return []
   const left = model.lateMoves(now).filter(({ seconds }) => seconds > age)
   const [last] = left.slice(-1)
   if (!last) return []
   const after: Standing = { ...now, age: null }
-  const then = readingSteps(search, after, liveCandidates(model.diagram), situationIn(search, after)).reduce<Step | null>((a, b) => (a && a.bits >= b.bits ? a : b), null)
+  const then = readingSteps(
+    search,
+    after,
+    liveCandidates(model.diagram),
+    situationIn(search, after),
+  ).reduce<Step | null>((a, b) => (a && a.bits >= b.bits ? a : b), null)
   const seconds = Math.ceil(last.seconds - age)
-  return [{
-    do: 'wait', seconds, of: last.branch.split('/')[0], call: now.call, power: now.power,
-    bits: then?.bits ?? 0, cost: waitShare * seconds + (then?.cost ?? 0), outcomes: then?.outcomes ?? [],
-  }]
+  return [
+    {
+      do: 'wait',
+      seconds,
+      of: last.branch.split('/')[0],
+      call: now.call,
+      power: now.power,
+      bits: then?.bits ?? 0,
+      cost: waitShare * seconds + (then?.cost ?? 0),
+      outcomes: then?.outcomes ?? [],
+    },
+  ]
 }
 
-/** The first `count`, leaving out those that tell nothing but what a better one tells at nearly the same place. */
+/**
+ * The first `count`, leaving out those that tell nothing but what a better one tells at nearly the same
+ * place.
+ */
 export function pick(steps: readonly Step[], count = 3): readonly Step[] {
   const chosen: Step[] = []
   for (const step of steps) {
     if (chosen.length >= count) break
     if (step.bits <= worthwhileBits) continue
-    const same = chosen.some((other) => Math.abs(other.bits - step.bits) < 1e-6 && placeOf(other) === placeOf(step))
+    const same = chosen.some(
+      (other) => Math.abs(other.bits - step.bits) < 1e-6 && placeOf(other) === placeOf(step),
+    )
     if (!same) chosen.push(step)
   }
   return chosen

@@ -18,12 +18,20 @@ export function seeded(seed: number): Random {
 }
 
 /** A standard normal number (Box & Muller 1958). */
-const normal = (random: Random): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+const normal = (random: Random): number =>
+  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 
-/** Meter accuracies as instruments state them: share of the reading and counts of the display; taken as two standard deviations. */
+/**
+ * Meter accuracies as instruments state them: share of the reading and counts of the display; taken as two
+ * standard deviations.
+ */
 const accuracy: Readonly<Record<Meter, { readonly share: number; readonly counts: number }>> = {
-  volts: { share: 0.01, counts: 3 }, loz: { share: 0.01, counts: 3 }, dc: { share: 0.01, counts: 3 }, millivolts: { share: 0.01, counts: 5 },
-  amps: { share: 0.02, counts: 5 }, ohms: { share: 0.009, counts: 2 },
+  volts: { share: 0.01, counts: 3 },
+  loz: { share: 0.01, counts: 3 },
+  dc: { share: 0.01, counts: 3 },
+  millivolts: { share: 0.01, counts: 5 },
+  amps: { share: 0.02, counts: 5 },
+  ohms: { share: 0.009, counts: 2 },
 }
 /** What a unit's supply and its loads differ from the diagram, one standard deviation of a reading. */
 const unitSpread = 0.012
@@ -33,20 +41,34 @@ export function noisy(meter: Meter, value: number | null, random: Random): numbe
   if (value === null) return null
   const { share, counts } = accuracy[meter]
   const step = displayStep(meter, Math.abs(value))
-  const spread = Math.hypot((share * Math.abs(value) + counts * step) / 2, meter === 'ohms' ? 0.03 * Math.abs(value) : unitSpread * Math.abs(value))
+  const spread = Math.hypot(
+    (share * Math.abs(value) + counts * step) / 2,
+    meter === 'ohms' ? 0.03 * Math.abs(value) : unitSpread * Math.abs(value),
+  )
   const read = Math.round((value + spread * normal(random)) / step) * step
   return meter === 'dc' ? read : Math.max(0, read)
 }
 
-/** How a reading goes wrong: a neighbouring terminal, another function of the meter, another call, a lead that does not touch. */
+/**
+ * How a reading goes wrong: a neighbouring terminal, another function of the meter, another call, a lead that
+ * does not touch.
+ */
 export type Blunder = 'neighbour' | 'function' | 'call' | 'open-lead'
 const blunders: readonly Blunder[] = ['neighbour', 'function', 'call', 'open-lead']
 
-/** Whether this reading is a blunder, and which; drawn without regard to what the diagnosis believes of blunders. */
-export const blunderOf = (random: Random, chance: number): Blunder | null => (random() < chance ? blunders[Math.floor(random() * blunders.length)] : null)
+/**
+ * Whether this reading is a blunder, and which; drawn without regard to what the diagnosis believes of
+ * blunders.
+ */
+export const blunderOf = (random: Random, chance: number): Blunder | null =>
+  random() < chance ? blunders[Math.floor(random() * blunders.length)] : null
 
 /** The reading that is really taken when the red lead is one terminal off. */
-export function neighbourOf({ meter, from, to }: Candidate, points: readonly string[], random: Random): Candidate {
+export function neighbourOf(
+  { meter, from, to }: Candidate,
+  points: readonly string[],
+  random: Random,
+): Candidate {
   const at = points.indexOf(from)
   const next = points[Math.min(points.length - 1, Math.max(0, at + (random() < 0.5 ? -1 : 1)))]
   return { meter, from: next === to ? from : next, to }

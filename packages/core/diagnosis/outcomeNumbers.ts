@@ -2,16 +2,28 @@ import type { Meter } from '../circuit/meter'
 import { endsAmong, sortable } from './grouping'
 import { displayStep } from './likelihood'
 
-/** How finely outcomes are told apart: as an exact display shows them, or as a person with a meter safely can. */
+/**
+ * How finely outcomes are told apart: as an exact display shows them, or as a person with a meter safely can.
+ */
 export type Fineness = 'display' | 'tolerance'
 
 /** What an exact display shows, in counts. */
-const shown = (meter: Meter, value: number): number => (value === Infinity ? Infinity : Math.round(value / displayStep(meter, value)))
+const shown = (meter: Meter, value: number): number =>
+  value === Infinity ? Infinity : Math.round(value / displayStep(meter, value))
 
-/** Numbers the outcomes of a reading from its smallest to its largest value; what is out of range comes last. */
-export function outcomeNumbers(meter: Meter, values: ArrayLike<number>, count: number, fineness: Fineness = 'tolerance'): Int32Array {
+/**
+ * Numbers the outcomes of a reading from its smallest to its largest value; what is out of range comes last.
+ */
+export function outcomeNumbers(
+  meter: Meter,
+  values: ArrayLike<number>,
+  count: number,
+  fineness: Fineness = 'tolerance',
+): Int32Array {
   const different = sortedValues(values, count)
-  const largest = (fineness === 'tolerance' ? endsAmong(meter, different) : displayEnds(meter, different)).map((end) => different[end - 1])
+  const largest = (
+    fineness === 'tolerance' ? endsAmong(meter, different) : displayEnds(meter, different)
+  ).map((end) => different[end - 1])
   const numbers = new Int32Array(count)
   for (let h = 0; h < count; h++) {
     const value = sortable(values[h])
@@ -32,6 +44,7 @@ function sortedValues(values: ArrayLike<number>, count: number): Float64Array {
 
 function displayEnds(meter: Meter, different: Float64Array): readonly number[] {
   const ends: number[] = []
-  for (let k = 1; k <= different.length; k++) if (k === different.length || shown(meter, different[k - 1]) !== shown(meter, different[k])) ends.push(k)
+  for (let k = 1; k <= different.length; k++)
+    if (k === different.length || shown(meter, different[k - 1]) !== shown(meter, different[k])) ends.push(k)
   return ends
 }

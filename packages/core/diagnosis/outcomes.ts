@@ -8,7 +8,10 @@ import type { Belief } from './suspects'
 /** Suspects less probable than this do not steer the choice. */
 const negligible = 2e-5
 
-/** The hypotheses that steer the choice of the next step, most probable first: groups made in this order are in it too. */
+/**
+ * The hypotheses that steer the choice of the next step, most probable first: groups made in this order are
+ * in it too.
+ */
 export const likely = ({ probability }: Belief): readonly number[] => {
   const which: number[] = []
   probability.forEach((chance, h) => {
@@ -18,18 +21,36 @@ export const likely = ({ probability }: Belief): readonly number[] => {
 }
 
 /** Suspects, most probable first, grouped by what they predict as finely as a person can tell. */
-export function partition(meter: Meter, predicted: Predictions, belief: Belief, which: readonly number[]): readonly Outcome[] {
+export function partition(
+  meter: Meter,
+  predicted: Predictions,
+  belief: Belief,
+  which: readonly number[],
+): readonly Outcome[] {
   const different = valuesOf(predicted, which)
   const ends = endsAmong(meter, different)
   const numbers = groupNumbers(different, ends)
   const groups: readonly number[][] = ends.map(() => [])
   for (const h of which) groups[numbers.get(sortable(predicted[h])) ?? 0].push(h)
-  return groups.map((group): Outcome => ({ value: readingOf(predicted[group[0]]), probability: weigh(group, belief), hypotheses: group }))
+  return groups
+    .map((group): Outcome => ({
+      value: readingOf(predicted[group[0]]),
+      probability: weigh(group, belief),
+      hypotheses: group,
+    }))
     .sort((a, b) => b.probability - a.probability)
 }
 
-/** Entropy of what a reading would show, bits: `partition` without making its groups, and quick where all predict alike. */
-export function informationOf(meter: Meter, predicted: Predictions, { probability }: Belief, which: readonly number[]): number {
+/**
+ * Entropy of what a reading would show, bits: `partition` without making its groups, and quick where all
+ * predict alike.
+ */
+export function informationOf(
+  meter: Meter,
+  predicted: Predictions,
+  { probability }: Belief,
+  which: readonly number[],
+): number {
   const different = valuesOf(predicted, which)
   const count = different.length
   if (count < 2 || !distinct(meter, readingAt(different[0]), readingAt(different[count - 1]))) return 0
@@ -53,7 +74,11 @@ export function informationOf(meter: Meter, predicted: Predictions, { probabilit
 let groupWeights = new Float64Array(64)
 
 /** Entropy of numbered outcomes over the suspects, bits. */
-export function histogramBits(outcome: ArrayLike<number>, { probability }: Belief, which: readonly number[]): number {
+export function histogramBits(
+  outcome: ArrayLike<number>,
+  { probability }: Belief,
+  which: readonly number[],
+): number {
   groupWeights.fill(0)
   let most = 0
   let total = 0
@@ -81,14 +106,27 @@ function enlarged(from: Float64Array, size: number): Float64Array<ArrayBuffer> {
   return larger
 }
 
-/** Entropy of the first word that a look at a part would give, bits; nought when the look may need other words. */
-export function lookBits(situation: SituationModel, part: string, belief: Belief, which: readonly number[]): number {
+/**
+ * Entropy of the first word that a look at a part would give, bits; nought when the look may need other
+ * words.
+ */
+export function lookBits(
+  situation: SituationModel,
+  part: string,
+  belief: Belief,
+  which: readonly number[],
+): number {
   const seen = situation.firstLooks(part, which)
   return isPlain(situation, seen, which) ? histogramBits(seen, belief, which) : 0
 }
 
 /** Suspects, most probable first, grouped by that word. */
-export function partitionByLook(situation: SituationModel, part: string, belief: Belief, which: readonly number[]): readonly Outcome[] {
+export function partitionByLook(
+  situation: SituationModel,
+  part: string,
+  belief: Belief,
+  which: readonly number[],
+): readonly Outcome[] {
   const seen = situation.firstLooks(part, which)
   if (!isPlain(situation, seen, which)) return []
   const groups = new Map<number, number[]>()
@@ -97,9 +135,14 @@ export function partitionByLook(situation: SituationModel, part: string, belief:
     if (group) group.push(h)
     else groups.set(seen[h], [h])
   }
-  return [...groups].map(([number, group]): Outcome => ({
-    value: 0, seen: situation.firstLookWord(number), probability: weigh(group, belief), hypotheses: group,
-  })).sort((a, b) => b.probability - a.probability)
+  return [...groups]
+    .map(([number, group]): Outcome => ({
+      value: 0,
+      seen: situation.firstLookWord(number),
+      probability: weigh(group, belief),
+      hypotheses: group,
+    }))
+    .sort((a, b) => b.probability - a.probability)
 }
 
 function isPlain(situation: SituationModel, seen: Float64Array, which: readonly number[]): boolean {
@@ -114,8 +157,29 @@ function isPlain(situation: SituationModel, seen: Float64Array, which: readonly 
 
 /** Words that a look gives at a glance; others are not asked for. */
 const plainLooks = new Set([
-  'pulled-in', 'dropped-out', 'turning', 'still', 'lamp-on', 'lamp-off', 'open-drawn', 'shut', 'on', 'off', 'dark', 'tripped', 'set',
-  'whole', 'blown', 'clean', 'dirty', 'broken', 'running', 'blocked', 'charged', 'oily',
+  'pulled-in',
+  'dropped-out',
+  'turning',
+  'still',
+  'lamp-on',
+  'lamp-off',
+  'open-drawn',
+  'shut',
+  'on',
+  'off',
+  'dark',
+  'tripped',
+  'set',
+  'whole',
+  'blown',
+  'clean',
+  'dirty',
+  'broken',
+  'running',
+  'blocked',
+  'charged',
+  'oily',
 ])
 
-const weigh = (group: readonly number[], belief: Belief): number => group.reduce((sum, h) => sum + belief.probability[h], 0)
+const weigh = (group: readonly number[], belief: Belief): number =>
+  group.reduce((sum, h) => sum + belief.probability[h], 0)

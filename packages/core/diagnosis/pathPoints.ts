@@ -11,7 +11,8 @@ export function pathPlaces(situation: SituationModel, call: string): ReadonlyMap
   const { network, healthy } = situation.circuit
   const places = new Map<string, number>()
   for (const { from, to } of network.diagram.traces.filter((trace) => trace.call === call))
-    for (const { node } of conductingPath(situation.circuit, nodeOf(healthy, from), nodeOf(healthy, to)) ?? []) {
+    for (const { node } of conductingPath(situation.circuit, nodeOf(healthy, from), nodeOf(healthy, to)) ??
+      []) {
       const name = network.nodeNames[node]
       if (!places.has(name)) places.set(name, places.size)
     }
@@ -19,4 +20,5 @@ export function pathPlaces(situation: SituationModel, call: string): ReadonlyMap
   return places
 }
 
-export const pathPoints = (situation: SituationModel, call: string): ReadonlySet<string> => new Set(pathPlaces(situation, call).keys())
+export const pathPoints = (situation: SituationModel, call: string): ReadonlySet<string> =>
+  new Set(pathPlaces(situation, call).keys())

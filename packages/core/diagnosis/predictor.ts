@@ -1,5 +1,13 @@
 import { Circuit, type Settled } from '../circuit/circuit'
-import { clampAmps, MeterSweep, nodeOf, valueBetween, wireLink, type LeadMeter, type Meter } from '../circuit/meter'
+import {
+  clampAmps,
+  MeterSweep,
+  nodeOf,
+  valueBetween,
+  wireLink,
+  type LeadMeter,
+  type Meter,
+} from '../circuit/meter'
 import { lateMoves, pendingAt, type LateMove } from '../circuit/delays'
 import { situationOf } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
@@ -11,7 +19,10 @@ import type { SettingChange, Standing } from './standing'
 /** Predicted values by hypothesis number; NaN stands for out of range, and for what was not asked for. */
 export type Predictions = Float64Array
 
-/** A number for each hypothesis, worked out when first asked for; there is room for pairs that are thought of later. */
+/**
+ * A number for each hypothesis, worked out when first asked for; there is room for pairs that are thought of
+ * later.
+ */
 interface Numbers {
   readonly values: Float64Array
   readonly done: Uint8Array
@@ -32,7 +43,8 @@ function isAllDone(which: readonly number[], done: Uint8Array): boolean {
 const sweptFrom = 8
 
 /**
- * A unit's hypotheses solved in one situation: which state the circuit takes under each, and from that what any
+ * A unit's hypotheses solved in one situation: which state the circuit takes under each, and from that what
+ * any
  * meter would read and any look would show. Everything is solved when first asked for, and kept.
  */
 export class SituationModel {
@@ -41,7 +53,10 @@ export class SituationModel {
   private readonly known = new Map<string, Numbers>()
   /** What a case has had worked out besides predictions. */
   private readonly kept = new Map<string, Numbers>()
-  private readonly sweeps = new Map<LeadMeter, { readonly which: readonly number[]; readonly sweep: MeterSweep }>()
+  private readonly sweeps = new Map<
+    LeadMeter,
+    { readonly which: readonly number[]; readonly sweep: MeterSweep }
+  >()
   private readonly lifted: ReadonlySet<string>
   private readonly words: string[] = []
   private readonly symptoms: (boolean | undefined)[] = []
@@ -49,15 +64,27 @@ export class SituationModel {
 
   /** `done` are effects of something that is done on top for a moment. */
   constructor(
-    private readonly hypotheses: readonly Hypothesis[], circuit: Circuit, private readonly after: Aftermath, private readonly done: readonly Effect[] = [],
+    private readonly hypotheses: readonly Hypothesis[],
+    circuit: Circuit,
+    private readonly after: Aftermath,
+    private readonly done: readonly Effect[] = [],
   ) {
     this.circuit = circuit
-    this.lifted = new Set([...circuit.situation.standing, ...done].flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])))
+    this.lifted = new Set(
+      [...circuit.situation.standing, ...done].flatMap((effect) =>
+        effect.does === 'open' ? [effect.branch] : [],
+      ),
+    )
   }
 
   /** The same situation with something more done in it, solved on the same factorisation. */
   with(done: readonly Effect[], reset: readonly string[]): SituationModel {
-    return new SituationModel(this.hypotheses, this.circuit, { ...this.after, reset: [...this.after.reset, ...reset] }, done)
+    return new SituationModel(
+      this.hypotheses,
+      this.circuit,
+      { ...this.after, reset: [...this.after.reset, ...reset] },
+      done,
+    )
   }
 
   settle(hypothesis: number): Settled {
@@ -68,16 +95,30 @@ export class SituationModel {
     return settled
   }
 
-  /** What is left of a hypothesis here: a trip that was reset is gone, a setting that was changed is changed, a lifted wire takes along what it touches. */
+  /**
+   * What is left of a hypothesis here: a trip that was reset is gone, a setting that was changed is changed,
+   * a lifted wire takes along what it touches.
+   */
   private effectsNow({ faults }: Hypothesis): readonly Effect[] {
-    return faults.flatMap((fault) => (this.isCleared(fault) ? [] : fault.effects.filter((effect) => {
-      if (effect.does === 'join') return !this.lifted.has(fault.of) && !this.lifted.has(fault.touching ?? '')
-      return effect.does !== 'set' || !this.after.settings.some(({ part, setting }) => part === effect.part && setting === effect.setting)
-    })))
+    return faults.flatMap((fault) =>
+      this.isCleared(fault)
+        ? []
+        : fault.effects.filter((effect) => {
+            if (effect.does === 'join')
+              return !this.lifted.has(fault.of) && !this.lifted.has(fault.touching ?? '')
+            return (
+              effect.does !== 'set' ||
+              !this.after.settings.some(
+                ({ part, setting }) => part === effect.part && setting === effect.setting,
+              )
+            )
+          }),
+    )
   }
 
   private isCleared({ of, clears = [] }: Fault): boolean {
-    const by = (clearing: Clearing): boolean => (clearing === 'reset' ? this.after.reset.includes(of) : this.after.rested)
+    const by = (clearing: Clearing): boolean =>
+      clearing === 'reset' ? this.after.reset.includes(of) : this.after.rested
     return clears.some(by)
   }
 
@@ -103,18 +144,31 @@ export class SituationModel {
     } else {
       const a = nodeOf(healthy, from)
       const b = nodeOf(healthy, to)
-      if (asked.length < sweptFrom) for (const h of asked) values[h] = valueBetween(this.settle(h), meter, a, b) ?? NaN
-      else this.sweepOver(meter, asked).read(a, b).forEach((value, k) => { values[asked[k]] = value })
+      if (asked.length < sweptFrom)
+        for (const h of asked) values[h] = valueBetween(this.settle(h), meter, a, b) ?? NaN
+      else
+        this.sweepOver(meter, asked)
+          .read(a, b)
+          .forEach((value, k) => {
+            values[asked[k]] = value
+          })
     }
     for (const h of asked) done[h] = 1
     return values
   }
 
-  /** The last sweep of a meter serves again while the same hypotheses are asked about, one pair of points after another. */
+  /**
+   * The last sweep of a meter serves again while the same hypotheses are asked about, one pair of points
+   * after another.
+   */
   private sweepOver(meter: LeadMeter, which: readonly number[]): MeterSweep {
     const known = this.sweeps.get(meter)
-    if (known && known.which.length === which.length && known.which.every((h, k) => h === which[k])) return known.sweep
-    const sweep = new MeterSweep(meter, which.map((h) => this.settle(h)))
+    if (known && known.which.length === which.length && known.which.every((h, k) => h === which[k]))
+      return known.sweep
+    const sweep = new MeterSweep(
+      meter,
+      which.map((h) => this.settle(h)),
+    )
     this.sweeps.set(meter, { which, sweep })
     return sweep
   }
@@ -143,7 +197,11 @@ export class SituationModel {
     const known = among.get(name)
     if (known && known.values.length >= room) return known
     const roomy = known ? 2 * room : room + 64
-    const fresh: Numbers = { values: new Float64Array(roomy).fill(NaN), done: new Uint8Array(roomy), outcome: known?.outcome ?? null }
+    const fresh: Numbers = {
+      values: new Float64Array(roomy).fill(NaN),
+      done: new Uint8Array(roomy),
+      outcome: known?.outcome ?? null,
+    }
     if (known) {
       fresh.values.set(known.values)
       fresh.done.set(known.done)
@@ -152,7 +210,10 @@ export class SituationModel {
     return fresh
   }
 
-  /** The first word that a look at a part gives, however it stands, by hypothesis: as a number for `firstLookWord`. Others are left as they were. */
+  /**
+   * The first word that a look at a part gives, however it stands, by hypothesis: as a number for
+   * `firstLookWord`. Others are left as they were.
+   */
   firstLooks(part: string, which: readonly number[]): Float64Array {
     const { values, done } = this.numbers(this.known, `look ${part}`)
     if (isAllDone(which, done)) return values
@@ -182,13 +243,17 @@ export class SituationModel {
 
   looks(hypothesis: number, part: string): readonly string[] {
     const known = this.looksOf(hypothesis)
-    const shown = this.hypotheses[hypothesis].faults.flatMap(({ of, shows }) => (of === part && shows ? [shows] : []))
+    const shown = this.hypotheses[hypothesis].faults.flatMap(({ of, shows }) =>
+      of === part && shows ? [shows] : [],
+    )
     return [...(known.get(part) ?? []), ...shown]
   }
 
   /** How a part's setting stands under a hypothesis. */
   settingOf(hypothesis: number, part: string, setting: string): string {
-    const misset = this.hypotheses[hypothesis].effects.find((effect) => effect.does === 'set' && effect.part === part && effect.setting === setting)
+    const misset = this.hypotheses[hypothesis].effects.find(
+      (effect) => effect.does === 'set' && effect.part === part && effect.setting === setting,
+    )
     if (misset?.does === 'set') return String(misset.to)
     return this.circuit.diagram.parts.get(part)?.settings.text(setting) ?? ''
   }
@@ -256,7 +321,10 @@ export class UnitModel {
     for (const situation of this.situations.values()) situation.forget(this.singles)
   }
 
-  /** The effects of the faults that were still there at a standing, though they have been put right since; −1 stands for none. */
+  /**
+   * The effects of the faults that were still there at a standing, though they have been put right since; −1
+   * stands for none.
+   */
   stillThere(repairedFaults: readonly number[], { repairs }: Standing): readonly Effect[] {
     return repairedFaults.slice(repairs).flatMap((h) => (h < 0 ? [] : this.hypotheses[h].effects))
   }
@@ -265,7 +333,18 @@ export class UnitModel {
   situation(standing: Standing, also: readonly Effect[] = []): SituationModel {
     const { call, power, off, conditions, actions, settings, reset, rested } = standing
     const pending = this.pending(standing)
-    const key = JSON.stringify([call, power, off, Object.entries(conditions).sort(), actions.map((action) => action.key).sort(), settings, reset, rested, pending, also])
+    const key = JSON.stringify([
+      call,
+      power,
+      off,
+      Object.entries(conditions).sort(),
+      actions.map((action) => action.key).sort(),
+      settings,
+      reset,
+      rested,
+      pending,
+      also,
+    ])
     const known = this.situations.get(key)
     if (known) {
       // to the end of the line: the first in it goes first
@@ -273,8 +352,16 @@ export class UnitModel {
       this.situations.set(key, known)
       return known
     }
-    const standingEffects = [...also, ...settings.map((change) => this.settingEffect(change)), ...actions.flatMap((action) => action.effects), ...pending]
-    const circuit = new Circuit(this.diagram, situationOf(this.diagram, call, power, conditions, standingEffects, off))
+    const standingEffects = [
+      ...also,
+      ...settings.map((change) => this.settingEffect(change)),
+      ...actions.flatMap((action) => action.effects),
+      ...pending,
+    ]
+    const circuit = new Circuit(
+      this.diagram,
+      situationOf(this.diagram, call, power, conditions, standingEffects, off),
+    )
     const model = new SituationModel(this.hypotheses, circuit, standing)
     this.situations.set(key, model)
     const [oldest] = this.situations.keys()
@@ -289,8 +376,11 @@ export class UnitModel {
     const known = this.late.get(key)
     if (known) return known
     const earlier = before ?? { call: this.diagram.calls[0].id, power: 'on' }
-    const moves = lateMoves(this.diagram,
-      situationOf(this.diagram, earlier.call, earlier.power, conditions), situationOf(this.diagram, call, 'on', conditions))
+    const moves = lateMoves(
+      this.diagram,
+      situationOf(this.diagram, earlier.call, earlier.power, conditions),
+      situationOf(this.diagram, call, 'on', conditions),
+    )
     this.late.set(key, moves)
     return moves
   }

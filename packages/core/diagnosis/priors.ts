@@ -45,38 +45,97 @@ const newYears = 1
 const hotFahrenheit = 85
 const coldFahrenheit = 40
 
-const kindIs = (...kinds: readonly string[]) => (_: Fault, part: Part | undefined): boolean => part !== undefined && kinds.includes(part.kind.kind)
+const kindIs =
+  (...kinds: readonly string[]) =>
+  (_: Fault, part: Part | undefined): boolean =>
+    part !== undefined && kinds.includes(part.kind.kind)
 const isLanding = ({ id }: Pick<Fault, 'id'>): boolean => /:on[:-]|leads-crossed|set-|:R-joined/.test(id)
 const isShort = ({ id }: Fault): boolean => /grounded|crossed:|shorted/.test(id)
 
 /** Parts that wear with their switching. */
-const wearing = ['contactor', 'relay', 'capacitor', 'sequencer', 'single-phase-compressor', 'three-phase-compressor', 'capacitor-fan', 'three-phase-fan', 'belt'] as const
+const wearing = [
+  'contactor',
+  'relay',
+  'capacitor',
+  'sequencer',
+  'single-phase-compressor',
+  'three-phase-compressor',
+  'capacitor-fan',
+  'three-phase-fan',
+  'belt',
+] as const
 
 function rulesFor({ ageYears, complaint, outdoorDryBulb, replaced }: PriorContext): readonly Rule[] {
   const rules: Rule[] = []
-  if (ageYears !== undefined && ageYears >= oldYears) rules.push({ reason: `${Math.round(ageYears)} years old: what switches and turns wears out`, factor: 1.6, applies: kindIs(...wearing) })
-  if (ageYears !== undefined && ageYears < newYears) rules.push({ reason: 'Less than a year old: wiring and settings of the installation first', factor: 3, applies: isLanding })
-  if (outdoorDryBulb !== null && outdoorDryBulb >= hotFahrenheit) rules.push({ reason: 'Hot outside: high pressure, heat in motors', factor: 1.5, applies: (fault, part) => kindIs('high-pressure-switch', 'outdoor-coil')(fault, part) || fault.id.endsWith(':protector-open') })
-  if (outdoorDryBulb !== null && outdoorDryBulb <= coldFahrenheit) rules.push({ reason: 'Cold outside: defrost, strip heat, lockouts', factor: 1.5, applies: kindIs('defrost-control', 'heater', 'heater-bank', 'lockout', 'sequencer', 'crankcase-heater') })
-  if (complaint === 'water') rules.push({ reason: 'Water: drain, trap and float first', factor: 6, applies: kindIs('float-switch', 'drain') })
-  if (complaint === 'fuse-goes' || complaint === 'breaker-goes') rules.push({ reason: 'A fuse or breaker goes: a short or a grounded winding', factor: 4, applies: isShort })
+  if (ageYears !== undefined && ageYears >= oldYears)
+    rules.push({
+      reason: `${Math.round(ageYears)} years old: what switches and turns wears out`,
+      factor: 1.6,
+      applies: kindIs(...wearing),
+    })
+  if (ageYears !== undefined && ageYears < newYears)
+    rules.push({
+      reason: 'Less than a year old: wiring and settings of the installation first',
+      factor: 3,
+      applies: isLanding,
+    })
+  if (outdoorDryBulb !== null && outdoorDryBulb >= hotFahrenheit)
+    rules.push({
+      reason: 'Hot outside: high pressure, heat in motors',
+      factor: 1.5,
+      applies: (fault, part) =>
+        kindIs('high-pressure-switch', 'outdoor-coil')(fault, part) || fault.id.endsWith(':protector-open'),
+    })
+  if (outdoorDryBulb !== null && outdoorDryBulb <= coldFahrenheit)
+    rules.push({
+      reason: 'Cold outside: defrost, strip heat, lockouts',
+      factor: 1.5,
+      applies: kindIs('defrost-control', 'heater', 'heater-bank', 'lockout', 'sequencer', 'crankcase-heater'),
+    })
+  if (complaint === 'water')
+    rules.push({
+      reason: 'Water: drain, trap and float first',
+      factor: 6,
+      applies: kindIs('float-switch', 'drain'),
+    })
+  if (complaint === 'fuse-goes' || complaint === 'breaker-goes')
+    rules.push({
+      reason: 'A fuse or breaker goes: a short or a grounded winding',
+      factor: 4,
+      applies: isShort,
+    })
   if (replaced.length > 0) {
-    rules.push({ reason: `Replaced lately: ${replaced.join(', ')}; fresh miswiring at it`, factor: 8, applies: (fault) => isLanding(fault) && replaced.some((part) => touches(fault, part)) })
-    rules.push({ reason: `Replaced lately: ${replaced.join(', ')}; the part itself is new`, factor: 0.35, applies: (fault) => replaced.includes(fault.of) && !isLanding(fault) })
+    rules.push({
+      reason: `Replaced lately: ${replaced.join(', ')}; fresh miswiring at it`,
+      factor: 8,
+      applies: (fault) => isLanding(fault) && replaced.some((part) => touches(fault, part)),
+    })
+    rules.push({
+      reason: `Replaced lately: ${replaced.join(', ')}; the part itself is new`,
+      factor: 0.35,
+      applies: (fault) => replaced.includes(fault.of) && !isLanding(fault),
+    })
   }
   return rules
 }
 
-const touches = ({ of, id }: Fault, part: string): boolean => of === part || of.split('-').some((end) => partOfPoint(end) === part) || id.includes(`:${part}.`)
+const touches = ({ of, id }: Fault, part: string): boolean =>
+  of === part || of.split('-').some((end) => partOfPoint(end) === part) || id.includes(`:${part}.`)
 
 /** The key under which a fault is counted in the shop's experience. */
 export const experienceKey = (diagram: Diagram, { of, id }: Pick<Fault, 'of' | 'id'>): string => {
   const part = diagram.parts.get(of)
-  return part ? `${part.kind.kind}:${id.slice(id.indexOf(':') + 1)}` : `wire:${id.includes(':crossed:') ? 'crossed' : id.slice(id.lastIndexOf(':') + 1)}`
+  return part
+    ? `${part.kind.kind}:${id.slice(id.indexOf(':') + 1)}`
+    : `wire:${id.includes(':crossed:') ? 'crossed' : id.slice(id.lastIndexOf(':') + 1)}`
 }
 
 /** Factor on each hypothesis's prior, and the table of reasons that made it. Pairs take both factors. */
-export function weighPriors(diagram: Diagram, hypotheses: readonly Hypothesis[], context: PriorContext): { readonly factor: (hypothesis: Hypothesis) => number; readonly table: readonly PriorReason[] } {
+export function weighPriors(
+  diagram: Diagram,
+  hypotheses: readonly Hypothesis[],
+  context: PriorContext,
+): { readonly factor: (hypothesis: Hypothesis) => number; readonly table: readonly PriorReason[] } {
   const rules = rulesFor(context)
   const learned = learnedFactors(diagram, hypotheses, context.experience)
   const ofFault = new Map<string, number>()
@@ -92,16 +151,33 @@ export function weighPriors(diagram: Diagram, hypotheses: readonly Hypothesis[],
     })
     if (factor !== 1) ofFault.set(fault.id, factor)
   }
-  const table = rules.map(({ reason, factor }, k): PriorReason => ({ reason, factor, faults: counts[k] })).filter(({ faults }) => faults > 0)
-  const seen = Object.entries(context.experience?.repairs ?? {}).filter(([key]) => learned.has(key)).map(([key, count]): PriorReason => ({
-    reason: `This shop found ${key.replace(':', ': ').replaceAll('-', ' ')} ${count} ${count === 1 ? 'time' : 'times'}; weighed against ${priorVisits} visits`,
-    factor: learned.get(key) ?? 1, faults: hypotheses.filter(({ faults }) => faults.length === 1 && experienceKey(diagram, faults[0]) === key).length,
-  }))
-  return { factor: ({ faults }) => faults.reduce((product, { id }) => product * (ofFault.get(id) ?? 1), 1), table: [...table, ...seen] }
+  const table = rules
+    .map(({ reason, factor }, k): PriorReason => ({ reason, factor, faults: counts[k] }))
+    .filter(({ faults }) => faults > 0)
+  const seen = Object.entries(context.experience?.repairs ?? {})
+    .filter(([key]) => learned.has(key))
+    .map(([key, count]): PriorReason => ({
+      reason: `This shop found ${key.replace(':', ': ').replaceAll('-', ' ')} ${count} ${count === 1 ? 'time' : 'times'}; weighed against ${priorVisits} visits`,
+      factor: learned.get(key) ?? 1,
+      faults: hypotheses.filter(
+        ({ faults }) => faults.length === 1 && experienceKey(diagram, faults[0]) === key,
+      ).length,
+    }))
+  return {
+    factor: ({ faults }) => faults.reduce((product, { id }) => product * (ofFault.get(id) ?? 1), 1),
+    table: [...table, ...seen],
+  }
 }
 
-/** Counts with the stated priors as pseudo-counts (Dirichlet): how much more often than stated the shop has met a fault. */
-function learnedFactors(diagram: Diagram, hypotheses: readonly Hypothesis[], experience: Experience | undefined): ReadonlyMap<string, number> {
+/**
+ * Counts with the stated priors as pseudo-counts (Dirichlet): how much more often than stated the shop has
+ * met a fault.
+ */
+function learnedFactors(
+  diagram: Diagram,
+  hypotheses: readonly Hypothesis[],
+  experience: Experience | undefined,
+): ReadonlyMap<string, number> {
   const factors = new Map<string, number>()
   if (!experience) return factors
   const stated = new Map<string, number>()
@@ -112,7 +188,8 @@ function learnedFactors(diagram: Diagram, hypotheses: readonly Hypothesis[], exp
   }
   for (const [key, count] of Object.entries(experience.repairs)) {
     const share = stated.get(key)
-    if (share !== undefined && share > 0 && count > 0) factors.set(key, (count + priorVisits * share) / (priorVisits * share))
+    if (share !== undefined && share > 0 && count > 0)
+      factors.set(key, (count + priorVisits * share) / (priorVisits * share))
   }
   return factors
 }

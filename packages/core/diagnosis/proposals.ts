@@ -27,28 +27,44 @@ export function searchOf(model: UnitModel, findings: Findings, belief: Belief, c
   const board = diagram.points.get(diagram.common)?.zone
   if (board) open.add(board)
   for (const piece of findings.evidence)
-    if (piece.kind === 'reading') for (const point of [piece.from, piece.to]) open.add(diagram.points.get(point)?.zone ?? '')
+    if (piece.kind === 'reading')
+      for (const point of [piece.from, piece.to]) open.add(diagram.points.get(point)?.zone ?? '')
   return { model, findings, belief, which: likely(belief), costs, open }
 }
 
 /** A standing solved with the faults in it that were there at the time. */
-export const situationIn = ({ model, belief }: Pick<Search, 'model' | 'belief'>, standing: Standing): SituationModel =>
-  model.situation(standing, model.stillThere(belief.repairedFaults, standing))
+export const situationIn = (
+  { model, belief }: Pick<Search, 'model' | 'belief'>,
+  standing: Standing,
+): SituationModel => model.situation(standing, model.stillThere(belief.repairedFaults, standing))
 
 /** Whether evidence was taken in the very situation of a standing. */
 const sameSituation = (a: Standing, b: Standing): boolean =>
-  a.call === b.call && a.power === b.power && a.repairs === b.repairs && a.off.join() === b.off.join() && a.actions.map(({ key }) => key).join() === b.actions.map(({ key }) => key).join()
+  a.call === b.call &&
+  a.power === b.power &&
+  a.repairs === b.repairs &&
+  a.off.join() === b.off.join() &&
+  a.actions.map(({ key }) => key).join() === b.actions.map(({ key }) => key).join()
 
 const pairKey = (meter: Meter, from: string, to: string): string => `${meter} ${[from, to].sort().join(' ')}`
 
 const outOfReach = ({ model, findings }: Search, ...points: readonly string[]): boolean =>
-  points.some((point) => findings.unreachable.has(point) || findings.unreachable.has(model.diagram.points.get(point)?.zone ?? ''))
+  points.some(
+    (point) =>
+      findings.unreachable.has(point) ||
+      findings.unreachable.has(model.diagram.points.get(point)?.zone ?? ''),
+  )
 
 const manySuspects = 120
 
 /** Readings in a standing, each with its outcomes, but those taken there already and those out of reach. */
 export function readingSteps(
-  search: Search, standing: Standing, candidates: readonly Candidate[], situation: SituationModel, deed: Deed | null = null, deedSeconds = 0,
+  search: Search,
+  standing: Standing,
+  candidates: readonly Candidate[],
+  situation: SituationModel,
+  deed: Deed | null = null,
+  deedSeconds = 0,
 ): readonly ReadingStep[] {
   const { model, findings, belief, which, open, costs } = search
   const changes = { call: standing.call !== findings.now.call, power: standing.power !== findings.now.power }
@@ -56,21 +72,41 @@ export function readingSteps(
   // with many suspects the outcomes are numbered once for all; a few are told apart among themselves
   const coarse = which.length > manySuspects && which.every((h) => h < model.singles)
   const asked = coarse ? model.everySingle : [0, ...which]
-  const taken = new Set(deed ? [] : findings.evidence.flatMap((piece) =>
-    (piece.kind === 'reading' && sameSituation(piece.standing, standing) ? [pairKey(piece.meter, piece.from, piece.to)] : [])))
+  const taken = new Set(
+    deed
+      ? []
+      : findings.evidence.flatMap((piece) =>
+          piece.kind === 'reading' && sameSituation(piece.standing, standing)
+            ? [pairKey(piece.meter, piece.from, piece.to)]
+            : [],
+        ),
+  )
   return candidates
     .filter(({ meter, from, to }) => !taken.has(pairKey(meter, from, to)) && !outOfReach(search, from, to))
     .map((candidate): ReadingStep => {
       const predicted = situation.predict(candidate.meter, candidate.from, candidate.to, asked)
       let outcomes: readonly Outcome[] | null = null
       return {
-        do: 'measure', ...candidate, call: standing.call, power: standing.power, deed, predicted,
+        do: 'measure',
+        ...candidate,
+        call: standing.call,
+        power: standing.power,
+        deed,
+        predicted,
         // only the few that are chosen are ever asked for theirs
         get outcomes() {
           outcomes ??= partition(candidate.meter, predicted, belief, which)
           return outcomes
         },
-        bits: (1 - blunderChance) * (coarse ? histogramBits(situation.outcomes(candidate.meter, candidate.from, candidate.to, model.everySingle), belief, which) : informationOf(candidate.meter, predicted, belief, which)),
+        bits:
+          (1 - blunderChance) *
+          (coarse
+            ? histogramBits(
+                situation.outcomes(candidate.meter, candidate.from, candidate.to, model.everySingle),
+                belief,
+                which,
+              )
+            : informationOf(candidate.meter, predicted, belief, which)),
         cost: costOf(model.diagram, candidate, open, path, changes, costs) + deedSeconds,
         healthy: readingOf(predicted[0]),
       }
@@ -83,22 +119,45 @@ const lookSeconds = 8
 const lookTrust = 0.6
 
 /** Looks in a standing: contactors in or out, motors turning, lamps, damper and valves, filter and drain. */
-export function lookSteps(search: Search, standing: Standing, situation: SituationModel, deed: Deed | null = null, deedSeconds = 0): readonly LookStep[] {
+export function lookSteps(
+  search: Search,
+  standing: Standing,
+  situation: SituationModel,
+  deed: Deed | null = null,
+  deedSeconds = 0,
+): readonly LookStep[] {
   const { model, findings, belief, which, open } = search
-  const taken = new Set(deed ? [] : findings.evidence.flatMap((piece) =>
-    (piece.kind === 'look' && sameSituation(piece.standing, standing) ? [piece.of] : [])))
+  const taken = new Set(
+    deed
+      ? []
+      : findings.evidence.flatMap((piece) =>
+          piece.kind === 'look' && sameSituation(piece.standing, standing) ? [piece.of] : [],
+        ),
+  )
   return [...model.diagram.parts.values()]
-    .filter((part) => part.kind.looks && !taken.has(part.id) && !findings.unreachable.has(part.id) && !findings.unreachable.has(part.zone))
+    .filter(
+      (part) =>
+        part.kind.looks &&
+        !taken.has(part.id) &&
+        !findings.unreachable.has(part.id) &&
+        !findings.unreachable.has(part.zone),
+    )
     .map((part): LookStep => {
       let outcomes: readonly Outcome[] | null = null
-      const reach = open.has(part.zone) ? 0 : model.diagram.zones.get(part.zone)?.reachSeconds ?? 0
+      const reach = open.has(part.zone) ? 0 : (model.diagram.zones.get(part.zone)?.reachSeconds ?? 0)
       return {
-        do: 'look', of: part.id, call: standing.call, power: standing.power, deed,
+        do: 'look',
+        of: part.id,
+        call: standing.call,
+        power: standing.power,
+        deed,
         get outcomes() {
           outcomes ??= partitionByLook(situation, part.id, belief, which)
           return outcomes
         },
-        bits: lookTrust * lookBits(situation, part.id, belief, which), cost: lookSeconds + reach + deedSeconds, healthy: situation.looks(0, part.id)[0] ?? '',
+        bits: lookTrust * lookBits(situation, part.id, belief, which),
+        cost: lookSeconds + reach + deedSeconds,
+        healthy: situation.looks(0, part.id)[0] ?? '',
       }
     })
 }

@@ -24,8 +24,14 @@ const soughtAmong = 24
 /** Suspects less probable than this do not change what stands out. */
 const negligible = 1e-4
 
-/** For each suspect, the step after which it would stand out most; of equals the cheaper. Left out where none helps. */
-export function provingSteps({ belief: { probability }, ranked, steps }: Diagnosis, suspects: readonly number[]): ReadonlyMap<number, ProvingStep> {
+/**
+ * For each suspect, the step after which it would stand out most; of equals the cheaper. Left out where none
+ * helps.
+ */
+export function provingSteps(
+  { belief: { probability }, ranked, steps }: Diagnosis,
+  suspects: readonly number[],
+): ReadonlyMap<number, ProvingStep> {
   const proofs = new Map<number, ProvingStep>()
   const wanted = suspects.filter((h) => probability[h] >= standsOut)
   if (wanted.length === 0) return proofs
@@ -33,19 +39,32 @@ export function provingSteps({ belief: { probability }, ranked, steps }: Diagnos
   const offer = (h: number, proof: ProvingStep): void => {
     if (proof.then < Math.min(sure, worthSaying * probability[h])) return
     const known = proofs.get(h)
-    if (!known || proof.then > known.then + 0.005 || (proof.then > known.then - 0.005 && proof.step.cost < known.step.cost)) proofs.set(h, proof)
+    if (
+      !known ||
+      proof.then > known.then + 0.005 ||
+      (proof.then > known.then - 0.005 && proof.step.cost < known.step.cost)
+    )
+      proofs.set(h, proof)
   }
-  for (const step of steps.filter(({ bits }) => bits > 0).sort((a, b) => b.bits - a.bits).slice(0, soughtAmong)) {
+  for (const step of steps
+    .filter(({ bits }) => bits > 0)
+    .sort((a, b) => b.bits - a.bits)
+    .slice(0, soughtAmong)) {
     if (step.do === 'wait') continue
     for (const h of wanted) {
       if (step.do === 'look') {
         const outcome = step.outcomes.find(({ hypotheses }) => hypotheses.includes(h))
-        if (outcome) offer(h, { step, shows: seenWords(outcome.seen ?? ''), then: probability[h] / outcome.probability })
+        if (outcome)
+          offer(h, { step, shows: seenWords(outcome.seen ?? ''), then: probability[h] / outcome.probability })
         continue
       }
       const { meter, predicted } = step
       const value = readingOf(predicted[h])
-      const alike = others.reduce((sum, other) => (distinct(meter, readingOf(predicted[other]), value) ? sum : sum + probability[other]), 0)
+      const alike = others.reduce(
+        (sum, other) =>
+          distinct(meter, readingOf(predicted[other]), value) ? sum : sum + probability[other],
+        0,
+      )
       offer(h, { step, shows: display(value, meter), then: probability[h] / alike })
     }
   }
@@ -58,6 +77,7 @@ export function provingWords({ model: { diagram } }: Diagnosis, proof: ProvingSt
   const { step, shows } = proof
   const held = standingWords(diagram, step.call, step.power)
   const first = step.deed ? `${deedWords(diagram, step.deed).words}; then ` : ''
-  return step.do === 'look' ? `${first}${partWords(diagram, step.of)} ${shows} (${held})`
+  return step.do === 'look'
+    ? `${first}${partWords(diagram, step.of)} ${shows} (${held})`
     : `${first}${shows} ${placeWords(step.meter, step.from, step.to)}, ${meterWords[step.meter]} (${held})`
 }

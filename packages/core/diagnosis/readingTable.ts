@@ -23,9 +23,16 @@ export function readingTable(model: UnitModel, fineness: Fineness): readonly Tab
   const all = model.everySingle
   const base = atArrival(diagram, diagram.calls[0].id)
   const row = (candidate: Candidate, standing: Standing, hops: ReadonlyMap<string, number>): TableRow => {
-    const outcome = outcomeNumbers(candidate.meter, model.situation(standing).predict(candidate.meter, candidate.from, candidate.to, all), all.length, fineness)
+    const outcome = outcomeNumbers(
+      candidate.meter,
+      model.situation(standing).predict(candidate.meter, candidate.from, candidate.to, all),
+      all.length,
+      fineness,
+    )
     return {
-      ...candidate, standing, outcome,
+      ...candidate,
+      standing,
+      outcome,
       hop: hops.get(candidate.from) ?? Infinity,
       atPlug: diagram.parts.get(candidate.from.split('.')[0])?.kind.kind === 'plug',
       outcomes: outcome.reduce((most, number) => Math.max(most, number + 1), 0),
@@ -35,10 +42,15 @@ export function readingTable(model: UnitModel, fineness: Fineness): readonly Tab
     const standing: Standing = { ...base, call: call.id }
     const hops = hopsOf(model, standing)
     const candidates = [...liveCandidates(diagram), ...pathDrops(model.situation(standing).circuit)]
-    return candidates.map((candidate) => row(candidate, standing, candidate.to === diagram.common ? hops : new Map()))
+    return candidates.map((candidate) =>
+      row(candidate, standing, candidate.to === diagram.common ? hops : new Map()),
+    )
   })
   const isolated: Standing = { ...base, power: 'off' }
-  const rows = [...live, ...isolatedCandidates(diagram).map((candidate) => row(candidate, isolated, new Map()))]
+  const rows = [
+    ...live,
+    ...isolatedCandidates(diagram).map((candidate) => row(candidate, isolated, new Map())),
+  ]
   return rows.filter(({ outcomes }) => outcomes > 1)
 }
 
@@ -47,7 +59,11 @@ function hopsOf(model: UnitModel, standing: Standing): ReadonlyMap<string, numbe
   const { circuit } = model.situation(standing)
   const hops = new Map<string, number>()
   for (const trace of model.diagram.traces.filter(({ call }) => call === standing.call))
-    for (const { node } of conductingPath(circuit, nodeOf(circuit.healthy, trace.from), nodeOf(circuit.healthy, trace.to)) ?? []) {
+    for (const { node } of conductingPath(
+      circuit,
+      nodeOf(circuit.healthy, trace.from),
+      nodeOf(circuit.healthy, trace.to),
+    ) ?? []) {
       const name = circuit.network.nodeNames[node]
       if (!hops.has(name)) hops.set(name, hops.size)
     }

@@ -5,7 +5,10 @@ import type { UnitModel } from './predictor'
 import { atArrival } from './standing'
 import { playTrial, trueValue, type TrialOptions } from './trial'
 
-/** How a search for several faults went: which parts were repaired in turn, and whether every fault was among them. */
+/**
+ * How a search for several faults went: which parts were repaired in turn, and whether every fault was among
+ * them.
+ */
 export interface Repairs {
   readonly repaired: readonly string[]
   readonly all: boolean
@@ -18,10 +21,17 @@ export interface Repairs {
 const mostRepairs = 4
 
 /**
- * Finds and repairs one suspect after another. Where nothing more is suspected the proof sheet is read, and the search
- * goes on for what it shows. A fault counts as found when a suspect of its class is repaired. `truth` names a pair.
+ * Finds and repairs one suspect after another. Where nothing more is suspected the proof sheet is read, and
+ * the search
+ * goes on for what it shows. A fault counts as found when a suspect of its class is repaired. `truth` names a
+ * pair.
  */
-export function playRepairs(model: UnitModel, truth: number, complaint: string, options: TrialOptions): Repairs {
+export function playRepairs(
+  model: UnitModel,
+  truth: number,
+  complaint: string,
+  options: TrialOptions,
+): Repairs {
   const { classes } = options
   const numberOf = (id: string): number => model.hypotheses.findIndex((hypothesis) => hypothesis.id === id)
   let left: readonly Fault[] = model.hypotheses[truth].faults
@@ -47,7 +57,11 @@ export function playRepairs(model: UnitModel, truth: number, complaint: string, 
       continue
     }
     if (repaired.length >= mostRepairs) return { repaired, all: false, steps, proofReadings }
-    const isIt = ({ of, touching, id }: Fault): boolean => of === suspect.of || of === suspect.touching || touching === suspect.of || classes[numberOf(id)] === classes[numberOf(suspect.id)]
+    const isIt = ({ of, touching, id }: Fault): boolean =>
+      of === suspect.of ||
+      of === suspect.touching ||
+      touching === suspect.of ||
+      classes[numberOf(id)] === classes[numberOf(suspect.id)]
     const of = left.find(isIt)?.of ?? suspect.of
     repaired.push(of)
     left = left.filter((fault) => !isIt(fault))
@@ -58,7 +72,11 @@ export function playRepairs(model: UnitModel, truth: number, complaint: string, 
 }
 
 /** The proof sheets read on a unit as it truly is. */
-function proofOf(model: UnitModel, truth: number, complaint: string): { readonly entries: readonly EntryBody[]; readonly right: boolean; readonly read: number } {
+function proofOf(
+  model: UnitModel,
+  truth: number,
+  complaint: string,
+): { readonly entries: readonly EntryBody[]; readonly right: boolean; readonly read: number } {
   const home = model.diagram.complaints.find(({ id }) => id === complaint)?.call ?? model.diagram.calls[0].id
   const sheets = proofSheets(model.diagram, {}).map(({ call, lines }) => {
     const values = lines.flatMap(({ what, unit, expected, at }): readonly ProofValue[] => {
@@ -68,7 +86,17 @@ function proofOf(model: UnitModel, truth: number, complaint: string): { readonly
     return { call, values, passed: values.every(({ value, expected }) => isNear(expected ?? null, value)) }
   })
   return {
-    entries: [{ kind: 'power', is: 'on' }, ...sheets.map(({ call, values, passed }): EntryBody => ({ kind: 'proof', call, words: '', passed, values })), { kind: 'call', call: home }],
+    entries: [
+      { kind: 'power', is: 'on' },
+      ...sheets.map(({ call, values, passed }): EntryBody => ({
+        kind: 'proof',
+        call,
+        words: '',
+        passed,
+        values,
+      })),
+      { kind: 'call', call: home },
+    ],
     right: sheets.every(({ passed }) => passed),
     read: sheets.reduce((sum, { values }) => sum + values.length, 0),
   }

@@ -3,16 +3,24 @@ import { situationIn, type Search } from './proposals'
 import { rate, type ReadingStep, type Step } from './steps'
 
 /**
- * Ways to search that practitioners hold to: by expected information per cost, hop by hop along the wire, halving the
+ * Ways to search that practitioners hold to: by expected information per cost, hop by hop along the wire,
+ * halving the
  * path, section by section at the plugs, the usual place first.
  */
 export type School = 'best' | 'walk' | 'split' | 'pull' | 'usual'
 export const schools: readonly School[] = ['best', 'walk', 'split', 'pull', 'usual']
 export const schoolWords: Readonly<Record<School, string>> = {
-  best: 'What tells most for its time', walk: 'Walk the wire', split: 'Split the path', pull: 'Pull plugs', usual: 'Usual place first',
+  best: 'What tells most for its time',
+  walk: 'Walk the wire',
+  split: 'Split the path',
+  pull: 'Pull plugs',
+  usual: 'Usual place first',
 }
 
-/** Steps in the order of a school; each school falls back on information per cost where its own manner says nothing more. */
+/**
+ * Steps in the order of a school; each school falls back on information per cost where its own manner says
+ * nothing more.
+ */
 export function inOrderOf(school: School, search: Search, steps: readonly Step[]): readonly Step[] {
   const byRate = [...steps].sort((a, b) => rate(b) - rate(a))
   if (school === 'best') return byRate
@@ -27,7 +35,10 @@ function ownManner(school: Exclude<School, 'best'>, search: Search, steps: reado
     case 'split': {
       const rest = alongPath(search, steps)
       const middle = (rest.length - 1) / 2
-      return rest.map((stop, k) => ({ ...stop, off: Math.abs(k - middle) })).sort((a, b) => a.off - b.off).map(({ step }) => step)
+      return rest
+        .map((stop, k) => ({ ...stop, off: Math.abs(k - middle) }))
+        .sort((a, b) => a.off - b.off)
+        .map(({ step }) => step)
     }
     case 'pull':
       return steps.filter((step) => atPlug(search, step))
@@ -41,7 +52,10 @@ interface OnPath {
   readonly place: number
 }
 
-/** Volts to common at the stops between the last that is live and the first that is dead, in the order of the wire. */
+/**
+ * Volts to common at the stops between the last that is live and the first that is dead, in the order of the
+ * wire.
+ */
 function alongPath(search: Search, steps: readonly Step[]): readonly OnPath[] {
   const { findings, model } = search
   const { now, evidence } = findings
@@ -51,18 +65,35 @@ function alongPath(search: Search, steps: readonly Step[]): readonly OnPath[] {
   let live = -1
   let dead = Infinity
   for (const piece of evidence) {
-    if (piece.kind !== 'reading' || piece.meter !== 'volts' || piece.to !== common || piece.standing.call !== now.call || piece.standing.repairs !== now.repairs) continue
+    if (
+      piece.kind !== 'reading' ||
+      piece.meter !== 'volts' ||
+      piece.to !== common ||
+      piece.standing.call !== now.call ||
+      piece.standing.repairs !== now.repairs
+    )
+      continue
     const place = places.get(piece.from)
     if (place === undefined) continue
     const half = situation.predict('volts', piece.from, common, [0])[0] / 2
     if ((piece.value ?? 0) > half) live = Math.max(live, place)
     else dead = Math.min(dead, place)
   }
-  return steps.flatMap((step): readonly OnPath[] => {
-    if (step.do !== 'measure' || step.deed || step.meter !== 'volts' || step.to !== common || step.call !== now.call || step.power !== now.power) return []
-    const place = places.get(step.from)
-    return place !== undefined && place > live && place < dead ? [{ step, place }] : []
-  }).sort((a, b) => a.place - b.place)
+  return steps
+    .flatMap((step): readonly OnPath[] => {
+      if (
+        step.do !== 'measure' ||
+        step.deed ||
+        step.meter !== 'volts' ||
+        step.to !== common ||
+        step.call !== now.call ||
+        step.power !== now.power
+      )
+        return []
+      const place = places.get(step.from)
+      return place !== undefined && place > live && place < dead ? [{ step, place }] : []
+    })
+    .sort((a, b) => a.place - b.place)
 }
 
 function atPlug({ model: { diagram } }: Search, step: Step): boolean {
@@ -73,7 +104,13 @@ function atPlug({ model: { diagram } }: Search, step: Step): boolean {
 
 /** What would set the likeliest suspect apart from the most of the rest. */
 function confirming({ belief, which }: Search, steps: readonly Step[]): readonly Step[] {
-  const likeliest = which.reduce((best, h) => (belief.probability[h] > belief.probability[best] ? h : best), which[0] ?? 0)
-  const withIt = (step: Step): number => step.outcomes.find(({ hypotheses }) => hypotheses.includes(likeliest))?.probability ?? 1
-  return steps.filter((step) => withIt(step) < 0.98).sort((a, b) => withIt(a) - withIt(b) || rate(b) - rate(a))
+  const likeliest = which.reduce(
+    (best, h) => (belief.probability[h] > belief.probability[best] ? h : best),
+    which[0] ?? 0,
+  )
+  const withIt = (step: Step): number =>
+    step.outcomes.find(({ hypotheses }) => hypotheses.includes(likeliest))?.probability ?? 1
+  return steps
+    .filter((step) => withIt(step) < 0.98)
+    .sort((a, b) => withIt(a) - withIt(b) || rate(b) - rate(a))
 }

@@ -8,19 +8,29 @@ import { situationIn } from './proposals'
 import type { Strip } from './strip'
 import { evidenceWords } from './words'
 
-/** The last live point and the first dead one of the call's path, in a sentence; empty when there is no such pair. */
+/**
+ * The last live point and the first dead one of the call's path, in a sentence; empty when there is no such
+ * pair.
+ */
 export function storyOf(strips: readonly Strip[]): string {
   for (const { stops } of strips) {
     const measured = stops.filter((stop) => stop.measured !== null && stop.expected > 2)
     const dead = measured.find(({ state }) => state === 'dead')
     if (!dead) continue
-    const live = measured.slice(0, measured.indexOf(dead)).reverse().find(({ state }) => state === 'live')
-    if (live) return `${display(live.measured, 'volts')} at ${live.point}, ${display(dead.measured, 'volts')} at ${dead.point}: it stops between these two.`
+    const live = measured
+      .slice(0, measured.indexOf(dead))
+      .reverse()
+      .find(({ state }) => state === 'live')
+    if (live)
+      return `${display(live.measured, 'volts')} at ${live.point}, ${display(dead.measured, 'volts')} at ${dead.point}: it stops between these two.`
   }
   return ''
 }
 
-/** A reading is unexplained when every suspect falls so far short, in log-likelihood, of one that predicts just that value. */
+/**
+ * A reading is unexplained when every suspect falls so far short, in log-likelihood, of one that predicts
+ * just that value.
+ */
 const unexplained = -4
 
 /** What to do about some volts on a point that should be dead. */
@@ -29,37 +39,71 @@ export const phantomWords = (reading: string): string =>
 
 /** Evidence that nothing explains, and what to do about it. */
 export function contradictionOf({ belief, findings, model, ranked }: Diagnosis): string {
-  const best = (row: Float64Array): number => row.reduce((most, weight, h) => (belief.probability[h] > 0.01 && weight > most ? weight : most), -Infinity)
+  const best = (row: Float64Array): number =>
+    row.reduce(
+      (most, weight, h) => (belief.probability[h] > 0.01 && weight > most ? weight : most),
+      -Infinity,
+    )
   const odd = findings.evidence
-    .flatMap((piece, e) => (piece.kind === 'reading' ? [{ piece, short: best(belief.weight[e]) - Math.log(likelihood(piece.meter, piece.value, piece.value)) }] : []))
-    .filter(({ short }) => short < unexplained).sort((a, b) => a.short - b.short)
+    .flatMap((piece, e) =>
+      piece.kind === 'reading'
+        ? [
+            {
+              piece,
+              short: best(belief.weight[e]) - Math.log(likelihood(piece.meter, piece.value, piece.value)),
+            },
+          ]
+        : [],
+    )
+    .filter(({ short }) => short < unexplained)
+    .sort((a, b) => a.short - b.short)
   const [worst] = odd
   if (!worst) return ''
   const { meter, from, to, value, standing } = worst.piece
   const suspects = ranked.filter((h) => belief.probability[h] > 0.01)
   const predicted = situationIn({ model, belief }, standing).predict(meter, from, to, suspects)
-  if (odd.length === 1 && suspects.length > 0 && mayBePhantom(meter, value, readingOf(predicted[suspects[0]]))) return phantomWords(evidenceWords(model.diagram, worst.piece))
+  if (
+    odd.length === 1 &&
+    suspects.length > 0 &&
+    mayBePhantom(meter, value, readingOf(predicted[suspects[0]]))
+  )
+    return phantomWords(evidenceWords(model.diagram, worst.piece))
   const least = model.hypotheses[ranked[0]].words
   return `No suspect explains ${odd.map(({ piece }) => evidenceWords(model.diagram, piece)).join(' and ')}. Least contradicted: ${least}. Check the meter’s function and leads, then repeat ${evidenceWords(model.diagram, worst.piece)}.`
 }
 
-/** Repairs that what was read before does not speak for: the fault may still be there. Empty when there is none. */
+/**
+ * Repairs that what was read before does not speak for: the fault may still be there. Empty when there is
+ * none.
+ */
 export function doubtOf({ model, belief, findings }: Diagnosis): string {
-  const doubted = findings.repaired.filter((of, k) => belief.repairedFaults[k] < 0
-    && model.hypotheses.some((hypothesis) => hypothesis.of.includes(of)) && findings.evidence.some(({ standing }) => standing.repairs <= k))
+  const doubted = findings.repaired.filter(
+    (of, k) =>
+      belief.repairedFaults[k] < 0 &&
+      model.hypotheses.some((hypothesis) => hypothesis.of.includes(of)) &&
+      findings.evidence.some(({ standing }) => standing.repairs <= k),
+  )
   if (doubted.length === 0) return ''
   return `What was found before does not point to ${doubted.map((of) => partWords(model.diagram, of)).join(' or ')}: what stopped the unit may still be there.`
 }
 
 /** What has to be looked at before the unit is energised again with this repaired. */
-export function beforeEnergising({ faults }: Hypothesis, kindOf: (part: string) => string | undefined): string {
+export function beforeEnergising(
+  { faults }: Hypothesis,
+  kindOf: (part: string) => string | undefined,
+): string {
   const kinds = faults.map(({ of }) => kindOf(of) ?? '')
   const ids = faults.map(({ id }) => id).join(' ')
-  if (/grounded|crossed|shorted|fuse\d?-open|:tripped/.test(ids) && kinds.some((kind) => ['fuse', 'breaker', ''].includes(kind)))
+  if (
+    /grounded|crossed|shorted|fuse\d?-open|:tripped/.test(ids) &&
+    kinds.some((kind) => ['fuse', 'breaker', ''].includes(kind))
+  )
     return 'Find the short first: ohms from the line side and each call terminal to common and to ground, isolated.'
   if (kinds.some((kind) => /compressor|fan$/.test(kind)) || kinds.some((kind) => kind === 'contactor'))
     return 'What it feeds, leg to leg and leg to ground, isolated; a compressor never in vacuum. On a contactor that switches two legs the third stays live.'
-  if (kinds.some((kind) => /limit|rollout|overload|pressure/.test(kind))) return 'Find why it opened: air, filter, charge, coil, a lost leg. Reset once.'
-  if (kinds.includes('transformer')) return 'Find the short that took it: ohms R to C and to ground with the secondary lifted.'
+  if (kinds.some((kind) => /limit|rollout|overload|pressure/.test(kind)))
+    return 'Find why it opened: air, filter, charge, coil, a lost leg. Reset once.'
+  if (kinds.includes('transformer'))
+    return 'Find the short that took it: ohms R to C and to ground with the secondary lifted.'
   return ''
 }

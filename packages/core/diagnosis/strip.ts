@@ -43,15 +43,28 @@ export function stripsOf(diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'beli
   const { diagram } = model
   const situation = situationIn(diagnosis, findings.now)
   const which = likely(belief)
-  return diagram.traces.filter(({ call }) => call === findings.now.call).flatMap((trace) => {
-    const path = wholePath(situation, trace)
-    return path ? [{ words: trace.words, stops: path.flatMap((step, k) => stopOf(diagnosis, situation, which, step, path[k - 1])) }] : []
-  })
+  return diagram.traces
+    .filter(({ call }) => call === findings.now.call)
+    .flatMap((trace) => {
+      const path = wholePath(situation, trace)
+      return path
+        ? [
+            {
+              words: trace.words,
+              stops: path.flatMap((step, k) => stopOf(diagnosis, situation, which, step, path[k - 1])),
+            },
+          ]
+        : []
+    })
 }
 
 /** The same from readings alone, with nothing inferred: for paper. */
 export function measuredStrips(model: UnitModel, findings: Findings): readonly Strip[] {
-  return stripsOf({ model, findings, belief: { probability: Float64Array.of(1), weight: [], repairedFaults: [], reasons: [] } })
+  return stripsOf({
+    model,
+    findings,
+    belief: { probability: Float64Array.of(1), weight: [], repairedFaults: [], reasons: [] },
+  })
 }
 
 function wholePath(situation: SituationModel, trace: Trace): readonly PathStep[] | null {
@@ -61,50 +74,95 @@ function wholePath(situation: SituationModel, trace: Trace): readonly PathStep[]
   if (!there) return null
   const terminal = terminalOfPoint(trace.to)
   const part = network.diagram.parts.get(partOfPoint(trace.to))
-  const load = part?.kind.branches(part.settings, {}).find(({ from, to, role }) => (role === 'coil' || role === 'load') && (from === terminal || to === terminal))
+  const load = part?.kind
+    .branches(part.settings, {})
+    .find(
+      ({ from, to, role }) => (role === 'coil' || role === 'load') && (from === terminal || to === terminal),
+    )
   if (!part || !load) return there
   const far = network.nodes.get(`${part.id}.${load.from === terminal ? load.to : load.from}`)
   const link = network.linkNumbers.get(`${part.id}/${load.name}`)
   if (far === undefined || link === undefined) return there
-  const back = conductingPath(circuit, far, nodeOf(healthy, network.diagram.common), new Set(there.map(({ node }) => node)))
+  const back = conductingPath(
+    circuit,
+    far,
+    nodeOf(healthy, network.diagram.common),
+    new Set(there.map(({ node }) => node)),
+  )
   return back ? [...there, { node: far, link }, ...back.slice(1)] : there
 }
 
-function stopOf(diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'belief'>, situation: SituationModel, which: readonly number[], step: PathStep, before: PathStep | undefined): readonly Stop[] {
+function stopOf(
+  diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'belief'>,
+  situation: SituationModel,
+  which: readonly number[],
+  step: PathStep,
+  before: PathStep | undefined,
+): readonly Stop[] {
   const { model, findings, belief } = diagnosis
   const { network } = situation.circuit
   const { diagram } = model
   const point = diagram.points.get(network.nodeNames[step.node])
   if (!point) return []
-  const predicted = point.id === diagram.common ? null : situation.predict('volts', point.id, diagram.common, [0, ...which])
+  const predicted =
+    point.id === diagram.common ? null : situation.predict('volts', point.id, diagram.common, [0, ...which])
   const expected = predicted ? predicted[0] : 0
   const measured = newestReading(diagnosis, point.id)
   const threshold = Math.max(2, expected / 2)
-  const liveShare = predicted ? which.reduce((sum, h) => (predicted[h] > threshold ? sum + belief.probability[h] : sum), 0) : 0
-  const state: StopState = measured !== null ? (measured > threshold ? 'live' : 'dead')
-    : findings.now.power === 'off' || point.id === diagram.common ? 'dead'
-      : liveShare > agreed ? 'live' : liveShare < 1 - agreed ? 'dead' : 'unknown'
-  return [{
-    point: point.id, words: point.words, zone: diagram.zones.get(point.zone)?.words ?? '', by: leads(situation, step, before),
-    expected, measured, state,
-    contradicted: measured !== null && Math.abs(measured - expected) > Math.max(1.5, 0.15 * expected),
-  }]
+  const liveShare = predicted
+    ? which.reduce((sum, h) => (predicted[h] > threshold ? sum + belief.probability[h] : sum), 0)
+    : 0
+  const state: StopState =
+    measured !== null
+      ? measured > threshold
+        ? 'live'
+        : 'dead'
+      : findings.now.power === 'off' || point.id === diagram.common
+        ? 'dead'
+        : liveShare > agreed
+          ? 'live'
+          : liveShare < 1 - agreed
+            ? 'dead'
+            : 'unknown'
+  return [
+    {
+      point: point.id,
+      words: point.words,
+      zone: diagram.zones.get(point.zone)?.words ?? '',
+      by: leads(situation, step, before),
+      expected,
+      measured,
+      state,
+      contradicted: measured !== null && Math.abs(measured - expected) > Math.max(1.5, 0.15 * expected),
+    },
+  ]
 }
 
 function leads(situation: SituationModel, step: PathStep, before: PathStep | undefined): Stop['by'] {
   const { network } = situation.circuit
   if (!before || step.link < 0) return { is: 'start' }
   const link = network.links[step.link]
-  if (link.part) return { is: 'part', part: link.part.id, words: link.part.words, symbol: link.part.kind.symbol }
+  if (link.part)
+    return { is: 'part', part: link.part.id, words: link.part.words, symbol: link.part.kind.symbol }
   const wire = network.diagram.wires.get(link.id)
-  return wire ? { is: 'wire', color: wire.color, number: wire.number, id: wire.id } : { is: 'wire', color: 'test lead', number: '', id: link.id }
+  return wire
+    ? { is: 'wire', color: wire.color, number: wire.number, id: wire.id }
+    : { is: 'wire', color: 'test lead', number: '', id: link.id }
 }
 
-function newestReading({ findings, model }: Pick<Diagnosis, 'model' | 'findings'>, point: string): number | null {
+function newestReading(
+  { findings, model }: Pick<Diagnosis, 'model' | 'findings'>,
+  point: string,
+): number | null {
   const { now, evidence } = findings
   for (const piece of [...evidence].reverse()) {
     if (piece.kind !== 'reading' || (piece.meter !== 'volts' && piece.meter !== 'loz')) continue
-    if (piece.standing.call !== now.call || piece.standing.power !== now.power || piece.standing.repairs !== now.repairs) continue
+    if (
+      piece.standing.call !== now.call ||
+      piece.standing.power !== now.power ||
+      piece.standing.repairs !== now.repairs
+    )
+      continue
     if (piece.to === model.diagram.common && piece.from === point) return piece.value
     if (piece.from === model.diagram.common && piece.to === point) return piece.value
   }

@@ -3,9 +3,15 @@ import type { UnitModel } from './predictor'
 import { weighPriors, type PriorReason, type UnitFacts } from './priors'
 import { weigh, type Weighed } from './weighing'
 
-/** What is believed of a unit: the posterior over all hypotheses, and how each piece of evidence speaks of each. */
+/**
+ * What is believed of a unit: the posterior over all hypotheses, and how each piece of evidence speaks of
+ * each.
+ */
 export interface Belief extends Omit<Weighed, 'logChance'> {
-  /** The fault that was there before each repair, as the weightiest story has it; −1: nothing was wrong with it. */
+  /**
+   * The fault that was there before each repair, as the weightiest story has it; −1: nothing was wrong with
+   * it.
+   */
   readonly repairedFaults: readonly number[]
   /** Why some faults were thought more or less likely before any evidence. */
   readonly reasons: readonly PriorReason[]
@@ -16,7 +22,10 @@ interface Story {
   readonly repairedFaults: readonly number[]
   /** Logarithm of its weight by all evidence from before the last repair. */
   readonly logWeight: number
-  /** Logarithm of how probable that evidence is to those who know of the repair: what comes later is judged from there. */
+  /**
+   * Logarithm of how probable that evidence is to those who know of the repair: what comes later is judged
+   * from there.
+   */
   readonly logBefore: number
 }
 
@@ -29,30 +38,49 @@ const mostStories = 4
 const toldFrom = Math.log(1e-3)
 
 /**
- * Bayes over all hypotheses (de Kleer & Williams 1987). What was repaired is known good from then on. Whether it was bad
- * before is a question too: each repair splits the story into one in which earlier evidence is read with that part’s
- * fault still in place, and one in which a good part was replaced and the fault that was there is there as ever.
+ * Bayes over all hypotheses (de Kleer & Williams 1987). What was repaired is known good from then on. Whether
+ * it was bad
+ * before is a question too: each repair splits the story into one in which earlier evidence is read with that
+ * part’s
+ * fault still in place, and one in which a good part was replaced and the fault that was there is there as
+ * ever.
  */
 export function believe(model: UnitModel, findings: Findings, facts: UnitFacts = {}): Belief {
   const { repaired } = findings
   const priors = weighPriors(model.diagram, model.hypotheses, {
-    ...facts, complaint: findings.complaint, replaced: findings.replaced, outdoorDryBulb: findings.now.conditions.outdoorDryBulb ?? null,
+    ...facts,
+    complaint: findings.complaint,
+    replaced: findings.replaced,
+    outdoorDryBulb: findings.now.conditions.outdoorDryBulb ?? null,
   })
   /** What was found before repair number `until` says to those who know of the first `repairs`. */
-  const told: Told = (repairedFaults, repairs, until) => weigh({
-    model, factor: priors.factor, findings, repairedFaults, good: new Set(repaired.slice(0, repairs)),
-    evidence: findings.evidence.filter(({ standing }) => standing.repairs <= until),
-    // what was complained of may be gone with the first thing put right
-    complained: repairedFaults.every((h) => h === wasGood),
-  })
+  const told: Told = (repairedFaults, repairs, until) =>
+    weigh({
+      model,
+      factor: priors.factor,
+      findings,
+      repairedFaults,
+      good: new Set(repaired.slice(0, repairs)),
+      evidence: findings.evidence.filter(({ standing }) => standing.repairs <= until),
+      // what was complained of may be gone with the first thing put right
+      complained: repairedFaults.every((h) => h === wasGood),
+    })
   const stories = storiesOf(model, findings, facts, told)
   const ends = stories.map(({ repairedFaults }) => told(repairedFaults, repaired.length, repaired.length))
-  const shares = normalised(stories.map(({ logWeight, logBefore }, k) => logWeight + ends[k].logChance - logBefore))
+  const shares = normalised(
+    stories.map(({ logWeight, logBefore }, k) => logWeight + ends[k].logChance - logBefore),
+  )
   const lead = shares.indexOf(Math.max(...shares))
   const probability = new Float64Array(model.hypotheses.length)
-  ends.forEach((end, k) => { end.probability.forEach((p, h) => { probability[h] += shares[k] * p }) })
+  ends.forEach((end, k) => {
+    end.probability.forEach((p, h) => {
+      probability[h] += shares[k] * p
+    })
+  })
   return {
-    probability, reasons: priors.table, repairedFaults: stories[lead].repairedFaults,
+    probability,
+    reasons: priors.table,
+    repairedFaults: stories[lead].repairedFaults,
     // other stories may have thought of further pairs
     weight: ends[lead].weight.map((row) => lengthened(row, probability.length)),
   }
@@ -61,27 +89,51 @@ export function believe(model: UnitModel, findings: Findings, facts: UnitFacts =
 /** What evidence says under a story, as `believe` has it told. */
 type Told = (repairedFaults: readonly number[], repairs: number, until: number) => Weighed
 
-/** Stories of the last few logs, by all that they are made of: most entries come after the last repair and change none. */
+/**
+ * Stories of the last few logs, by all that they are made of: most entries come after the last repair and
+ * change none.
+ */
 const known = new WeakMap<UnitModel, Map<string, readonly Story[]>>()
 const mostKnown = 8
 
 /** Every account of the repairs that is worth going on with, by what was found before the last of them. */
-function storiesOf(model: UnitModel, { repaired, evidence, complaint, replaced, now }: Findings, facts: UnitFacts, told: Told): readonly Story[] {
+function storiesOf(
+  model: UnitModel,
+  { repaired, evidence, complaint, replaced, now }: Findings,
+  facts: UnitFacts,
+  told: Told,
+): readonly Story[] {
   const first: readonly Story[] = [{ repairedFaults: [], logWeight: 0, logBefore: 0 }]
   if (repaired.length === 0) return first
   const kept = known.get(model) ?? new Map<string, readonly Story[]>()
   known.set(model, kept)
-  const key = JSON.stringify([repaired, evidence.filter(({ standing }) => standing.repairs < repaired.length), complaint, replaced, now.conditions, facts])
-  const stories = kept.get(key) ?? repaired.reduce((before, part, repair) => weightiest(before.flatMap((story) => {
-    const found = told(story.repairedFaults, repair, repair)
-    return sidesOf(model, part, found.probability).map(({ fault, share }) => {
-      const repairedFaults = [...story.repairedFaults, fault]
-      return {
-        repairedFaults, logWeight: story.logWeight + found.logChance - story.logBefore + Math.log(share),
-        logBefore: told(repairedFaults, repair + 1, repair).logChance,
-      }
-    })
-  })), first)
+  const key = JSON.stringify([
+    repaired,
+    evidence.filter(({ standing }) => standing.repairs < repaired.length),
+    complaint,
+    replaced,
+    now.conditions,
+    facts,
+  ])
+  const stories =
+    kept.get(key) ??
+    repaired.reduce(
+      (before, part, repair) =>
+        weightiest(
+          before.flatMap((story) => {
+            const found = told(story.repairedFaults, repair, repair)
+            return sidesOf(model, part, found.probability).map(({ fault, share }) => {
+              const repairedFaults = [...story.repairedFaults, fault]
+              return {
+                repairedFaults,
+                logWeight: story.logWeight + found.logChance - story.logBefore + Math.log(share),
+                logBefore: told(repairedFaults, repair + 1, repair).logChance,
+              }
+            })
+          }),
+        ),
+      first,
+    )
   kept.set(key, stories)
   const [oldest] = kept.keys()
   if (kept.size > mostKnown) kept.delete(oldest)
@@ -95,22 +147,36 @@ function lengthened(row: Float64Array, length: number): Float64Array {
   return longer
 }
 
-/** The two sides of a repair, with the share that evidence from before it gives each: the part had this fault, or none. */
-function sidesOf(model: UnitModel, part: string, probability: Float64Array): readonly { readonly fault: number; readonly share: number }[] {
+/**
+ * The two sides of a repair, with the share that evidence from before it gives each: the part had this fault,
+ * or none.
+ */
+function sidesOf(
+  model: UnitModel,
+  part: string,
+  probability: Float64Array,
+): readonly { readonly fault: number; readonly share: number }[] {
   const byFault = new Map<string, number>()
   model.hypotheses.forEach(({ faults }, h) => {
     // of a pair only the fault of this part was put right
-    for (const { id, of, touching } of faults) if (of === part || touching === part || id === part) byFault.set(id, (byFault.get(id) ?? 0) + (probability[h] ?? 0))
+    for (const { id, of, touching } of faults)
+      if (of === part || touching === part || id === part)
+        byFault.set(id, (byFault.get(id) ?? 0) + (probability[h] ?? 0))
   })
   const [worst] = [...byFault].sort(([, a], [, b]) => b - a)
   const bad = [...byFault.values()].reduce((a, b) => a + b, 0)
   if (!(bad > 0)) return [{ fault: wasGood, share: 1 }]
   const share = Math.min(1, (replacesBad * bad) / (replacesBad * bad + 1 - bad))
-  return [{ fault: model.hypotheses.findIndex(({ id }) => id === worst[0]), share }, { fault: wasGood, share: 1 - share }]
+  return [
+    { fault: model.hypotheses.findIndex(({ id }) => id === worst[0]), share },
+    { fault: wasGood, share: 1 - share },
+  ]
 }
 
 function weightiest(stories: readonly Story[]): readonly Story[] {
-  const sorted = stories.filter(({ logWeight, logBefore }) => logWeight > -Infinity && logBefore > -Infinity).sort((a, b) => b.logWeight - a.logWeight)
+  const sorted = stories
+    .filter(({ logWeight, logBefore }) => logWeight > -Infinity && logBefore > -Infinity)
+    .sort((a, b) => b.logWeight - a.logWeight)
   return sorted.slice(0, mostStories).filter(({ logWeight }) => logWeight - sorted[0].logWeight > toldFrom)
 }
 

@@ -41,28 +41,55 @@ export interface Trial {
   readonly given: readonly (readonly Given[])[]
 }
 
-/** A complaint under which a unit with this fault does not do what it should; empty when none of the usual ones fits. */
+/**
+ * A complaint under which a unit with this fault does not do what it should; empty when none of the usual
+ * ones fits.
+ */
 export const complaintOf = (model: UnitModel, truth: number): string =>
-  model.diagram.complaints.find(({ call }) => model.situation(atArrival(model.diagram, call)).showsSymptom(truth))?.id ?? ''
+  model.diagram.complaints.find(({ call }) =>
+    model.situation(atArrival(model.diagram, call)).showsSymptom(truth),
+  )?.id ?? ''
 
 /** Less than this is not kept for the reliability table. */
 const keptFrom = 1e-4
 
-/** Follows the asks on a unit with these faults until one class is sure or nothing more is to be told. Starts behind `before`. */
-export function playTrial(model: UnitModel, truth: number, complaint: string, options: TrialOptions, before: readonly EntryBody[] = []): Trial {
+/**
+ * Follows the asks on a unit with these faults until one class is sure or nothing more is to be told. Starts
+ * behind `before`.
+ */
+export function playTrial(
+  model: UnitModel,
+  truth: number,
+  complaint: string,
+  options: TrialOptions,
+  before: readonly EntryBody[] = [],
+): Trial {
   const entries = [...before]
   const given: (readonly Given[])[] = []
   let steps = 0
   let cost = 0
   for (;;) {
-    const diagnosis = diagnose(model.diagram, { complaint, entries }, { ...options, count: 1, sorts: options.looks ? ['measure', 'look'] : ['measure'] })
+    const diagnosis = diagnose(
+      model.diagram,
+      { complaint, entries },
+      { ...options, count: 1, sorts: options.looks ? ['measure', 'look'] : ['measure'] },
+    )
     const [step] = diagnosis.next
-    if (!step || steps >= options.mostSteps || (steps > 0 && leadOf(diagnosis, options.classes) >= options.sure))
+    if (
+      !step ||
+      steps >= options.mostSteps ||
+      (steps > 0 && leadOf(diagnosis, options.classes) >= options.sure)
+    )
       return { steps, cost, ranked: diagnosis.ranked, diagnosis, entries, given }
     entries.push(...take(model, truth, diagnosis, step, options))
     steps += 1
     cost += step.cost
-    if (steps > 1) given.push(diagnosis.ranked.map((hypothesis) => ({ hypothesis, probability: diagnosis.belief.probability[hypothesis] })).filter(({ probability }) => probability >= keptFrom))
+    if (steps > 1)
+      given.push(
+        diagnosis.ranked
+          .map((hypothesis) => ({ hypothesis, probability: diagnosis.belief.probability[hypothesis] }))
+          .filter(({ probability }) => probability >= keptFrom),
+      )
   }
 }
 
@@ -73,21 +100,52 @@ function leadOf({ ranked: [leader], belief: { probability } }: Diagnosis, classe
 }
 
 /** The entries of one step taken on the unit as it truly is. */
-function take(model: UnitModel, truth: number, { findings }: Diagnosis, step: Step, options: TrialOptions): readonly EntryBody[] {
+function take(
+  model: UnitModel,
+  truth: number,
+  { findings }: Diagnosis,
+  step: Step,
+  options: TrialOptions,
+): readonly EntryBody[] {
   const { now } = findings
   const set: EntryBody[] = []
   if (step.power !== now.power) set.push({ kind: 'power', is: step.power === 'off' ? 'isolated' : 'on' })
   if (step.call !== now.call) set.push({ kind: 'call', call: step.call })
-  const standing: Standing = { ...now, call: step.call, power: step.power, off: step.power === now.power ? now.off : [], age: null }
-  if (step.do === 'look') return [...set, { kind: 'observation', what: seen(model, truth, standing, step.of, options), of: step.of }]
+  const standing: Standing = {
+    ...now,
+    call: step.call,
+    power: step.power,
+    off: step.power === now.power ? now.off : [],
+    age: null,
+  }
+  if (step.do === 'look')
+    return [
+      ...set,
+      { kind: 'observation', what: seen(model, truth, standing, step.of, options), of: step.of },
+    ]
   if (step.do !== 'measure') return set
-  return [...set, { kind: 'reading', meter: step.meter, from: step.from, to: step.to, value: read(model, truth, standing, step, options) }]
+  return [
+    ...set,
+    {
+      kind: 'reading',
+      meter: step.meter,
+      from: step.from,
+      to: step.to,
+      value: read(model, truth, standing, step, options),
+    },
+  ]
 }
 
 /** A look is right nine times in ten. */
 const lookRight = 0.92
 
-function seen(model: UnitModel, truth: number, standing: Standing, part: string, { noise, random }: TrialOptions): string {
+function seen(
+  model: UnitModel,
+  truth: number,
+  standing: Standing,
+  part: string,
+  { noise, random }: TrialOptions,
+): string {
   const situation = model.situation(standing)
   const [real] = situation.looks(truth, part)
   if (!noise || random() < lookRight) return real
@@ -95,18 +153,39 @@ function seen(model: UnitModel, truth: number, standing: Standing, part: string,
   return healthy
 }
 
-function read(model: UnitModel, truth: number, standing: Standing, step: ReadingStep, { noise, blunders, random }: TrialOptions): number | null {
+function read(
+  model: UnitModel,
+  truth: number,
+  standing: Standing,
+  step: ReadingStep,
+  { noise, blunders, random }: TrialOptions,
+): number | null {
   const blunder = blunderOf(random, blunders)
-  const value = blunder === null ? trueValue(model, truth, standing, step) : blundered(model, truth, standing, step, blunder, random)
+  const value =
+    blunder === null
+      ? trueValue(model, truth, standing, step)
+      : blundered(model, truth, standing, step, blunder, random)
   return noise ? noisy(step.meter, value, random) : value
 }
 
 /** What a meter shows on a unit with these faults. */
-export function trueValue(model: UnitModel, truth: number, standing: Standing, { meter, from, to }: Pick<Candidate, 'meter' | 'from' | 'to'>): number | null {
+export function trueValue(
+  model: UnitModel,
+  truth: number,
+  standing: Standing,
+  { meter, from, to }: Pick<Candidate, 'meter' | 'from' | 'to'>,
+): number | null {
   return readingOf(model.situation(standing).predict(meter, from, to, [truth])[truth])
 }
 
-function blundered(model: UnitModel, truth: number, standing: Standing, step: ReadingStep, blunder: NonNullable<ReturnType<typeof blunderOf>>, random: Random): number | null {
+function blundered(
+  model: UnitModel,
+  truth: number,
+  standing: Standing,
+  step: ReadingStep,
+  blunder: NonNullable<ReturnType<typeof blunderOf>>,
+  random: Random,
+): number | null {
   const { diagram } = model
   switch (blunder) {
     case 'open-lead':
@@ -119,6 +198,8 @@ function blundered(model: UnitModel, truth: number, standing: Standing, step: Re
       return trueValue(model, truth, step.power === 'on' ? { ...standing, call: other } : standing, step)
     }
     case 'neighbour':
-      return step.meter === 'amps' ? 0 : trueValue(model, truth, standing, neighbourOf(step, [...diagram.points.keys()], random))
+      return step.meter === 'amps'
+        ? 0
+        : trueValue(model, truth, standing, neighbourOf(step, [...diagram.points.keys()], random))
   }
 }

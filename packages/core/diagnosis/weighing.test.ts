@@ -14,7 +14,12 @@ test('a circuit that will not rest may read anything, and so explains no one rea
   expect(model.situation(standing).settle(restless).oscillates).toBe(true)
   for (const meter of ['volts', 'millivolts'] as const) {
     const reading = { meter, from: 'XF.S1', to: 'PB1.K' }
-    const { belief: { probability } } = diagnose(diagram, { complaint, entries: [{ kind: 'reading', ...reading, value: trueValue(model, truth, standing, reading) }] })
+    const {
+      belief: { probability },
+    } = diagnose(diagram, {
+      complaint,
+      entries: [{ kind: 'reading', ...reading, value: trueValue(model, truth, standing, reading) }],
+    })
     expect(probability[restless]).toBeLessThan(probability[truth])
   }
 })

@@ -53,10 +53,15 @@ export function weigh(context: Context): Weighed {
   return pairs.length === 0 ? first : weighAll(context, [...singles, ...pairs])
 }
 
-function weighAll({ model, factor, findings, evidence, repairedFaults, good, complained }: Context, which: readonly number[]): Weighed {
+function weighAll(
+  { model, factor, findings, evidence, repairedFaults, good, complained }: Context,
+  which: readonly number[],
+): Weighed {
   const { hypotheses } = model
   const log = new Float64Array(hypotheses.length).fill(-Infinity)
-  for (const h of which) if (!hypotheses[h].of.some((part) => good.has(part))) log[h] = Math.log(hypotheses[h].prior * factor(hypotheses[h]))
+  for (const h of which)
+    if (!hypotheses[h].of.some((part) => good.has(part)))
+      log[h] = Math.log(hypotheses[h].prior * factor(hypotheses[h]))
   if (complained) addComplaint(model, findings, log, which)
   for (const h of which) log[h] += excluded(hypotheses[h].faults, findings) * Math.log(excludedShare)
   const intermittent = evidence.some(({ kind }) => kind === 'drop-out')
@@ -65,8 +70,15 @@ function weighAll({ model, factor, findings, evidence, repairedFaults, good, com
     const row = weighPiece(model, piece, model.situation(piece.standing, also), which, intermittent)
     if (piece.standing.age !== null) {
       // the call may have stood for longer than anybody said
-      const settled = weighPiece(model, piece, model.situation({ ...piece.standing, age: null }, also), which, intermittent)
-      for (const h of which) row[h] = Math.log(clockTrust * Math.exp(row[h]) + (1 - clockTrust) * Math.exp(settled[h]))
+      const settled = weighPiece(
+        model,
+        piece,
+        model.situation({ ...piece.standing, age: null }, also),
+        which,
+        intermittent,
+      )
+      for (const h of which)
+        row[h] = Math.log(clockTrust * Math.exp(row[h]) + (1 - clockTrust) * Math.exp(settled[h]))
     }
     for (const h of which) log[h] += row[h]
     return row
@@ -78,7 +90,13 @@ function weighAll({ model, factor, findings, evidence, repairedFaults, good, com
 const clockTrust = 0.75
 
 /** Log-likelihood of one piece of evidence in one situation, by hypothesis; −∞ where it was not asked for. */
-function weighPiece(model: UnitModel, piece: Evidence, situation: SituationModel, which: readonly number[], intermittent: boolean): Float64Array {
+function weighPiece(
+  model: UnitModel,
+  piece: Evidence,
+  situation: SituationModel,
+  which: readonly number[],
+  intermittent: boolean,
+): Float64Array {
   const known = knownWeights(piece, situation, which, intermittent)
   const row = new Float64Array(model.hypotheses.length).fill(-Infinity)
   for (const h of which) row[h] = known[h]
@@ -86,7 +104,12 @@ function weighPiece(model: UnitModel, piece: Evidence, situation: SituationModel
 }
 
 /** The same, kept with the situation: each entry adds one piece, and the others stay what they were. */
-function knownWeights(piece: Evidence, situation: SituationModel, which: readonly number[], intermittent: boolean): Float64Array {
+function knownWeights(
+  piece: Evidence,
+  situation: SituationModel,
+  which: readonly number[],
+  intermittent: boolean,
+): Float64Array {
   switch (piece.kind) {
     case 'reading': {
       const { meter, from, to, value } = piece
@@ -97,28 +120,42 @@ function knownWeights(piece: Evidence, situation: SituationModel, which: readonl
       const asHealthy = intermittent ? likelihood(meter, value, readingOf(predicted[0])) : 0
       return situation.keep(`reading ${meter} ${from} ${to} ${value} ${intermittent}`, which, (h) => {
         const chance = likelihood(meter, value, readingOf(predicted[h]))
-        const steady = situation.settle(h).oscillates ? (1 - movingTarget) * chance + movingTarget * moving() : chance
+        const steady = situation.settle(h).oscillates
+          ? (1 - movingTarget) * chance + movingTarget * moving()
+          : chance
         return Math.log(intermittent ? atRestShare * asHealthy + (1 - atRestShare) * steady : steady)
       })
     }
     case 'drop-out':
-      return situation.keep(`drop-out ${JSON.stringify([piece.fell, piece.held])}`, which, (h) => dropOutWeight(situation, piece, which, h))
+      return situation.keep(`drop-out ${JSON.stringify([piece.fell, piece.held])}`, which, (h) =>
+        dropOutWeight(situation, piece, which, h),
+      )
     case 'look': {
       const { of, what } = piece
       const usual = what === 'code' ? situation.looks(0, of) : null
-      return situation.keep(`look ${of} ${what}`, which, (h) => Math.log(shows(situation.looks(h, of), what, usual) ? lookChance.hit : lookChance.falseAlarm))
+      return situation.keep(`look ${of} ${what}`, which, (h) =>
+        Math.log(shows(situation.looks(h, of), what, usual) ? lookChance.hit : lookChance.falseAlarm),
+      )
     }
     case 'found-set': {
       const { part, setting, to } = piece.found
-      return situation.keep(`found-set ${part} ${setting} ${to}`, which, (h) => Math.log(situation.settingOf(h, part, setting) === to ? foundSetChance.hit : foundSetChance.miss))
+      return situation.keep(`found-set ${part} ${setting} ${to}`, which, (h) =>
+        Math.log(situation.settingOf(h, part, setting) === to ? foundSetChance.hit : foundSetChance.miss),
+      )
     }
   }
 }
 
-/** Density of a reading on a circuit that will not rest, per unit of its meter: volts may be anything that its two points can have between them. */
+/**
+ * Density of a reading on a circuit that will not rest, per unit of its meter: volts may be anything that its
+ * two points can have between them.
+ */
 function movingDensity({ meter, from, to, value }: Reading, situation: SituationModel): number {
   if (meter !== 'volts' && meter !== 'loz' && meter !== 'millivolts') return elsewhereDensity
-  const volts = [from, to].reduce((sum, point) => sum + (point === 'EARTH' ? 0 : situation.predict('volts', point, 'EARTH', [0])[0]), 1)
+  const volts = [from, to].reduce(
+    (sum, point) => sum + (point === 'EARTH' ? 0 : situation.predict('volts', point, 'EARTH', [0])[0]),
+    1,
+  )
   const most = 1.2 * volts * (meter === 'millivolts' ? 1000 : 1)
   return value !== null && value <= most ? 1 / most : 0
 }
@@ -129,7 +166,12 @@ const channelRight = 0.93
 const atRestShare = 0.7
 
 /** How well a suspect has those channels fall that fell, and those hold that held. */
-function dropOutWeight(situation: SituationModel, { fell, held }: Evidence & { kind: 'drop-out' }, which: readonly number[], h: number): number {
+function dropOutWeight(
+  situation: SituationModel,
+  { fell, held }: Evidence & { kind: 'drop-out' },
+  which: readonly number[],
+  h: number,
+): number {
   const falls = ({ from, to }: DropPoint): boolean => {
     const predicted = situation.predict('volts', from, to, [0, ...which])
     return situation.settle(h).oscillates || predicted[h] < 0.6 * predicted[0]
@@ -144,12 +186,23 @@ const shows = (seen: readonly string[], what: string, usual: readonly string[] |
   usual ? seen.some((word) => word.startsWith('code ') && !usual.includes(word)) : seen.includes(what)
 
 /** How many of these faults cannot well be under what was measured outside the circuit. */
-const excluded = (faults: readonly Fault[], { now }: Findings): number => faults.filter(({ unless }) => {
-  const value = unless ? now.conditions[unless.of] : undefined
-  return unless !== undefined && value !== undefined && (unless.above === undefined || value > unless.above) && (unless.below === undefined || value < unless.below)
-}).length
+const excluded = (faults: readonly Fault[], { now }: Findings): number =>
+  faults.filter(({ unless }) => {
+    const value = unless ? now.conditions[unless.of] : undefined
+    return (
+      unless !== undefined &&
+      value !== undefined &&
+      (unless.above === undefined || value > unless.above) &&
+      (unless.below === undefined || value < unless.below)
+    )
+  }).length
 
-function addComplaint(model: UnitModel, findings: Findings, log: Float64Array, which: readonly number[]): void {
+function addComplaint(
+  model: UnitModel,
+  findings: Findings,
+  log: Float64Array,
+  which: readonly number[],
+): void {
   const complaint = model.diagram.complaints.find(({ id }) => id === findings.complaint)
   if (!complaint) return
   const situation = model.situation(atArrival(model.diagram, complaint.call))

@@ -5,12 +5,19 @@ import type { Standing } from './standing'
 
 /** Meter functions as one says them to a helper. */
 export const meterWords: Readonly<Record<Meter, string>> = {
-  volts: 'AC volts', loz: 'AC volts, low impedance', ohms: 'Ohms', amps: 'Clamp amps', dc: 'DC volts', millivolts: 'AC millivolts',
+  volts: 'AC volts',
+  loz: 'AC volts, low impedance',
+  ohms: 'Ohms',
+  amps: 'Clamp amps',
+  dc: 'DC volts',
+  millivolts: 'AC millivolts',
 }
 
 /** What is to be minded with a function of the meter, before the leads touch; empty for most. */
 export const meterCaution = (meter: Meter): string =>
-  meter === 'millivolts' ? 'Volts range first; millivolts only where that shows under 1 V. Across what is open stands the full supply.' : ''
+  meter === 'millivolts'
+    ? 'Volts range first; millivolts only where that shows under 1 V. Across what is open stands the full supply.'
+    : ''
 
 /** Probability from which a suspect is called possible. */
 export const possibleFrom = 0.15
@@ -27,22 +34,30 @@ export function oddsWords(probability: number): string {
 
 /** What a look shows, as one says it. */
 const lookWords: Readonly<Record<string, string>> = {
-  'pulled-in': 'pulled in', 'dropped-out': 'dropped out', 'lamp-on': 'lamp on', 'lamp-off': 'lamp off', 'open-drawn': 'drawn open', shut: 'shut',
+  'pulled-in': 'pulled in',
+  'dropped-out': 'dropped out',
+  'lamp-on': 'lamp on',
+  'lamp-off': 'lamp off',
+  'open-drawn': 'drawn open',
+  shut: 'shut',
 }
 export const seenWords = (seen: string): string => lookWords[seen] ?? seen.replaceAll('-', ' ')
 
 /** Where a reading is taken, as one says it. */
-export const placeWords = (meter: Meter, from: string, to: string): string => (meter === 'amps' ? `in the wire ${from} to ${to}` : `${from} to ${to}`)
+export const placeWords = (meter: Meter, from: string, to: string): string =>
+  meter === 'amps' ? `in the wire ${from} to ${to}` : `${from} to ${to}`
 
 /** Under which call or power state something was read. */
 export function standingWords({ calls }: Diagram, call: string, power: Standing['power']): string {
-  return power === 'off' ? 'isolated' : calls.find(({ id }) => id === call)?.words.toLowerCase() ?? call
+  return power === 'off' ? 'isolated' : (calls.find(({ id }) => id === call)?.words.toLowerCase() ?? call)
 }
 
 /** A piece of evidence in a sentence. */
 export function evidenceWords(diagram: Diagram, piece: Evidence): string {
-  if (piece.kind === 'found-set') return `${partWords(diagram, piece.found.part)}: ${piece.found.setting} found at ${piece.found.to}`
-  if (piece.kind === 'drop-out') return `dropped out together: ${piece.fell.map(({ from, to }) => `${from} to ${to}`).join(', ')}`
+  if (piece.kind === 'found-set')
+    return `${partWords(diagram, piece.found.part)}: ${piece.found.setting} found at ${piece.found.to}`
+  if (piece.kind === 'drop-out')
+    return `dropped out together: ${piece.fell.map(({ from, to }) => `${from} to ${to}`).join(', ')}`
   const { call, power } = piece.standing
   const held = standingWords(diagram, call, power)
   if (piece.kind === 'look') return `${partWords(diagram, piece.of)}: ${seenWords(piece.what)} (${held})`
@@ -50,7 +65,9 @@ export function evidenceWords(diagram: Diagram, piece: Evidence): string {
 }
 
 /** How strongly evidence speaks against a suspect, by the log-likelihood it loses. */
-export const againstWords = (loss: number): string => (loss > 6 ? 'rules it out' : loss > 4.5 ? 'strongly against it' : 'against it')
+export const againstWords = (loss: number): string =>
+  loss > 6 ? 'rules it out' : loss > 4.5 ? 'strongly against it' : 'against it'
 
 /** A series of proof readings in words. */
-export const seriesWords = (what: string, values: readonly number[], unit: string): string => `${what}: ${values.map((value) => value.toFixed(1)).join(' → ')} ${unit}`
+export const seriesWords = (what: string, values: readonly number[], unit: string): string =>
+  `${what}: ${values.map((value) => value.toFixed(1)).join(' → ')} ${unit}`

@@ -24,7 +24,9 @@ export interface Exclusion {
   readonly below?: number
 }
 
-/** Something that can be wrong with a unit: `PART:what`. `prior` is a weight against the unit's other faults. */
+/**
+ * Something that can be wrong with a unit: `PART:what`. `prior` is a weight against the unit's other faults.
+ */
 export interface Fault {
   readonly id: string
   readonly words: string

@@ -1,7 +1,19 @@
 import { parse, type ChainStatement, type PartStatement, type Statement } from '../generated/ladderParser'
 import { partKinds } from '../parts/index'
 import { Settings } from '../parts/settings'
-import type { Call, Complaint, Diagram, FaultCode, Part, Rung, RungStop, TestPoint, Trace, Wire, Zone } from './diagram'
+import type {
+  Call,
+  Complaint,
+  Diagram,
+  FaultCode,
+  Part,
+  Rung,
+  RungStop,
+  TestPoint,
+  Trace,
+  Wire,
+  Zone,
+} from './diagram'
 import { partOfPoint } from './diagram'
 import { nearest } from './nearest'
 import { unsoundWiring } from './soundness'
@@ -111,7 +123,11 @@ class Reader {
         this.common = { point: statement.point, line: statement.line }
         return
       case 'call':
-        this.calls.push({ id: statement.id, words: statement.words, conditions: numbers(statement.conditions) })
+        this.calls.push({
+          id: statement.id,
+          words: statement.words,
+          conditions: numbers(statement.conditions),
+        })
         return
       case 'zone': {
         const reach = numbers(statement.settings).reach ?? defaultReachSeconds
@@ -134,7 +150,8 @@ class Reader {
         this.codes.push(statement)
         return
       case 'chain':
-        if (this.rungs.length === 0) this.problem(statement.line, 'wires before any rung: start with a line rung "…" control')
+        if (this.rungs.length === 0)
+          this.problem(statement.line, 'wires before any rung: start with a line rung "…" control')
         else this.chainRung.set(statement, this.rungs[this.rungs.length - 1])
     }
   }
@@ -145,18 +162,29 @@ class Reader {
     const { id, line } = statement
     const kind = partKinds.get(statement.kind)
     if (!kind) {
-      this.problem(line, `${id}: no kind of part is called “${statement.kind}”; nearest: ${nearest(statement.kind, partKinds.keys()).join(', ')}`)
+      this.problem(
+        line,
+        `${id}: no kind of part is called “${statement.kind}”; nearest: ${nearest(statement.kind, partKinds.keys()).join(', ')}`,
+      )
       return
     }
     if (this.parts.has(id)) this.problem(line, `${id}: there is already a part of this name; give it another`)
     for (const [name] of statement.settings)
       if (!(name in kind.settings))
-        this.problem(line, `${id}: a ${kind.words} has no setting “${name}”; it has: ${Object.keys(kind.settings).join(', ') || 'none'}`)
+        this.problem(
+          line,
+          `${id}: a ${kind.words} has no setting “${name}”; it has: ${Object.keys(kind.settings).join(', ') || 'none'}`,
+        )
     const settings = new Settings(id, { ...kind.settings, ...Object.fromEntries(statement.settings) })
     try {
       for (const terminal of kind.terminals(settings)) {
         const point = `${id}.${terminal.name}`
-        this.points.set(point, { id: point, words: `${statement.words}: ${terminal.words}`, zone: statement.zone, part: id })
+        this.points.set(point, {
+          id: point,
+          words: `${statement.words}: ${terminal.words}`,
+          zone: statement.zone,
+          part: id,
+        })
       }
       kind.branches(settings, {})
     } catch (error) {
@@ -172,7 +200,11 @@ class Reader {
     if (part) {
       const own = [...this.points.keys()].filter((candidate) => partOfPoint(candidate) === part.id)
       this.problem(line, `${point}: ${part.id} has no such terminal; it has ${own.join(', ') || 'none'}`)
-    } else this.problem(line, `${point}: no part ${partOfPoint(point)}; add a part line, or write one of ${nearest(point, this.points.keys()).join(', ')}`)
+    } else
+      this.problem(
+        line,
+        `${point}: no part ${partOfPoint(point)}; add a part line, or write one of ${nearest(point, this.points.keys()).join(', ')}`,
+      )
     return false
   }
 
@@ -187,7 +219,10 @@ class Reader {
       if (!this.knows(step.to, step.line)) return
       if (step.by === 'part') {
         if (partOfPoint(here) !== partOfPoint(step.to))
-          this.problem(step.line, `${here} = ${step.to}: “=” goes through one part; between two parts write a wire, -color number-`)
+          this.problem(
+            step.line,
+            `${here} = ${step.to}: “=” goes through one part; between two parts write a wire, -color number-`,
+          )
         stops.push({ point: step.to, by: 'part' })
       } else {
         const wire = this.addWire(here, step.to, step.color, step.number, rung.wiring, step.line)
@@ -198,10 +233,18 @@ class Reader {
     rung.chains.push(stops)
   }
 
-  private addWire(from: string, to: string, color: string, number: string, wiring: 'control' | 'line', line: number): string {
+  private addWire(
+    from: string,
+    to: string,
+    color: string,
+    number: string,
+    wiring: 'control' | 'line',
+    line: number,
+  ): string {
     const id = `${from}-${to}`
     const twin = this.wires.get(id) ?? this.wires.get(`${to}-${from}`)
-    if (twin) this.problem(line, `${id}: a wire with these two ends is already on line ${twin.line}; leave one out`)
+    if (twin)
+      this.problem(line, `${id}: a wire with these two ends is already on line ${twin.line}; leave one out`)
     if (from === to) this.problem(line, `${id}: a wire needs two different ends`)
     const sameZone = this.points.get(from)?.zone === this.points.get(to)?.zone
     const ohms = wiring === 'line' ? wireOhms.line : sameZone ? wireOhms.control : wireOhms.cable
@@ -213,20 +256,30 @@ class Reader {
     if (this.identity.id === '') this.problem(1, 'no line unit NAME "title": start the text with one')
     if (this.calls.length === 0) this.problem(1, 'no calls: add at least a line call off "Off"')
     if (!this.points.has(this.common.point))
-      this.problem(this.common.line, `common ${this.common.point || '(missing)'}: must name the terminal that control readings are taken against`)
+      this.problem(
+        this.common.line,
+        `common ${this.common.point || '(missing)'}: must name the terminal that control readings are taken against`,
+      )
     for (const { part, line } of this.isolators)
-      if (!this.parts.has(part)) this.problem(line, `isolate ${part}: no such part; nearest: ${nearest(part, this.parts.keys()).join(', ')}`)
+      if (!this.parts.has(part))
+        this.problem(
+          line,
+          `isolate ${part}: no such part; nearest: ${nearest(part, this.parts.keys()).join(', ')}`,
+        )
     for (const part of this.parts.values()) {
-      if (!this.zones.has(part.zone)) this.problem(part.line, `${part.id}: no zone “${part.zone}”; add a line zone ${part.zone} "words"`)
+      if (!this.zones.has(part.zone))
+        this.problem(part.line, `${part.id}: no zone “${part.zone}”; add a line zone ${part.zone} "words"`)
       this.checkWired(part)
       const follows = part.kind.settings.follows === undefined ? '' : part.settings.text('follows')
-      if (follows !== '' && !this.parts.has(follows)) this.problem(part.line, `${part.id}: follows ${follows}, which is not a part`)
+      if (follows !== '' && !this.parts.has(follows))
+        this.problem(part.line, `${part.id}: follows ${follows}, which is not a part`)
     }
-    if (this.problems.length === 0) this.problems.push(...unsoundWiring(this.parts.values(), this.wires.values()))
-    for (const trace of this.traces)
-      for (const point of [trace.from, trace.to]) this.knows(point, trace.line)
+    if (this.problems.length === 0)
+      this.problems.push(...unsoundWiring(this.parts.values(), this.wires.values()))
+    for (const trace of this.traces) for (const point of [trace.from, trace.to]) this.knows(point, trace.line)
     for (const { call, words } of [...this.traces, ...this.complaints])
-      if (!this.calls.some(({ id }) => id === call)) this.problem(1, `“${words}” speaks of the call ${call}, which the unit does not have`)
+      if (!this.calls.some(({ id }) => id === call))
+        this.problem(1, `“${words}” speaks of the call ${call}, which the unit does not have`)
   }
 
   /** A part with no wire at all floats: it cannot be solved and cannot be meant. */
@@ -239,4 +292,6 @@ class Reader {
 }
 
 const numbers = (settings: readonly (readonly [string, string | number])[]): Record<string, number> =>
-  Object.fromEntries(settings.filter((entry): entry is readonly [string, number] => typeof entry[1] === 'number'))
+  Object.fromEntries(
+    settings.filter((entry): entry is readonly [string, number] => typeof entry[1] === 'number'),
+  )

@@ -15,21 +15,37 @@ class Joined {
   }
 }
 
-const end = (part: Part, name: string): string => (name === 'EARTH' ? name : name.startsWith('~') ? `${part.id}${name}` : `${part.id}.${name}`)
+const end = (part: Part, name: string): string =>
+  name === 'EARTH' ? name : name.startsWith('~') ? `${part.id}${name}` : `${part.id}.${name}`
 
-/** What is wired so that no circuit could be meant by it: legs of a supply joined by bare conductors, sections that nothing feeds. */
-export function unsoundWiring(parts: Iterable<Part>, wires: Iterable<Wire>): readonly { readonly line: number; readonly message: string }[] {
+/**
+ * What is wired so that no circuit could be meant by it: legs of a supply joined by bare conductors, sections
+ * that nothing feeds.
+ */
+export function unsoundWiring(
+  parts: Iterable<Part>,
+  wires: Iterable<Wire>,
+): readonly { readonly line: number; readonly message: string }[] {
   const all = [...parts]
   const wired = [...wires]
   return [...supplyShorts(all, wired), ...floatingSections(all, wired)]
 }
 
-function supplyShorts(parts: readonly Part[], wires: readonly Wire[]): readonly { line: number; message: string }[] {
+function supplyShorts(
+  parts: readonly Part[],
+  wires: readonly Wire[],
+): readonly { line: number; message: string }[] {
   const bare = new Joined()
   for (const part of parts)
     for (const branch of part.kind.branches(part.settings, {}))
-      if (branch.role === 'conductor' && branch.name !== 'neutral') bare.join(end(part, branch.from), end(part, branch.to))
-  const sources = parts.flatMap((part) => part.kind.branches(part.settings, {}).filter(({ role }) => role === 'source').map(({ from }) => end(part, from)))
+      if (branch.role === 'conductor' && branch.name !== 'neutral')
+        bare.join(end(part, branch.from), end(part, branch.to))
+  const sources = parts.flatMap((part) =>
+    part.kind
+      .branches(part.settings, {})
+      .filter(({ role }) => role === 'source')
+      .map(({ from }) => end(part, from)),
+  )
   const problems: { line: number; message: string }[] = []
   for (const wire of wires) {
     const before = new Set(sources.map((source) => bare.find(source)))
@@ -37,15 +53,27 @@ function supplyShorts(parts: readonly Part[], wires: readonly Wire[]): readonly 
     bare.join(wire.from, wire.to)
     const after = new Set(sources.map((source) => bare.find(source)))
     const nowEarthed = sources.some((source) => bare.find(source) === bare.find('EARTH'))
-    if (after.size < before.size) problems.push({ line: wire.line, message: `${wire.id}: joins two legs of the supply with nothing between; take it out or put its load in` })
-    else if (nowEarthed && !earthed) problems.push({ line: wire.line, message: `${wire.id}: puts a leg of the supply on the metal of the unit; take it out or move it` })
+    if (after.size < before.size)
+      problems.push({
+        line: wire.line,
+        message: `${wire.id}: joins two legs of the supply with nothing between; take it out or put its load in`,
+      })
+    else if (nowEarthed && !earthed)
+      problems.push({
+        line: wire.line,
+        message: `${wire.id}: puts a leg of the supply on the metal of the unit; take it out or move it`,
+      })
   }
   return problems
 }
 
-function floatingSections(parts: readonly Part[], wires: readonly Wire[]): readonly { line: number; message: string }[] {
+function floatingSections(
+  parts: readonly Part[],
+  wires: readonly Wire[],
+): readonly { line: number; message: string }[] {
   const sections = new Joined()
-  for (const part of parts) for (const { name } of part.kind.terminals(part.settings)) sections.join(`${part.id}.${name}`, part.id)
+  for (const part of parts)
+    for (const { name } of part.kind.terminals(part.settings)) sections.join(`${part.id}.${name}`, part.id)
   for (const wire of wires) sections.join(wire.from, wire.to)
   const fed = new Set(parts.filter(({ kind }) => kind.symbol === 'source').map(({ id }) => sections.find(id)))
   const lone = new Map<string, Part[]>()

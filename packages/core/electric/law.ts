@@ -1,6 +1,9 @@
 import { complex, type Complex } from './complex'
 
-/** One term of a branch equation: `volts` × voltage across − `ohms` × current through, of a branch of the same part. */
+/**
+ * One term of a branch equation: `volts` × voltage across − `ohms` × current through, of a branch of the same
+ * part.
+ */
 export interface Term {
   readonly of: string
   readonly volts: Complex

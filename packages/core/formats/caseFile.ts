@@ -21,7 +21,12 @@ export function readCaseFile(text: string): CaseFile {
   try {
     return caseFileSchema.validateSync(data, { abortEarly: false, strict: true }) as CaseFile
   } catch (error) {
-    if (error instanceof ValidationError) throw new CaseFileError(error.errors.map((message, k) => `${error.inner[k]?.path ?? error.path ?? 'case'}: ${message}`).join('\n'))
+    if (error instanceof ValidationError)
+      throw new CaseFileError(
+        error.errors
+          .map((message, k) => `${error.inner[k]?.path ?? error.path ?? 'case'}: ${message}`)
+          .join('\n'),
+      )
     throw error
   }
 }

@@ -13,13 +13,18 @@ import { builtInUnit, builtInUnitIds } from '../units/index'
 import { spiceNetlist, spiceOhms } from './spice'
 
 const scratch = mkdtempSync(path.join(tmpdir(), 'spice-'))
-afterAll(() => { rmSync(scratch, { recursive: true, force: true }) })
+afterAll(() => {
+  rmSync(scratch, { recursive: true, force: true })
+})
 
 /** What ngspice prints of every node and source, by name: [re, im]. */
 function ngspice(netlist: string): ReadonlyMap<string, readonly [number, number]> {
   const file = path.join(scratch, 'case.cir')
   writeFileSync(file, netlist)
-  const printed = execFileSync('ngspice', ['-b', '-n', file], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] })
+  const printed = execFileSync('ngspice', ['-b', '-n', file], {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
   const found = new Map<string, readonly [number, number]>()
   for (const line of printed.split('\n')) {
     const [, name, re, im] = /^([a-z0-9#()]+) = (\S+?)(?:,\s*(\S+))?\s*$/i.exec(line) ?? []
@@ -34,7 +39,10 @@ const within = (ours: readonly [number, number], theirs: readonly [number, numbe
   return apart <= Math.max(1e-3, 1e-3 * Math.hypot(theirs[0], theirs[1]))
 }
 
-/** Every node and branch that is not within 0.1 % or 1 mV, 1 mA; what hangs free of ground is compared against its own island. */
+/**
+ * Every node and branch that is not within 0.1 % or 1 mV, 1 mA; what hangs free of ground is compared against
+ * its own island.
+ */
 function differences(settled: Settled, effects: readonly Effect[]): readonly string[] {
   const { network } = settled.circuit
   const theirs = ngspice(spiceNetlist(settled, effects))
@@ -48,18 +56,20 @@ function differences(settled: Settled, effects: readonly Effect[]): readonly str
   network.nodeNames.forEach((name, node) => {
     const island = islands[node]
     if (island !== grounded && !anchors.has(island)) anchors.set(island, node)
-    const anchor = island === grounded ? network.earthNode : anchors.get(island) ?? node
+    const anchor = island === grounded ? network.earthNode : (anchors.get(island) ?? node)
     if (anchor === node) return
     settled.ac.volts(node, anchor, out)
-    const base = anchor === network.earthNode ? [0, 0] as const : told(anchor)
+    const base = anchor === network.earthNode ? ([0, 0] as const) : told(anchor)
     const other = told(node)
-    if (!within([out[0], out[1]], [other[0] - base[0], other[1] - base[1]])) wrong.push(`${name}: ${out[0]},${out[1]} V against ${other[0] - base[0]},${other[1] - base[1]}`)
+    if (!within([out[0], out[1]], [other[0] - base[0], other[1] - base[1]]))
+      wrong.push(`${name}: ${out[0]},${out[1]} V against ${other[0] - base[0]},${other[1] - base[1]}`)
   })
   network.links.forEach((link, number) => {
     if (!direct.rows[number]) return
     settled.ac.amps(number, out)
     const other = theirs.get(`v${number}#branch`) ?? [NaN, NaN]
-    if (!within([out[0], out[1]], other)) wrong.push(`${link.id}: ${out[0]},${out[1]} A against ${other[0]},${other[1]}`)
+    if (!within([out[0], out[1]], other))
+      wrong.push(`${link.id}: ${out[0]},${out[1]} A against ${other[0]},${other[1]}`)
   })
   return wrong
 }
@@ -83,7 +93,9 @@ test.each(calls)('%s in %s: ngspice finds the same, healthy and with faults', (i
 test.each(builtInUnitIds)('%s isolated: ngspice finds the same ohms', (id) => {
   const diagram = builtInUnit(id)
   const circuit = new Circuit(diagram, situationOf(diagram, 'off', 'off'))
-  const board = [...diagram.points.keys()].filter((point) => point.startsWith('TB.') && point !== diagram.common)
+  const board = [...diagram.points.keys()].filter(
+    (point) => point.startsWith('TB.') && point !== diagram.common,
+  )
   for (const point of board) {
     const ours = meterValue(circuit.healthy, 'ohms', point, diagram.common)
     const told = ngspice(spiceOhms(circuit.healthy, [], point, diagram.common))

@@ -11,15 +11,34 @@ class Netlist {
   private readonly lines: string[] = []
   private inner = 0
 
-  constructor(private readonly network: Network, private readonly rows: readonly Row[], private readonly analysis: Analysis) {}
+  constructor(
+    private readonly network: Network,
+    private readonly rows: readonly Row[],
+    private readonly analysis: Analysis,
+  ) {}
 
   text(title: string, ask: readonly string[]): string {
     const { network } = this
     // the title is the first line of a netlist and does not count as a comment
     const head = [title, ...network.nodeNames.map((name, node) => `* node ${node + 1} = ${name}`)]
-    network.nodeNames.forEach((_, node) => { this.lines.push(`Rleak${node + 1} ${node + 1} 0 ${1 / leakageSiemens}`) })
-    network.links.forEach((_, link) => { this.link(link) })
-    return [...head, ...this.lines, '.control', 'set numdgt=15', ...ask, 'print all', 'quit 0', '.endc', '.end', ''].join('\n')
+    network.nodeNames.forEach((_, node) => {
+      this.lines.push(`Rleak${node + 1} ${node + 1} 0 ${1 / leakageSiemens}`)
+    })
+    network.links.forEach((_, link) => {
+      this.link(link)
+    })
+    return [
+      ...head,
+      ...this.lines,
+      '.control',
+      'set numdgt=15',
+      ...ask,
+      'print all',
+      'quit 0',
+      '.endc',
+      '.end',
+      '',
+    ].join('\n')
   }
 
   private node(node: number): string {
@@ -39,7 +58,8 @@ class Netlist {
     const own = row.links.indexOf(link)
     const after = this.fresh()
     this.lines.push(`V${link} ${this.node(a)} ${after} dc 0 ac 0`)
-    if (row.voltsRe[own] === 1 && row.voltsIm[own] === 0) this.voltageForm(link, row, own, after, this.node(b))
+    if (row.voltsRe[own] === 1 && row.voltsIm[own] === 0)
+      this.voltageForm(link, row, own, after, this.node(b))
     else this.currentForm(link, row, own, after, this.node(b))
   }
 
@@ -54,7 +74,8 @@ class Netlist {
         return
       }
       if ((re !== 0 || im !== 0) && this.rows[of]) {
-        // what another current drops here: a copy of it through an impedance of its own, brought over in volts
+        // what another current drops here: a copy of it through an impedance of its own, brought over in
+        // volts
         const copy = this.fresh()
         this.lines.push(`F${link}t${term} 0 ${copy} V${of} 1`)
         const end = this.series(`${link}c${term}`, copy, re, im)
@@ -66,13 +87,19 @@ class Netlist {
       if (row.voltsRe[term] !== 0) {
         const other = this.network.links[of]
         const next = this.fresh()
-        this.lines.push(`E${link}u${term} ${at} ${next} ${this.node(other.a)} ${this.node(other.b)} ${-row.voltsRe[term]}`)
+        this.lines.push(
+          `E${link}u${term} ${at} ${next} ${this.node(other.a)} ${this.node(other.b)} ${-row.voltsRe[term]}`,
+        )
         at = next
       }
     })
     const size = Math.hypot(row.emfRe, row.emfIm)
     const degrees = (Math.atan2(row.emfIm, row.emfRe) * 180) / Math.PI
-    this.lines.push(this.analysis === 'ac' ? `V${link}s ${at} ${to} dc 0 ac ${size} ${degrees}` : `V${link}s ${at} ${to} dc ${row.emfRe}`)
+    this.lines.push(
+      this.analysis === 'ac'
+        ? `V${link}s ${at} ${to} dc 0 ac ${size} ${degrees}`
+        : `V${link}s ${at} ${to} dc ${row.emfRe}`,
+    )
   }
 
   /** I = (volts·u − Σ ohms·I of the others) / ohms: everything in parallel. */
@@ -86,7 +113,8 @@ class Netlist {
       this.lines.push(`V${link}s ${end} ${to} dc 0 ac 0`)
     }
     row.links.forEach((of, term) => {
-      if (term !== own && row.ohmsRe[term] !== 0 && this.rows[of]) this.lines.push(`F${link}t${term} ${from} ${to} V${of} ${-row.ohmsRe[term] / scale}`)
+      if (term !== own && row.ohmsRe[term] !== 0 && this.rows[of])
+        this.lines.push(`F${link}t${term} ${from} ${to} V${of} ${-row.ohmsRe[term] / scale}`)
     })
   }
 
@@ -101,7 +129,9 @@ class Netlist {
     if (im !== 0) {
       const next = this.fresh()
       const omega = 2 * Math.PI * hertz
-      this.lines.push(im > 0 ? `L${name} ${here} ${next} ${im / omega}` : `C${name} ${here} ${next} ${-1 / (omega * im)}`)
+      this.lines.push(
+        im > 0 ? `L${name} ${here} ${next} ${im / omega}` : `C${name} ${here} ${next} ${-1 / (omega * im)}`,
+      )
       here = next
     }
     return here
@@ -109,21 +139,34 @@ class Netlist {
 }
 
 /**
- * Writes a settled state, reached with `effects` on top of its situation, as a netlist: node n is `* node n = PART.TERMINAL`,
+ * Writes a settled state, reached with `effects` on top of its situation, as a netlist: node n is `* node n =
+ * PART.TERMINAL`,
  * the current of link k is that of source `Vk`. Sources are root-mean-square phasors at supply frequency.
  */
-export function spiceNetlist(settled: Settled, effects: readonly Effect[], analysis: Analysis = 'ac'): string {
+export function spiceNetlist(
+  settled: Settled,
+  effects: readonly Effect[],
+  analysis: Analysis = 'ac',
+): string {
   const { network, rows } = directNetwork(settled, effects)
   const { diagram, situation } = settled.circuit
   const title = `${diagram.id}, call ${situation.call}, ${analysis === 'ac' ? 'supply frequency' : 'direct current'}`
-  return new Netlist(network, rows[analysis], analysis).text(title, [analysis === 'ac' ? `ac lin 1 ${hertz} ${hertz}` : 'op'])
+  return new Netlist(network, rows[analysis], analysis).text(title, [
+    analysis === 'ac' ? `ac lin 1 ${hertz} ${hertz}` : 'op',
+  ])
 }
 
-/** The direct-current netlist with every source dead and one ampere fed in at node `from`, out at `to`: volts there are ohms. */
+/**
+ * The direct-current netlist with every source dead and one ampere fed in at node `from`, out at `to`: volts
+ * there are ohms.
+ */
 export function spiceOhms(settled: Settled, effects: readonly Effect[], from: string, to: string): string {
   const { network, rows } = directNetwork(settled, effects)
   const dead = rows.dc.map((row): Row => (row ? { ...row, emfRe: 0, emfIm: 0 } : null))
   const at = (name: string): string => (name === 'EARTH' ? '0' : String((network.nodes.get(name) ?? -1) + 1))
-  const netlist = new Netlist(network, dead, 'dc').text(`${settled.circuit.diagram.id}, ohms ${from} to ${to}`, ['op'])
+  const netlist = new Netlist(network, dead, 'dc').text(
+    `${settled.circuit.diagram.id}, ohms ${from} to ${to}`,
+    ['op'],
+  )
   return netlist.replace('.control', `Iohms ${at(to)} ${at(from)} dc 1\n.control`)
 }

@@ -2,8 +2,18 @@ import { plainThing } from './plain'
 
 /** The return-air filter: blocked, it starves the coil or the heater of air. */
 export const airFilter = plainThing({
-  kind: 'air-filter', words: 'air filter', symbol: 'switch', good: 'clean',
+  kind: 'air-filter',
+  words: 'air filter',
+  symbol: 'switch',
+  good: 'clean',
   faults: [
-    { name: 'blocked', words: 'air filter blocked: no air over the coil or heater', prior: 2.2, state: 'dirty', cause: 'nobody changed it', prove: 'take it out and look through it' },
+    {
+      name: 'blocked',
+      words: 'air filter blocked: no air over the coil or heater',
+      prior: 2.2,
+      state: 'dirty',
+      cause: 'nobody changed it',
+      prove: 'take it out and look through it',
+    },
   ],
 })

@@ -2,7 +2,16 @@ import { protectiveSwitch } from './protectiveSwitch'
 
 /** Automatic limit at a heater, °F; closes again when cool. */
 export const automaticLimit = protectiveSwitch({
-  kind: 'automatic-limit', words: 'automatic limit', symbol: 'limit', testBridge: 'never', openPrior: 1,
+  kind: 'automatic-limit',
+  words: 'automatic limit',
+  symbol: 'limit',
+  testBridge: 'never',
+  openPrior: 1,
   watch: { reads: 'heaterTemperature', opensAt: 170, closesAt: 130 },
-  trip: { words: 'automatic limit open on heat', prior: 1.5, cause: 'no air: filter, belt, blower', clears: ['wait'] },
+  trip: {
+    words: 'automatic limit open on heat',
+    prior: 1.5,
+    cause: 'no air: filter, belt, blower',
+    clears: ['wait'],
+  },
 })

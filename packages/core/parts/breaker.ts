@@ -5,11 +5,24 @@ import { fusePosition, overcurrentSenses } from './overcurrent'
 import type { Settings } from './settings'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
 
-const handleAt = (s: Settings, handle: 'off' | 'tripped', words: string, prior: number, detail: Partial<PartFault>): PartFault => ({
-  ...detail, name: handle, words, prior,
+const handleAt = (
+  s: Settings,
+  handle: 'off' | 'tripped',
+  words: string,
+  prior: number,
+  detail: Partial<PartFault>,
+): PartFault => ({
+  ...detail,
+  name: handle,
+  words,
+  prior,
   effects: [
     { does: 'hold', branch: 'handle', state: handle },
-    ...poleNumbers(s.number('poles')).map((pole) => ({ does: 'hold' as const, branch: `pole${pole}`, state: 'open' })),
+    ...poleNumbers(s.number('poles')).map((pole) => ({
+      does: 'hold' as const,
+      branch: `pole${pole}`,
+      state: 'open',
+    })),
   ],
 })
 
@@ -21,26 +34,40 @@ export const breaker: PartKind = {
   settings: { poles: 2, amps: 60 },
   terminals: (s) => poleTerminals(s.number('poles')),
   branches: (s) => [
-    ...poleNumbers(s.number('poles')).map((pole) => contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'closed', 0.001)),
+    ...poleNumbers(s.number('poles')).map((pole) =>
+      contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'closed', 0.001),
+    ),
     memory('handle', ['on', 'off', 'tripped'], 'on'),
   ],
   slow: true,
-  senses: (s) => overcurrentSenses(poleNumbers(s.number('poles')).map((pole) => `pole${pole}`), s.number('amps')),
+  senses: (s) =>
+    overcurrentSenses(
+      poleNumbers(s.number('poles')).map((pole) => `pole${pole}`),
+      s.number('amps'),
+    ),
   behave: (now) => {
     const poles = poleNumbers(now.settings.number('poles')).map((pole) => `pole${pole}`)
     const tripped = poles.some((pole) => fusePosition(now, pole) === 'open')
-    return { ...Object.fromEntries(poles.map((pole) => [pole, tripped ? 'open' : 'closed'])), ...(tripped && now.is.handle === 'on' ? { handle: 'tripped' } : {}) }
+    return {
+      ...Object.fromEntries(poles.map((pole) => [pole, tripped ? 'open' : 'closed'])),
+      ...(tripped && now.is.handle === 'on' ? { handle: 'tripped' } : {}),
+    }
   },
   faults: (s) => [
     handleAt(s, 'off', 'breaker off', 2.5, {
-      cause: 'somebody switched it off: find out who and why', prove: 'look at the handle',
+      cause: 'somebody switched it off: find out who and why',
+      prove: 'look at the handle',
     }),
     handleAt(s, 'tripped', 'breaker tripped', 2, {
-      cause: 'a short or an overload behind it', prove: 'look at the handle; find the short before it is reset', clears: ['reset'],
+      cause: 'a short or an overload behind it',
+      prove: 'look at the handle; find the short before it is reset',
+      clears: ['reset'],
     }),
     ...poleNumbers(s.number('poles')).flatMap((pole) => [
       opens(`pole${pole}`, `breaker pole ${pole} does not make`, 0.5),
-      becomes(`pole${pole}-burnt`, `pole${pole}`, 1, `breaker pole ${pole} or its stab burnt`, 0.6, { shows: 'burnt' }),
+      becomes(`pole${pole}-burnt`, `pole${pole}`, 1, `breaker pole ${pole} or its stab burnt`, 0.6, {
+        shows: 'burnt',
+      }),
     ]),
   ],
   pairs: (s) => legToLegPairs(s.number('poles')),

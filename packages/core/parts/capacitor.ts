@@ -12,11 +12,23 @@ export const capacitor: PartKind = {
   words: 'running capacitor',
   symbol: 'capacitor',
   settings: { microfarads: 7.5 },
-  terminals: () => [{ name: '1', words: 'capacitor, common' }, { name: '2', words: 'capacitor, start side' }],
-  branches: (s) => [fixed('plates', '1', '2', 'load',
-    impedance(complex(0.5, -1e6 / (2 * Math.PI * supplyHertz * s.number('microfarads'))), Infinity))],
+  terminals: () => [
+    { name: '1', words: 'capacitor, common' },
+    { name: '2', words: 'capacitor, start side' },
+  ],
+  branches: (s) => [
+    fixed(
+      'plates',
+      '1',
+      '2',
+      'load',
+      impedance(complex(0.5, -1e6 / (2 * Math.PI * supplyHertz * s.number('microfarads'))), Infinity),
+    ),
+  ],
   faults: () => [
-    opens('plates', 'running capacitor open or lost its value', 2.5, { prove: 'discharge it; microfarads against its label' }),
+    opens('plates', 'running capacitor open or lost its value', 2.5, {
+      prove: 'discharge it; microfarads against its label',
+    }),
     becomes('shorted', 'plates', 0.05, 'running capacitor shorted', 0.6),
   ],
 }

@@ -9,7 +9,11 @@ export const changeoverSensor: PartKind = {
   words: 'pipe changeover sensor',
   symbol: 'sensor',
   settings: { opensAbove: 75, reads: 'pipe', ...untouched },
-  terminals: () => [{ name: 'COM', words: 'common' }, { name: 'COLD', words: 'closed on a cold pipe' }, { name: 'HOT', words: 'closed on a warm pipe' }],
+  terminals: () => [
+    { name: 'COM', words: 'common' },
+    { name: 'COLD', words: 'closed on a cold pipe' },
+    { name: 'HOT', words: 'closed on a warm pipe' },
+  ],
   branches: () => [contact('cold', 'COM', 'COLD', 'closed'), contact('hot', 'COM', 'HOT', 'open')],
   behave: (now) => {
     const cold = temperatureFelt(now, 46) < now.settings.number('opensAbove')
@@ -17,12 +21,26 @@ export const changeoverSensor: PartKind = {
   },
   faults: () => [
     {
-      name: 'stuck-hot', words: 'changeover stuck in its hot position', prior: 1.4, cause: 'rusted in place', prove: 'cool it and watch its contact change over',
-      effects: [{ does: 'hold', branch: 'cold', state: 'open' }, { does: 'hold', branch: 'hot', state: 'closed' }],
+      name: 'stuck-hot',
+      words: 'changeover stuck in its hot position',
+      prior: 1.4,
+      cause: 'rusted in place',
+      prove: 'cool it and watch its contact change over',
+      effects: [
+        { does: 'hold', branch: 'cold', state: 'open' },
+        { does: 'hold', branch: 'hot', state: 'closed' },
+      ],
     },
     {
-      name: 'stuck-cold', words: 'changeover stuck in its cold position', prior: 1.4, cause: 'rusted in place', prove: 'warm it and watch its contact change over',
-      effects: [{ does: 'hold', branch: 'cold', state: 'closed' }, { does: 'hold', branch: 'hot', state: 'open' }],
+      name: 'stuck-cold',
+      words: 'changeover stuck in its cold position',
+      prior: 1.4,
+      cause: 'rusted in place',
+      prove: 'warm it and watch its contact change over',
+      effects: [
+        { does: 'hold', branch: 'cold', state: 'closed' },
+        { does: 'hold', branch: 'hot', state: 'open' },
+      ],
     },
     opens('cold', 'changeover’s cold contact does not make', 1),
     opens('hot', 'changeover’s hot contact does not make', 0.8),

@@ -9,6 +9,7 @@ export const chassis: PartKind = {
   symbol: 'terminal',
   settings: { screws: '1' },
   terminals: (s) => s.list('screws').map((name) => ({ name, words: `ground screw ${name}` })),
-  branches: (s) => s.list('screws').map((name) => fixed(`bond${name}`, name, 'EARTH', 'conductor', resistance(0.005))),
+  branches: (s) =>
+    s.list('screws').map((name) => fixed(`bond${name}`, name, 'EARTH', 'conductor', resistance(0.005))),
   faults: () => [],
 }

@@ -2,11 +2,23 @@ import { impedanceForVoltAmperes } from '../electric/complex'
 import { impedance } from '../electric/law'
 import type { Branch, Phasor, Senses } from './kind'
 
-/** A coil of rated volts and holding volt-amperes; its direct-current resistance is much lower than its impedance. */
+/**
+ * A coil of rated volts and holding volt-amperes; its direct-current resistance is much lower than its
+ * impedance.
+ */
 export const coilBranch = (
-  name: string, from: string, to: string, ratedVolts: number, holdVoltAmperes: number, directOhms: number,
+  name: string,
+  from: string,
+  to: string,
+  ratedVolts: number,
+  holdVoltAmperes: number,
+  directOhms: number,
 ): Branch => ({
-  name, from, to, role: 'coil', rest: 'is',
+  name,
+  from,
+  to,
+  role: 'coil',
+  rest: 'is',
   states: { is: impedance(impedanceForVoltAmperes(ratedVolts, holdVoltAmperes, 0.35), directOhms) },
 })
 
@@ -20,5 +32,6 @@ export const armatureIn = (coil: Phasor, ratedVolts: number, wasIn: boolean): bo
 
 /** What an armature feels: the volts on its coil, which matter where it comes in and where it lets go. */
 export const armatureSenses = (ratedVolts: number): Senses => ({
-  volts: ['coil'], steps: { coil: [ratedVolts * dropOutShare, ratedVolts * pullInShare] },
+  volts: ['coil'],
+  steps: { coil: [ratedVolts * dropOutShare, ratedVolts * pullInShare] },
 })

@@ -12,15 +12,18 @@ const hasAuxiliary = (s: Settings): boolean => s.text('auxiliary') === 'yes'
 /** What stays put when the armature does. */
 const staysOut = (s: Settings): PartFault['effects'] => [
   { does: 'hold', branch: 'armature', state: 'out' },
-  ...[...switched(s).map((pole) => `pole${pole}`), ...(hasAuxiliary(s) ? ['auxiliary'] : [])]
-    .map((branch) => ({ does: 'hold' as const, branch, state: 'open' })),
+  ...[...switched(s).map((pole) => `pole${pole}`), ...(hasAuxiliary(s) ? ['auxiliary'] : [])].map(
+    (branch) => ({ does: 'hold' as const, branch, state: 'open' }),
+  ),
 ]
 /** Impedance of a coil wound for a line voltage, on 24 V; ohms. */
 const wrongCoilOhms = 2500
-const isIn = (now: Now): boolean => armatureIn(now.volts.coil, now.settings.number('coilVolts'), now.is.armature === 'in')
+const isIn = (now: Now): boolean =>
+  armatureIn(now.volts.coil, now.settings.number('coilVolts'), now.is.armature === 'in')
 
 /**
- * A contactor: coil `A1`–`A2`, poles `Ln`–`Tn`. Poles named in `bars` are bridged by a fixed bar and never open.
+ * A contactor: coil `A1`–`A2`, poles `Ln`–`Tn`. Poles named in `bars` are bridged by a fixed bar and never
+ * open.
  * An auxiliary switch, where fitted, is `13`–`14`, closed when the armature is in.
  */
 export const contactor: PartKind = {
@@ -30,15 +33,23 @@ export const contactor: PartKind = {
   settings: { poles: 3, bars: '', coilVolts: 24, va: 8, coilOhms: 12, auxiliary: 'no' },
   moving: 'armature',
   terminals: (s) => [
-    { name: 'A1', words: 'coil, call side' }, { name: 'A2', words: 'coil, common side' },
+    { name: 'A1', words: 'coil, call side' },
+    { name: 'A2', words: 'coil, common side' },
     ...poleTerminals(s.number('poles')),
-    ...(hasAuxiliary(s) ? [{ name: '13', words: 'auxiliary switch, in' }, { name: '14', words: 'auxiliary switch, out' }] : []),
+    ...(hasAuxiliary(s)
+      ? [
+          { name: '13', words: 'auxiliary switch, in' },
+          { name: '14', words: 'auxiliary switch, out' },
+        ]
+      : []),
   ],
   branches: (s): readonly Branch[] => [
     coilBranch('coil', 'A1', 'A2', s.number('coilVolts'), s.number('va'), s.number('coilOhms')),
-    ...poleNumbers(s.number('poles')).map((pole) => (s.list('bars').includes(String(pole))
-      ? fixed(`bar${pole}`, `L${pole}`, `T${pole}`, 'conductor', resistance(0.0005))
-      : contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'open', 0.001))),
+    ...poleNumbers(s.number('poles')).map((pole) =>
+      s.list('bars').includes(String(pole))
+        ? fixed(`bar${pole}`, `L${pole}`, `T${pole}`, 'conductor', resistance(0.0005))
+        : contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'open', 0.001),
+    ),
     ...(hasAuxiliary(s) ? [contact('auxiliary', '13', '14', 'open', 0.02)] : []),
     memory('armature', ['in', 'out'], 'out'),
   ],
@@ -52,31 +63,56 @@ export const contactor: PartKind = {
     }
   },
   faults: (s): readonly PartFault[] => [
-    opens('coil', 'coil open', 2.5, { cause: 'heat, age, a plate that did not come home', prove: 'ohms across the coil, a lead off' }),
-    becomes('coil-shorted', 'coil', 0.4, 'coil shorted inside', 1.5, { cause: 'heat', prove: 'ohms across the coil, a lead off', shows: 'burnt' }),
+    opens('coil', 'coil open', 2.5, {
+      cause: 'heat, age, a plate that did not come home',
+      prove: 'ohms across the coil, a lead off',
+    }),
+    becomes('coil-shorted', 'coil', 0.4, 'coil shorted inside', 1.5, {
+      cause: 'heat',
+      prove: 'ohms across the coil, a lead off',
+      shows: 'burnt',
+    }),
     grounds('A1', 'coil lead touches metal', 0.3),
     {
-      name: 'wrong-coil', words: 'coil of a higher voltage fitted: does not pull in', prior: 0.25,
-      cause: 'a substitute fitted by somebody', prove: 'read the coil’s own marking; its ohms',
+      name: 'wrong-coil',
+      words: 'coil of a higher voltage fitted: does not pull in',
+      prior: 0.25,
+      cause: 'a substitute fitted by somebody',
+      prove: 'read the coil’s own marking; its ohms',
       effects: [{ does: 'ohms', branch: 'coil', ohms: wrongCoilOhms }, ...staysOut(s)],
     },
     {
-      name: 'jammed', words: 'armature does not come in though the coil is good', prior: 0.8,
-      cause: 'insects, a burnt carrier, a warped plate', effects: staysOut(s),
+      name: 'jammed',
+      words: 'armature does not come in though the coil is good',
+      prior: 0.8,
+      cause: 'insects, a burnt carrier, a warped plate',
+      effects: staysOut(s),
     },
     {
-      name: 'welded', words: 'all poles welded closed', prior: 0.6, cause: 'short cycling, low coil volts',
+      name: 'welded',
+      words: 'all poles welded closed',
+      prior: 0.6,
+      cause: 'short cycling, low coil volts',
       effects: switched(s).map((pole) => ({ does: 'hold' as const, branch: `pole${pole}`, state: 'closed' })),
     },
     ...switched(s).flatMap((pole) => [
-      opens(`pole${pole}`, `pole ${pole} does not make`, 1.5, { cause: 'burnt, pitted, an insect between', prove: 'volts across the pole with the coil in', shows: 'burnt' }),
+      opens(`pole${pole}`, `pole ${pole} does not make`, 1.5, {
+        cause: 'burnt, pitted, an insect between',
+        prove: 'volts across the pole with the coil in',
+        shows: 'burnt',
+      }),
       sticks(`pole${pole}-welded`, [`pole${pole}`], 'closed', `pole ${pole} welded`, 0.5),
-      becomes(`pole${pole}-burnt`, `pole${pole}`, 0.4, `pole ${pole} burnt: drops volts under load`, 1, { prove: 'millivolts across each pole under load', shows: 'burnt' }),
+      becomes(`pole${pole}-burnt`, `pole${pole}`, 0.4, `pole ${pole} burnt: drops volts under load`, 1, {
+        prove: 'millivolts across each pole under load',
+        shows: 'burnt',
+      }),
     ]),
-    ...(hasAuxiliary(s) ? [
-      opens('auxiliary', 'auxiliary switch does not follow', 1),
-      sticks('auxiliary-stuck', ['auxiliary'], 'closed', 'auxiliary switch stuck closed', 0.4),
-    ] : []),
+    ...(hasAuxiliary(s)
+      ? [
+          opens('auxiliary', 'auxiliary switch does not follow', 1),
+          sticks('auxiliary-stuck', ['auxiliary'], 'closed', 'auxiliary switch stuck closed', 0.4),
+        ]
+      : []),
   ],
   pairs: (s) => legToLegPairs(s.number('poles')),
   looks: (now) => [now.is.armature === 'in' ? 'pulled-in' : 'dropped-out'],

@@ -11,8 +11,10 @@ export const damperActuator: PartKind = {
   symbol: 'motor',
   settings: { va: 6 },
   terminals: () => [
-    { name: 'R', words: '24 V' }, { name: 'C', words: 'common' },
-    { name: 'S+', words: 'signal +' }, { name: 'S-', words: 'signal −' },
+    { name: 'R', words: '24 V' },
+    { name: 'C', words: 'common' },
+    { name: 'S+', words: 'signal +' },
+    { name: 'S-', words: 'signal −' },
   ],
   branches: (s) => [
     fixed('motor', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, s.number('va'), 0.7), 60)),

@@ -5,11 +5,15 @@ import { opens, sticks } from './fault'
 import type { PartKind, Wants } from './kind'
 
 const calledAboveVolts = 16
-/** A call that is passed on draws at least this through the control, amperes; less, and a switch behind it is open. */
+/**
+ * A call that is passed on draws at least this through the control, amperes; less, and a switch behind it is
+ * open.
+ */
 const passedAmps = 0.05
 
 /**
- * Defrost control of a heat pump: passes `Y` on to the contactor at `CC`, drives the reversing valve at `RV` from `O`
+ * Defrost control of a heat pump: passes `Y` on to the contactor at `CC`, drives the reversing valve at `RV`
+ * from `O`
  * or in defrost, calls auxiliary heat at `W2` in defrost, and rests the outdoor fan (`F1`–`F2`) meanwhile.
  */
 export const defrostControl: PartKind = {
@@ -18,9 +22,15 @@ export const defrostControl: PartKind = {
   symbol: 'control',
   settings: {},
   terminals: () => [
-    { name: 'R', words: 'control power' }, { name: 'C', words: 'common' }, { name: 'Y', words: 'compressor call' }, { name: 'O', words: 'changeover call' },
-    { name: 'CC', words: 'to the compressor contactor' }, { name: 'RV', words: 'to the reversing valve' }, { name: 'W2', words: 'auxiliary heat in defrost' },
-    { name: 'F1', words: 'outdoor fan feed' }, { name: 'F2', words: 'outdoor fan' },
+    { name: 'R', words: 'control power' },
+    { name: 'C', words: 'common' },
+    { name: 'Y', words: 'compressor call' },
+    { name: 'O', words: 'changeover call' },
+    { name: 'CC', words: 'to the compressor contactor' },
+    { name: 'RV', words: 'to the reversing valve' },
+    { name: 'W2', words: 'auxiliary heat in defrost' },
+    { name: 'F1', words: 'outdoor fan feed' },
+    { name: 'F2', words: 'outdoor fan' },
   ],
   branches: () => [
     fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.7), rectified)),
@@ -31,7 +41,11 @@ export const defrostControl: PartKind = {
     contact('heat', 'R', 'W2', 'open', 0.03),
     contact('fan', 'F1', 'F2', 'closed', 0.01),
   ],
-  senses: () => ({ volts: ['electronics', 'call'], amps: ['compressor'], steps: { electronics: [calledAboveVolts], call: [calledAboveVolts], compressor: [] } }),
+  senses: () => ({
+    volts: ['electronics', 'call'],
+    amps: ['compressor'],
+    steps: { electronics: [calledAboveVolts], call: [calledAboveVolts], compressor: [] },
+  }),
   behave: (now): Wants => {
     const awake = now.volts.electronics.size >= calledAboveVolts
     const defrosting = awake && now.call === 'defrost' && now.volts.call.size >= calledAboveVolts
@@ -49,7 +63,9 @@ export const defrostControl: PartKind = {
   ],
   code: (now) => {
     if (now.volts.electronics.size < calledAboveVolts) return 'dark'
-    return now.volts.call.size >= calledAboveVolts && now.amps.compressor.size < passedAmps ? '2 flashes' : 'steady'
+    return now.volts.call.size >= calledAboveVolts && now.amps.compressor.size < passedAmps
+      ? '2 flashes'
+      : 'steady'
   },
   looks: (now) => [now.volts.electronics.size >= calledAboveVolts ? 'lamp-on' : 'lamp-off'],
 }

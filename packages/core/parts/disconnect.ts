@@ -10,14 +10,35 @@ export const disconnect: PartKind = {
   symbol: 'switch',
   settings: { poles: 3 },
   terminals: (s) => poleTerminals(s.number('poles')),
-  branches: (s) => poleNumbers(s.number('poles')).map((pole) => contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'closed', 0.001)),
+  branches: (s) =>
+    poleNumbers(s.number('poles')).map((pole) =>
+      contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'closed', 0.001),
+    ),
   faults: (s) => [
-    sticks('off', poleNumbers(s.number('poles')).map((pole) => `pole${pole}`), 'open', 'disconnect off', 3, {
-      cause: 'somebody switched it off: find out who and why before switching on', prove: 'look at the handle',
-    }),
+    sticks(
+      'off',
+      poleNumbers(s.number('poles')).map((pole) => `pole${pole}`),
+      'open',
+      'disconnect off',
+      3,
+      {
+        cause: 'somebody switched it off: find out who and why before switching on',
+        prove: 'look at the handle',
+      },
+    ),
     ...poleNumbers(s.number('poles')).flatMap((pole) => [
-      opens(`pole${pole}`, `blade of pole ${pole} does not make`, 1.5, { cause: 'loose or burnt blade', shows: 'burnt' }),
-      becomes(`pole${pole}-burnt`, `pole${pole}`, 1.2, `blade of pole ${pole} burnt, drops volts under load`, 1.5, { cause: 'loose blade, heat', shows: 'burnt' }),
+      opens(`pole${pole}`, `blade of pole ${pole} does not make`, 1.5, {
+        cause: 'loose or burnt blade',
+        shows: 'burnt',
+      }),
+      becomes(
+        `pole${pole}-burnt`,
+        `pole${pole}`,
+        1.2,
+        `blade of pole ${pole} burnt, drops volts under load`,
+        1.5,
+        { cause: 'loose blade, heat', shows: 'burnt' },
+      ),
     ]),
   ],
   pairs: (s) => legToLegPairs(s.number('poles')),

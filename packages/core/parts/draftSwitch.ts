@@ -8,11 +8,16 @@ export const draftSwitch: PartKind = {
   words: 'proving switch',
   symbol: 'pressure',
   settings: { follows: '' },
-  terminals: () => [{ name: '1', words: 'proving switch, in' }, { name: '2', words: 'proving switch, out' }],
+  terminals: () => [
+    { name: '1', words: 'proving switch, in' },
+    { name: '2', words: 'proving switch, out' },
+  ],
   branches: () => [contact('contact', '1', '2', 'open')],
   behave: (now) => ({ contact: position(now.followed === 'turning' || now.followed === 'running') }),
   faults: () => [
-    opens('contact', 'proving switch does not make', 1.8, { cause: 'hose off or split, blocked flue, water in the hose' }),
+    opens('contact', 'proving switch does not make', 1.8, {
+      cause: 'hose off or split, blocked flue, water in the hose',
+    }),
     sticks('stuck', ['contact'], 'closed', 'proving switch stuck closed', 0.4),
   ],
   testBridge: 'never',

@@ -11,8 +11,10 @@ const fedShare = 0.7
 const legs = [0, -120, 120] as const
 
 /**
- * A variable-frequency drive: line at `L1`–`L3`, motor at `T1`–`T3`, a 24 V run call at `RUN`–`C`. Its output is
- * shown as the volts that a true meter would find; an ordinary meter misreads it, and its bus stays charged after power is off.
+ * A variable-frequency drive: line at `L1`–`L3`, motor at `T1`–`T3`, a 24 V run call at `RUN`–`C`. Its output
+ * is
+ * shown as the volts that a true meter would find; an ordinary meter misreads it, and its bus stays charged
+ * after power is off.
  */
 export const drive: PartKind = {
   kind: 'drive',
@@ -23,19 +25,32 @@ export const drive: PartKind = {
   terminals: () => [
     ...[1, 2, 3].map((n) => ({ name: `L${n}`, words: `drive line ${n}` })),
     ...[1, 2, 3].map((n) => ({ name: `T${n}`, words: `drive output ${n}` })),
-    { name: 'RUN', words: 'run call' }, { name: 'C', words: 'control common' },
+    { name: 'RUN', words: 'run call' },
+    { name: 'C', words: 'control common' },
   ],
   branches: (s): readonly Branch[] => [
     ...legs.map((_, k): Branch => ({
-      name: `input${k + 1}`, from: `L${k + 1}`, to: '~bus', role: 'load', rest: 'idle',
+      name: `input${k + 1}`,
+      from: `L${k + 1}`,
+      to: '~bus',
+      role: 'load',
+      rest: 'idle',
       states: {
         working: impedance(impedanceFor(s.number('volts') / Math.sqrt(3), s.number('amps'), 0.92), 500_000),
-        idle: impedance(complex(8000), 500_000), off: opened,
+        idle: impedance(complex(8000), 500_000),
+        off: opened,
       },
     })),
     ...legs.map((degrees, k): Branch => ({
-      name: `output${k + 1}`, from: `T${k + 1}`, to: '~inverter', role: 'output', rest: 'off',
-      states: { on: alternatingSource(polar(s.number('output') / Math.sqrt(3), degrees), complex(0.3)), off: opened },
+      name: `output${k + 1}`,
+      from: `T${k + 1}`,
+      to: '~inverter',
+      role: 'output',
+      rest: 'off',
+      states: {
+        on: alternatingSource(polar(s.number('output') / Math.sqrt(3), degrees), complex(0.3)),
+        off: opened,
+      },
     })),
     toFrame('~bus'),
     fixed('reference', '~inverter', 'EARTH', 'conductor', resistance(1e6)),
@@ -43,27 +58,50 @@ export const drive: PartKind = {
   ],
   senses: (s) => ({
     volts: ['input1', 'input2', 'input3', 'run'],
-    steps: { ...Object.fromEntries(['input1', 'input2', 'input3'].map((input) => [input, [(fedShare * s.number('volts')) / Math.sqrt(3)]])), run: [calledAboveVolts] },
+    steps: {
+      ...Object.fromEntries(
+        ['input1', 'input2', 'input3'].map((input) => [
+          input,
+          [(fedShare * s.number('volts')) / Math.sqrt(3)],
+        ]),
+      ),
+      run: [calledAboveVolts],
+    },
   }),
   behave: (now): Wants => {
     const nominal = now.settings.number('volts') / Math.sqrt(3)
-    const fed = [now.volts.input1, now.volts.input2, now.volts.input3].every((volts) => volts.size > fedShare * nominal)
+    const fed = [now.volts.input1, now.volts.input2, now.volts.input3].every(
+      (volts) => volts.size > fedShare * nominal,
+    )
     const on = fed && now.volts.run.size > calledAboveVolts
     return {
-      input1: on ? 'working' : 'idle', input2: on ? 'working' : 'idle', input3: on ? 'working' : 'idle',
-      output1: on ? 'on' : 'off', output2: on ? 'on' : 'off', output3: on ? 'on' : 'off',
+      input1: on ? 'working' : 'idle',
+      input2: on ? 'working' : 'idle',
+      input3: on ? 'working' : 'idle',
+      output1: on ? 'on' : 'off',
+      output2: on ? 'on' : 'off',
+      output3: on ? 'on' : 'off',
     }
   },
   faults: () => [
-    sticks('locked-out', ['output1', 'output2', 'output3'], 'off', 'drive locked out on a fault', 3, { cause: 'its display names the fault: overcurrent, ground, undervoltage, heat', clears: ['reset'] }),
+    sticks('locked-out', ['output1', 'output2', 'output3'], 'off', 'drive locked out on a fault', 3, {
+      cause: 'its display names the fault: overcurrent, ground, undervoltage, heat',
+      clears: ['reset'],
+    }),
     opens('run', 'drive’s run input dead', 0.8),
     opens('output1', 'drive output 1 dead', 0.5),
     opens('input1', 'drive’s line input 1 open', 0.4),
   ],
   code: (now) => {
-    const fed = Math.min(now.volts.input1.size, now.volts.input2.size, now.volts.input3.size) > (fedShare * now.settings.number('volts')) / Math.sqrt(3)
+    const fed =
+      Math.min(now.volts.input1.size, now.volts.input2.size, now.volts.input3.size) >
+      (fedShare * now.settings.number('volts')) / Math.sqrt(3)
     if (!fed) return 'dark'
-    return now.is.output1 === 'on' ? 'running' : now.volts.run.size > calledAboveVolts ? 'locked out' : 'ready'
+    return now.is.output1 === 'on'
+      ? 'running'
+      : now.volts.run.size > calledAboveVolts
+        ? 'locked out'
+        : 'ready'
   },
   looks: (now) => [now.is.output1 === 'on' ? 'lamp-on' : 'lamp-off'],
 }

@@ -21,13 +21,25 @@ const sensorOf = (direct: number): number =>
 
 const input = (z: number): Law => impedance(complex(z), z)
 const output = (name: string, from: string, to: string): Branch => ({
-  name, from, to, role: 'output', rest: 'shut',
-  states: { shut: directSource(0, 500), low: directSource(signals.shut, 500), minimum: directSource(signals.minimum, 500), full: directSource(signals.full, 500) },
+  name,
+  from,
+  to,
+  role: 'output',
+  rest: 'shut',
+  states: {
+    shut: directSource(0, 500),
+    low: directSource(signals.shut, 500),
+    minimum: directSource(signals.minimum, 500),
+    full: directSource(signals.full, 500),
+  },
 })
 
-const humidityOf = (direct: number): number => humidityOfAmps((humidityLoop.volts - direct) / humidityLoop.ohms)
+const humidityOf = (direct: number): number =>
+  humidityOfAmps((humidityLoop.volts - direct) / humidityLoop.ohms)
 
-/** Whether the controller judges outdoor air good enough, by its changeover method and what its sensors say. */
+/**
+ * Whether the controller judges outdoor air good enough, by its changeover method and what its sensors say.
+ */
 function outdoorAirIsGood(now: Now): boolean {
   const family = now.settings.text('family')
   const outdoor = thermistorFahrenheit(family, sensorOf(now.direct.outdoorInput))
@@ -37,10 +49,16 @@ function outdoorAirIsGood(now: Now): boolean {
     case 'differential-dry-bulb':
       return outdoor <= thermistorFahrenheit(family, sensorOf(now.direct.returnInput)) - 2
     case 'fixed-enthalpy':
-      return enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <= now.settings.number('changeover')
+      return (
+        enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <=
+        now.settings.number('changeover')
+      )
     case 'differential-enthalpy': {
       const returning = thermistorFahrenheit(family, sensorOf(now.direct.returnInput))
-      return enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <= enthalpyBtuPerPound(returning, humidityOf(now.direct.returnHumidity)) - 0.5
+      return (
+        enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <=
+        enthalpyBtuPerPound(returning, humidityOf(now.direct.returnHumidity)) - 0.5
+      )
     }
     default:
       throw new RangeError(`changeover method “${now.settings.text('method')}” is not known`)
@@ -50,41 +68,71 @@ function outdoorAirIsGood(now: Now): boolean {
 const free = (now: Now): boolean => now.volts.input1.size >= calledAboveVolts && outdoorAirIsGood(now)
 
 const humidityTerminals = [
-  { name: 'HO+', words: 'outdoor humidity +' }, { name: 'HO-', words: 'outdoor humidity −' },
-  { name: 'HR+', words: 'return humidity +' }, { name: 'HR-', words: 'return humidity −' },
+  { name: 'HO+', words: 'outdoor humidity +' },
+  { name: 'HO-', words: 'outdoor humidity −' },
+  { name: 'HR+', words: 'return humidity +' },
+  { name: 'HR-', words: 'return humidity −' },
 ] as const
 
 const loop = (name: string, at: string): readonly Branch[] => [
   fixed(name, `${at}+`, `${at}-`, 'output', directSource(humidityLoop.volts, humidityLoop.ohms)),
   fixed(`${name}Reference`, `${at}-`, 'C', 'conductor', impedance(complex(10), 10)),
 ]
-const humidityBranches: readonly Branch[] = [...loop('outdoorHumidity', 'HO'), ...loop('returnHumidity', 'HR')]
+const humidityBranches: readonly Branch[] = [
+  ...loop('outdoorHumidity', 'HO'),
+  ...loop('returnHumidity', 'HR'),
+]
 
 const changeoverFaults = (humidity: boolean): readonly PartFault[] => [
-  misset('changeover-high', 'changeover', humidity ? 45 : 95, 'changeover set far too high: takes hot air for good', 1.5, {
-    cause: 'dial turned by somebody, or left as delivered', prove: 'read the dial against the climate table',
-  }),
-  misset('changeover-low', 'changeover', humidity ? 12 : 30, 'changeover set too low: never takes outdoor air', 1),
+  misset(
+    'changeover-high',
+    'changeover',
+    humidity ? 45 : 95,
+    'changeover set far too high: takes hot air for good',
+    1.5,
+    {
+      cause: 'dial turned by somebody, or left as delivered',
+      prove: 'read the dial against the climate table',
+    },
+  ),
+  misset(
+    'changeover-low',
+    'changeover',
+    humidity ? 12 : 30,
+    'changeover set too low: never takes outdoor air',
+    1,
+  ),
 ]
 
 /**
  * Economizer controller: takes Y1 and Y2 first. Outdoor air good enough: opens the damper and keeps the call;
  * otherwise passes it back on `Y1O`, `Y2O`. Sensors on `SO±` (outdoor) and `SR±` (return), actuator on `A±`.
  */
-export const economizerControl = (kind: string, words: string, method: string, humidity: boolean): PartKind => ({
+export const economizerControl = (
+  kind: string,
+  words: string,
+  method: string,
+  humidity: boolean,
+): PartKind => ({
   kind,
   words,
   symbol: 'control',
   settings: { method, changeover: 60, family: '2' },
   terminals: () => [
-    { name: 'R', words: 'control power' }, { name: 'C', words: 'common' },
-    { name: 'Y1I', words: 'first-stage call in' }, { name: 'Y1O', words: 'first-stage call, returned' },
-    { name: 'Y2I', words: 'second-stage call in' }, { name: 'Y2O', words: 'second-stage call, returned' },
+    { name: 'R', words: 'control power' },
+    { name: 'C', words: 'common' },
+    { name: 'Y1I', words: 'first-stage call in' },
+    { name: 'Y1O', words: 'first-stage call, returned' },
+    { name: 'Y2I', words: 'second-stage call in' },
+    { name: 'Y2O', words: 'second-stage call, returned' },
     { name: 'G', words: 'fan call (occupied: damper to minimum)' },
-    { name: 'SO+', words: 'outdoor sensor +' }, { name: 'SO-', words: 'outdoor sensor −' },
-    { name: 'SR+', words: 'return sensor +' }, { name: 'SR-', words: 'return sensor −' },
+    { name: 'SO+', words: 'outdoor sensor +' },
+    { name: 'SO-', words: 'outdoor sensor −' },
+    { name: 'SR+', words: 'return sensor +' },
+    { name: 'SR-', words: 'return sensor −' },
     ...(humidity ? humidityTerminals : []),
-    { name: 'A+', words: 'actuator signal +' }, { name: 'A-', words: 'actuator signal −' },
+    { name: 'A+', words: 'actuator signal +' },
+    { name: 'A-', words: 'actuator signal −' },
   ],
   branches: () => [
     fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 4, 0.8), rectified)),
@@ -103,14 +151,26 @@ export const economizerControl = (kind: string, words: string, method: string, h
   ],
   senses: () => ({
     volts: ['electronics', 'input1', 'input2', 'fanInput'],
-    steps: { electronics: [awakeAboveVolts], input1: [calledAboveVolts], input2: [calledAboveVolts], fanInput: [calledAboveVolts] },
+    steps: {
+      electronics: [awakeAboveVolts],
+      input1: [calledAboveVolts],
+      input2: [calledAboveVolts],
+      fanInput: [calledAboveVolts],
+    },
     direct: ['outdoorInput', 'returnInput', ...(humidity ? ['outdoorHumidity', 'returnHumidity'] : [])],
   }),
   behave: (now): Wants => {
     const awake = now.volts.electronics.size >= awakeAboveVolts
     const good = awake && free(now)
-    const pass = (name: 'input1' | 'input2') => position(awake && !good && now.volts[name].size >= calledAboveVolts)
-    const damper = !awake ? 'shut' : good ? 'full' : now.volts.fanInput.size >= calledAboveVolts ? 'minimum' : 'low'
+    const pass = (name: 'input1' | 'input2') =>
+      position(awake && !good && now.volts[name].size >= calledAboveVolts)
+    const damper = !awake
+      ? 'shut'
+      : good
+        ? 'full'
+        : now.volts.fanInput.size >= calledAboveVolts
+          ? 'minimum'
+          : 'low'
     return { pass1: pass('input1'), pass2: pass('input2'), signal: damper }
   },
   faults: (s) => [
@@ -122,11 +182,38 @@ export const economizerControl = (kind: string, words: string, method: string, h
     opens('outdoorInput', 'outdoor sensor input dead', 0.3),
     sticks('signal-low', ['signal'], 'low', 'damper signal stays at closed', 0.5),
     sticks('signal-full', ['signal'], 'full', 'damper signal stays at full open', 0.4),
-    ...(s.text('method').startsWith('fixed') ? changeoverFaults(humidity) : [
-      misset('method-fixed', 'method', 'fixed-dry-bulb', 'controller set to a fixed dry-bulb changeover', 0.8),
-    ]),
+    ...(s.text('method').startsWith('fixed')
+      ? changeoverFaults(humidity)
+      : [
+          misset(
+            'method-fixed',
+            'method',
+            'fixed-dry-bulb',
+            'controller set to a fixed dry-bulb changeover',
+            0.8,
+          ),
+        ]),
   ],
-  pairs: () => [...(humidity ? [['HO+', 'HO-'], ['HR+', 'HR-']] as const : []), ['R', 'C'], ['SO+', 'SO-'], ['SR+', 'SR-'], ['A+', 'A-'], ['Y1I', 'Y1O'], ['Y2I', 'Y2O']],
-  code: (now) => (now.volts.electronics.size < awakeAboveVolts ? 'dark' : now.is.signal === 'full' ? 'free' : 'steady'),
-  looks: (now) => (now.is.signal === 'full' ? ['open-drawn'] : now.volts.electronics.size >= awakeAboveVolts ? ['lamp-on'] : ['lamp-off']),
+  pairs: () => [
+    ...(humidity
+      ? ([
+          ['HO+', 'HO-'],
+          ['HR+', 'HR-'],
+        ] as const)
+      : []),
+    ['R', 'C'],
+    ['SO+', 'SO-'],
+    ['SR+', 'SR-'],
+    ['A+', 'A-'],
+    ['Y1I', 'Y1O'],
+    ['Y2I', 'Y2O'],
+  ],
+  code: (now) =>
+    now.volts.electronics.size < awakeAboveVolts ? 'dark' : now.is.signal === 'full' ? 'free' : 'steady',
+  looks: (now) =>
+    now.is.signal === 'full'
+      ? ['open-drawn']
+      : now.volts.electronics.size >= awakeAboveVolts
+        ? ['lamp-on']
+        : ['lamp-off'],
 })

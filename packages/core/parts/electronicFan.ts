@@ -16,11 +16,18 @@ export const electronicFan: PartKind = {
   settings: { volts: 208, amps: 3 },
   moving: 'drive',
   terminals: () => [
-    { name: 'L', words: 'line' }, { name: 'N', words: 'line, other leg' }, { name: 'G', words: 'run call' }, { name: 'C', words: 'common' },
+    { name: 'L', words: 'line' },
+    { name: 'N', words: 'line, other leg' },
+    { name: 'G', words: 'run call' },
+    { name: 'C', words: 'common' },
   ],
   branches: (s) => [
     {
-      name: 'drive', from: 'L', to: 'N', role: 'load', rest: 'still',
+      name: 'drive',
+      from: 'L',
+      to: 'N',
+      role: 'load',
+      rest: 'still',
       states: {
         running: impedance(impedanceFor(s.number('volts'), s.number('amps'), 0.75), 400_000),
         still: impedance(complex(9000), 400_000),
@@ -28,13 +35,28 @@ export const electronicFan: PartKind = {
     },
     fixed('input', 'G', 'C', 'load', impedance(complex(1200), 1200)),
   ],
-  senses: (s) => ({ volts: ['drive', 'input'], steps: { drive: [fedShare * s.number('volts')], input: [calledAboveVolts] } }),
-  behave: (now) => ({ drive: now.volts.drive.size > fedShare * now.settings.number('volts') && now.volts.input.size > calledAboveVolts ? 'running' : 'still' }),
+  senses: (s) => ({
+    volts: ['drive', 'input'],
+    steps: { drive: [fedShare * s.number('volts')], input: [calledAboveVolts] },
+  }),
+  behave: (now) => ({
+    drive:
+      now.volts.drive.size > fedShare * now.settings.number('volts') &&
+      now.volts.input.size > calledAboveVolts
+        ? 'running'
+        : 'still',
+  }),
   faults: () => [
-    sticks('dead', ['drive'], 'still', 'fan motor does not run with line and call present', 2, { cause: 'its electronics; water' }),
+    sticks('dead', ['drive'], 'still', 'fan motor does not run with line and call present', 2, {
+      cause: 'its electronics; water',
+    }),
     opens('drive', 'fan motor’s line input open', 0.8),
     opens('input', 'fan motor’s call input dead', 0.8),
     sticks('runs-on', ['drive'], 'running', 'fan motor runs without a call', 0.4),
   ],
-  looks: (now) => [now.is.drive === 'running' && now.volts.drive.size > 0.5 * now.settings.number('volts') ? 'turning' : 'still'],
+  looks: (now) => [
+    now.is.drive === 'running' && now.volts.drive.size > 0.5 * now.settings.number('volts')
+      ? 'turning'
+      : 'still',
+  ],
 }

@@ -3,7 +3,10 @@ import { impedance } from '../electric/law'
 import { fixed } from './contact'
 import type { Branch } from './kind'
 
-/** Capacitance of windings to their frame: some ten nanofarads, some hundred kilohms at supply frequency; dry insulation for direct current. */
+/**
+ * Capacitance of windings to their frame: some ten nanofarads, some hundred kilohms at supply frequency; dry
+ * insulation for direct current.
+ */
 const frameReactanceOhms = 3e5
 const insulationOhms = 1e9
 

@@ -2,7 +2,16 @@ import { protectiveSwitch } from './protectiveSwitch'
 
 /** Freeze protection on an evaporator coil, °F. */
 export const freezeSwitch = protectiveSwitch({
-  kind: 'freeze-switch', words: 'freeze protection', symbol: 'limit', testBridge: 'never', openPrior: 0.7,
+  kind: 'freeze-switch',
+  words: 'freeze protection',
+  symbol: 'limit',
+  testBridge: 'never',
+  openPrior: 0.7,
   watch: { reads: 'coilTemperature', opensAt: 28, closesAt: 45, byHand: true },
-  trip: { words: 'freeze protection open on a cold coil', prior: 1.5, cause: 'no air, low charge, running in the cold', clears: ['wait'] },
+  trip: {
+    words: 'freeze protection open on a cold coil',
+    prior: 1.5,
+    cause: 'no air, low charge, running in the cold',
+    clears: ['wait'],
+  },
 })

@@ -6,7 +6,10 @@ import { fusePosition, overcurrentSenses } from './overcurrent'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
 import type { Settings } from './settings'
 
-/** From this multiple of its rating on a link bursts with a flash; below, it sags and parts. A control transformer’s own impedance lets no more than some five through. */
+/**
+ * From this multiple of its rating on a link bursts with a flash; below, it sags and parts. A control
+ * transformer’s own impedance lets no more than some five through.
+ */
 const burstsAtShare = 3
 
 /** Fuses, one to three in a block; a control fuse has one. `amps` is the rating. */
@@ -18,13 +21,21 @@ export const fuse: PartKind = {
   terminals: (s) => poleTerminals(s.number('poles')),
   branches: (s): readonly Branch[] => [
     ...poleNumbers(s.number('poles')).map((pole): Branch => ({
-      name: `fuse${pole}`, from: `L${pole}`, to: `T${pole}`, role: 'fuse', rest: 'closed',
+      name: `fuse${pole}`,
+      from: `L${pole}`,
+      to: `T${pole}`,
+      role: 'fuse',
+      rest: 'closed',
       states: { open: opened, closed: resistance(s.number('amps') > 10 ? 0.002 : 0.03) },
     })),
     memory('link', ['whole', 'sagged', 'burst'], 'whole'),
   ],
   slow: true,
-  senses: (s) => overcurrentSenses(poleNumbers(s.number('poles')).map((pole) => `fuse${pole}`), s.number('amps')),
+  senses: (s) =>
+    overcurrentSenses(
+      poleNumbers(s.number('poles')).map((pole) => `fuse${pole}`),
+      s.number('amps'),
+    ),
   behave: (now) => {
     const poles = poleNumbers(now.settings.number('poles')).map((pole) => `fuse${pole}`)
     const most = Math.max(...poles.map((pole) => now.amps[pole].size)) / now.settings.number('amps')
@@ -34,14 +45,28 @@ export const fuse: PartKind = {
       ...(opens ? { link: most >= burstsAtShare ? 'burst' : 'sagged' } : {}),
     }
   },
-  faults: (s) => poleNumbers(s.number('poles')).flatMap((pole) => [
-    {
-      name: `fuse${pole}-open`, words: s.number('poles') === 1 ? 'fuse open with no short left behind it' : `line fuse ${pole} open`, prior: 2.5,
-      effects: [{ does: 'hold', branch: `fuse${pole}`, state: 'open' }, { does: 'hold', branch: 'link', state: 'sagged' }],
-      cause: 'age or a start too many; but look for the short before the next fuse goes in', prove: 'ohms across the fuse, out of its clips',
-    },
-    becomes(`clip${pole}-loose`, `fuse${pole}`, s.number('amps') > 10 ? 0.8 : 30, `fuse clip ${pole} loose or burnt`, 0.8, { shows: 'burnt' }),
-  ]),
+  faults: (s) =>
+    poleNumbers(s.number('poles')).flatMap((pole) => [
+      {
+        name: `fuse${pole}-open`,
+        words: s.number('poles') === 1 ? 'fuse open with no short left behind it' : `line fuse ${pole} open`,
+        prior: 2.5,
+        effects: [
+          { does: 'hold', branch: `fuse${pole}`, state: 'open' },
+          { does: 'hold', branch: 'link', state: 'sagged' },
+        ],
+        cause: 'age or a start too many; but look for the short before the next fuse goes in',
+        prove: 'ohms across the fuse, out of its clips',
+      },
+      becomes(
+        `clip${pole}-loose`,
+        `fuse${pole}`,
+        s.number('amps') > 10 ? 0.8 : 30,
+        `fuse clip ${pole} loose or burnt`,
+        0.8,
+        { shows: 'burnt' },
+      ),
+    ]),
   pairs: (s) => (s.number('poles') > 1 ? legToLegPairs(s.number('poles')) : []),
   // a cartridge in its block looks the same blown; only a meter tells
   looks: (now) => (hasWindow(now.settings) ? linkLooks(now.is.link) : []),
@@ -51,4 +76,8 @@ export const fuse: PartKind = {
 export const hasWindow = (s: Settings): boolean => s.number('poles') === 1 && s.number('amps') <= 10
 
 const linkLooks = (link: string): readonly string[] =>
-  ({ whole: ['whole'], sagged: ['blown', 'blown-sagged'], burst: ['blown', 'blown-silvered', 'blown-clear'] })[link] ?? []
+  ({
+    whole: ['whole'],
+    sagged: ['blown', 'blown-sagged'],
+    burst: ['blown', 'blown-silvered', 'blown-clear'],
+  })[link] ?? []

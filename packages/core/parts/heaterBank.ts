@@ -7,7 +7,11 @@ import type { PartKind } from './kind'
 import type { Settings } from './settings'
 
 const delta = (s: Settings): boolean => s.text('wiring') === 'delta'
-const ends = [['1', '2'], ['2', '3'], ['3', '1']] as const
+const ends = [
+  ['1', '2'],
+  ['2', '3'],
+  ['3', '1'],
+] as const
 
 /** Three heater elements in delta or wye: `watts` in all at `volts` leg to leg. */
 export const heaterBank: PartKind = {
@@ -19,11 +23,26 @@ export const heaterBank: PartKind = {
   branches: (s) => {
     const ohms = (s.number('volts') ** 2 * (delta(s) ? 3 : 1)) / s.number('watts')
     const law = impedance(complex(ohms), ohms)
-    return [toFrame('1'), ...ends.map(([from, to], k) => (delta(s) ? fixed(`element${k + 1}`, from, to, 'load', law) : fixed(`element${k + 1}`, from, '~star', 'load', law)))]
+    return [
+      toFrame('1'),
+      ...ends.map(([from, to], k) =>
+        delta(s)
+          ? fixed(`element${k + 1}`, from, to, 'load', law)
+          : fixed(`element${k + 1}`, from, '~star', 'load', law),
+      ),
+    ]
   },
   faults: () => [
-    ...[1, 2, 3].map((n) => opens(`element${n}`, `heater element ${n} open`, 1.5, { prove: 'amps of the three legs; ohms leg to leg, isolated' })),
+    ...[1, 2, 3].map((n) =>
+      opens(`element${n}`, `heater element ${n} open`, 1.5, {
+        prove: 'amps of the three legs; ohms leg to leg, isolated',
+      }),
+    ),
     grounds('1', 'heater element touches its frame', 0.5),
   ],
-  pairs: () => [['1', '2'], ['2', '3'], ['1', '3']],
+  pairs: () => [
+    ['1', '2'],
+    ['2', '3'],
+    ['1', '3'],
+  ],
 }

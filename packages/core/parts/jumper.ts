@@ -9,9 +9,14 @@ export const jumper: PartKind = {
   words: 'factory jumper',
   symbol: 'jumper',
   settings: { for: 'option not fitted' },
-  terminals: () => [{ name: '1', words: 'side 1' }, { name: '2', words: 'side 2' }],
+  terminals: () => [
+    { name: '1', words: 'side 1' },
+    { name: '2', words: 'side 2' },
+  ],
   branches: () => [fixed('link', '1', '2', 'conductor', resistance(0.01))],
   faults: (s) => [
-    opens('link', `jumper for ${s.text('for')} missing or loose`, 3, { cause: 'pulled while another option was looked for' }),
+    opens('link', `jumper for ${s.text('for')} missing or loose`, 3, {
+      cause: 'pulled while another option was looked for',
+    }),
   ],
 }

@@ -3,16 +3,35 @@ import type { Law } from '../electric/law'
 import type { Clearing, Effect, Exclusion } from '../diagram/effect'
 import type { Settings } from './settings'
 
-/** Outside facts that the circuit answers to: temperatures in °F, humidity in per cent, pressures in psig, `supplyVolts` leg to leg; smoke and water 0 or 1. */
+/**
+ * Outside facts that the circuit answers to: temperatures in °F, humidity in per cent, pressures in psig,
+ * `supplyVolts` leg to leg; smoke and water 0 or 1.
+ */
 export const knownConditions = [
-  'outdoorDryBulb', 'outdoorHumidity', 'returnDryBulb', 'returnHumidity', 'mixedDryBulb', 'pipe', 'supplyVolts', 'smoke', 'panWater',
-  'suctionPressure', 'suctionPressure2', 'dischargePressure', 'dischargePressure2', 'liquidPressure', 'coilTemperature', 'heaterTemperature',
-  'burnerTemperature', 'overloadHeat',
+  'outdoorDryBulb',
+  'outdoorHumidity',
+  'returnDryBulb',
+  'returnHumidity',
+  'mixedDryBulb',
+  'pipe',
+  'supplyVolts',
+  'smoke',
+  'panWater',
+  'suctionPressure',
+  'suctionPressure2',
+  'dischargePressure',
+  'dischargePressure2',
+  'liquidPressure',
+  'coilTemperature',
+  'heaterTemperature',
+  'burnerTemperature',
+  'overloadHeat',
 ] as const
 export type Condition = (typeof knownConditions)[number]
 export type Conditions = Readonly<Record<string, number>>
 
-export type Role = 'conductor' | 'contact' | 'fuse' | 'load' | 'coil' | 'winding' | 'source' | 'sensor' | 'output'
+export type Role =
+  'conductor' | 'contact' | 'fuse' | 'load' | 'coil' | 'winding' | 'source' | 'sensor' | 'output'
 
 /** Two-terminal branch of a part. `from` and `to` are terminals, inner nodes (`~x`) or `EARTH`. */
 export interface Branch {
@@ -54,7 +73,10 @@ export interface Senses {
   readonly direct?: readonly string[]
   /** Volts between two of its terminals, felt under the name `FROM-TO`. */
   readonly between?: readonly (readonly [string, string])[]
-  /** Sizes that matter of what is felt, by name: a change that passes none of them is no reason to act. Without any, every change is. */
+  /**
+   * Sizes that matter of what is felt, by name: a change that passes none of them is no reason to act.
+   * Without any, every change is.
+   */
   readonly steps?: Readonly<Record<string, readonly number[]>>
 }
 
@@ -81,7 +103,6 @@ export interface PartFault {
   readonly unless?: Exclusion
 }
 
-
 export interface Terminal {
   readonly name: string
   readonly words: string
@@ -89,8 +110,24 @@ export interface Terminal {
 
 /** How a part is drawn on a rung. */
 export type PartSymbol =
-  | 'terminal' | 'contact' | 'coil' | 'fuse' | 'switch' | 'limit' | 'pressure' | 'motor' | 'heater'
-  | 'transformer' | 'control' | 'sensor' | 'plug' | 'jumper' | 'capacitor' | 'valve' | 'source' | 'lamp'
+  | 'terminal'
+  | 'contact'
+  | 'coil'
+  | 'fuse'
+  | 'switch'
+  | 'limit'
+  | 'pressure'
+  | 'motor'
+  | 'heater'
+  | 'transformer'
+  | 'control'
+  | 'sensor'
+  | 'plug'
+  | 'jumper'
+  | 'capacitor'
+  | 'valve'
+  | 'source'
+  | 'lamp'
 
 /** How a person may join across the part's contact for a test. */
 export type TestBridge = 'momentary' | 'with-airflow-proven' | 'watching-pressure' | 'never'

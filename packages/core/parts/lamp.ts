@@ -10,7 +10,10 @@ export const lamp: PartKind = {
   words: 'lamp',
   symbol: 'lamp',
   settings: { volts: 24, ohms: 2400 },
-  terminals: () => [{ name: '1', words: 'lamp, hot' }, { name: '2', words: 'lamp, common' }],
+  terminals: () => [
+    { name: '1', words: 'lamp, hot' },
+    { name: '2', words: 'lamp, common' },
+  ],
   branches: (s) => [fixed('light', '1', '2', 'load', impedance(complex(s.number('ohms')), s.number('ohms')))],
   senses: () => ({ volts: ['light'], steps: { light: [] } }),
   faults: () => [opens('light', 'lamp dead', 1)],

@@ -9,11 +9,16 @@ export const lockout: PartKind = {
   words: 'low-ambient lockout',
   symbol: 'limit',
   settings: { opensBelow: 45, reads: 'outdoorDryBulb', ...untouched },
-  terminals: () => [{ name: '1', words: 'lockout in' }, { name: '2', words: 'lockout out' }],
+  terminals: () => [
+    { name: '1', words: 'lockout in' },
+    { name: '2', words: 'lockout out' },
+  ],
   branches: () => [contact('contact', '1', '2', 'closed')],
   behave: (now) => ({ contact: position(temperatureFelt(now, 77) >= now.settings.number('opensBelow')) }),
   faults: () => [
-    opens('contact', 'low-ambient lockout open when it should be closed', 2, { prove: 'warm it, or join across it for a moment with the outdoor temperature above its setting' }),
+    opens('contact', 'low-ambient lockout open when it should be closed', 2, {
+      prove: 'warm it, or join across it for a moment with the outdoor temperature above its setting',
+    }),
     sticks('stuck', ['contact'], 'closed', 'low-ambient lockout stuck closed', 0.3),
   ],
   touched: touchEffects,

@@ -2,7 +2,16 @@ import { protectiveSwitch } from './protectiveSwitch'
 
 /** Contact of a motor's overload relay; per cent of its thermal rating. */
 export const motorOverload = protectiveSwitch({
-  kind: 'motor-overload', words: 'motor overload contact', symbol: 'limit', testBridge: 'never', openPrior: 0.6,
+  kind: 'motor-overload',
+  words: 'motor overload contact',
+  symbol: 'limit',
+  testBridge: 'never',
+  openPrior: 0.6,
   watch: { reads: 'overloadHeat', opensAt: 100, closesAt: 60 },
-  trip: { words: 'motor overload tripped', prior: 1.6, cause: 'a lost leg, a tight bearing, a wrong setting', clears: ['reset'] },
+  trip: {
+    words: 'motor overload tripped',
+    prior: 1.6,
+    cause: 'a lost leg, a tight bearing, a wrong setting',
+    clears: ['reset'],
+  },
 })

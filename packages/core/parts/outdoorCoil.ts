@@ -2,8 +2,18 @@ import { plainThing } from './plain'
 
 /** Condenser or outdoor coil with its free air. */
 export const outdoorCoil = plainThing({
-  kind: 'outdoor-coil', words: 'outdoor coil', symbol: 'valve', good: 'clean',
+  kind: 'outdoor-coil',
+  words: 'outdoor coil',
+  symbol: 'valve',
+  good: 'clean',
   faults: [
-    { name: 'blocked', words: 'outdoor coil blocked: pressure climbs', prior: 1.4, state: 'dirty', cause: 'lint, dust, ice, a panel of cardboard', prove: 'look through the fins against the light' },
+    {
+      name: 'blocked',
+      words: 'outdoor coil blocked: pressure climbs',
+      prior: 1.4,
+      state: 'dirty',
+      cause: 'lint, dust, ice, a panel of cardboard',
+      prove: 'look through the fins against the light',
+    },
   ],
 })

@@ -5,17 +5,30 @@ export const opensAtShare = 1.35
 
 /** What a fuse or breaker of a rating feels: the amps of each pole, which matter where they open it. */
 export const overcurrentSenses = (poles: readonly string[], ratedAmps: number): Senses => ({
-  amps: poles, steps: Object.fromEntries(poles.map((pole) => [pole, [opensAtShare * ratedAmps]])),
+  amps: poles,
+  steps: Object.fromEntries(poles.map((pole) => [pole, [opensAtShare * ratedAmps]])),
 })
 
 /** Once it has opened it stays open. */
 export const fusePosition = (now: Now, branch: string): 'open' | 'closed' =>
-  now.is[branch] === 'open' || now.amps[branch].size >= opensAtShare * now.settings.number('amps') ? 'open' : 'closed'
+  now.is[branch] === 'open' || now.amps[branch].size >= opensAtShare * now.settings.number('amps')
+    ? 'open'
+    : 'closed'
 
-/** Middle of the opening times of a blade fuse by multiples of its rating (ISO 8820-3): [multiple, seconds]. */
-const openingTimes: readonly (readonly [number, number])[] = [[1.35, 60], [2, 1.2], [3.5, 0.15], [6, 0.05]]
+/**
+ * Middle of the opening times of a blade fuse by multiples of its rating (ISO 8820-3): [multiple, seconds].
+ */
+const openingTimes: readonly (readonly [number, number])[] = [
+  [1.35, 60],
+  [2, 1.2],
+  [3.5, 0.15],
+  [6, 0.05],
+]
 
-/** Seconds that a fuse takes to open at a multiple of its rating; Infinity below the first multiple that is sure to open it. */
+/**
+ * Seconds that a fuse takes to open at a multiple of its rating; Infinity below the first multiple that is
+ * sure to open it.
+ */
 export function openingSeconds(multiple: number): number {
   if (multiple < openingTimes[0][0]) return Infinity
   for (let k = 1; k < openingTimes.length; k++) {

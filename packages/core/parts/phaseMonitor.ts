@@ -4,8 +4,16 @@ import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { Now, PartKind, Phasor } from './kind'
 
-/** Judges three legs: right order, no leg lost, unbalance within its setting, volts within 10 % of nominal. */
-export function phasesAreGood(a: Phasor, b: Phasor, c: Phasor, nominalVolts: number, unbalancePercent: number): boolean {
+/**
+ * Judges three legs: right order, no leg lost, unbalance within its setting, volts within 10 % of nominal.
+ */
+export function phasesAreGood(
+  a: Phasor,
+  b: Phasor,
+  c: Phasor,
+  nominalVolts: number,
+  unbalancePercent: number,
+): boolean {
   const average = (a.size + b.size + c.size) / 3
   if (Math.abs(average / nominalVolts - 1) > 0.12) return false
   const worst = Math.max(...[a, b, c].map((leg) => Math.abs(leg.size - average)))
@@ -15,7 +23,13 @@ export function phasesAreGood(a: Phasor, b: Phasor, c: Phasor, nominalVolts: num
 }
 
 const good = (now: Now): boolean =>
-  phasesAreGood(now.volts.sense12, now.volts.sense23, now.volts.sense31, now.settings.number('volts'), now.settings.number('unbalance'))
+  phasesAreGood(
+    now.volts.sense12,
+    now.volts.sense23,
+    now.volts.sense31,
+    now.settings.number('volts'),
+    now.settings.number('unbalance'),
+  )
 
 /** Phase monitor on the line: its contact `COM`–`NO` closes when the three legs are right. */
 export const phaseMonitor: PartKind = {
@@ -24,8 +38,11 @@ export const phaseMonitor: PartKind = {
   symbol: 'control',
   settings: { volts: 208, unbalance: 4, delay: 5 },
   terminals: () => [
-    { name: 'L1', words: 'leg 1' }, { name: 'L2', words: 'leg 2' }, { name: 'L3', words: 'leg 3' },
-    { name: 'COM', words: 'contact, common' }, { name: 'NO', words: 'contact, closed when the legs are right' },
+    { name: 'L1', words: 'leg 1' },
+    { name: 'L2', words: 'leg 2' },
+    { name: 'L3', words: 'leg 3' },
+    { name: 'COM', words: 'contact, common' },
+    { name: 'NO', words: 'contact, closed when the legs are right' },
   ],
   branches: () => [
     fixed('sense12', 'L1', 'L2', 'load', impedance(complex(60_000), 60_000)),
@@ -37,12 +54,30 @@ export const phaseMonitor: PartKind = {
   behave: (now) => ({ contact: position(good(now)) }),
   delays: (s) => [{ branch: 'contact', to: 'closed', seconds: s.number('delay') }],
   faults: () => [
-    opens('contact', 'phase monitor’s contact does not make', 1.8, { prove: 'legs right, lamp good, and no volts at its outlet' }),
+    opens('contact', 'phase monitor’s contact does not make', 1.8, {
+      prove: 'legs right, lamp good, and no volts at its outlet',
+    }),
     sticks('welded', ['contact'], 'closed', 'phase monitor’s contact stuck closed', 0.2),
-    { name: 'set-narrow', words: 'phase monitor set too narrow', prior: 0.5, effects: [{ does: 'hold', branch: 'contact', state: 'open' }], cause: 'unbalance or volts dial at its end' },
+    {
+      name: 'set-narrow',
+      words: 'phase monitor set too narrow',
+      prior: 0.5,
+      effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
+      cause: 'unbalance or volts dial at its end',
+    },
   ],
-  pairs: () => [['L1', 'L2'], ['L2', 'L3'], ['L1', 'L3']],
+  pairs: () => [
+    ['L1', 'L2'],
+    ['L2', 'L3'],
+    ['L1', 'L3'],
+  ],
   looks: (now) => [good(now) ? 'lamp-on' : 'lamp-off'],
-  code: (now) => (good(now) ? 'steady' : Math.max(now.volts.sense12.size, now.volts.sense23.size, now.volts.sense31.size) < 0.3 * now.settings.number('volts') ? 'dark' : 'flashing'),
+  code: (now) =>
+    good(now)
+      ? 'steady'
+      : Math.max(now.volts.sense12.size, now.volts.sense23.size, now.volts.sense31.size) <
+          0.3 * now.settings.number('volts')
+        ? 'dark'
+        : 'flashing',
   testBridge: 'never',
 }

@@ -22,13 +22,15 @@ interface PlainThing {
   readonly faults: readonly PlainFault[]
 }
 
-const trips = (s: Settings): readonly Effect[] => s.list('trips').map((trip): Effect => {
-  const [branch, state = 'open'] = trip.split('=')
-  return { does: 'hold', branch, state }
-})
+const trips = (s: Settings): readonly Effect[] =>
+  s.list('trips').map((trip): Effect => {
+    const [branch, state = 'open'] = trip.split('=')
+    return { does: 'hold', branch, state }
+  })
 
 /**
- * A thing of the unit that is looked at, not measured: a filter, a belt, a drain. The setting `trips` names the contacts
+ * A thing of the unit that is looked at, not measured: a filter, a belt, a drain. The setting `trips` names
+ * the contacts
  * of protective switches that open when it fails: `PART/branch`, or `PART/branch=state`.
  */
 export const plainThing = ({ kind, words, symbol, good, faults }: PlainThing): PartKind => ({
@@ -38,6 +40,10 @@ export const plainThing = ({ kind, words, symbol, good, faults }: PlainThing): P
   settings: { trips: '' },
   terminals: () => [],
   branches: () => [memory('state', [good, ...new Set(faults.map(({ state }) => state))], good)],
-  faults: (s) => faults.map(({ state, ...fault }) => ({ ...fault, effects: [{ does: 'hold', branch: 'state', state }, ...trips(s)] })),
+  faults: (s) =>
+    faults.map(({ state, ...fault }) => ({
+      ...fault,
+      effects: [{ does: 'hold', branch: 'state', state }, ...trips(s)],
+    })),
   looks: (now) => [now.is.state],
 })

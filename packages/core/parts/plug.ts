@@ -9,17 +9,30 @@ export const plug: PartKind = {
   words: 'plug and socket',
   symbol: 'plug',
   settings: { pins: 4 },
-  terminals: (s) => pins(s.number('pins')).flatMap((pin) => [
-    { name: `${pin}A`, words: `pin ${pin}, plug side` },
-    { name: `${pin}B`, words: `pin ${pin}, socket side` },
-  ]),
-  branches: (s) => pins(s.number('pins')).map((pin) =>
-    fixed(`pin${pin}`, `${pin}A`, `${pin}B`, 'conductor', resistance(0.01))),
+  terminals: (s) =>
+    pins(s.number('pins')).flatMap((pin) => [
+      { name: `${pin}A`, words: `pin ${pin}, plug side` },
+      { name: `${pin}B`, words: `pin ${pin}, socket side` },
+    ]),
+  branches: (s) =>
+    pins(s.number('pins')).map((pin) =>
+      fixed(`pin${pin}`, `${pin}A`, `${pin}B`, 'conductor', resistance(0.01)),
+    ),
   faults: (s) => [
-    ...pins(s.number('pins')).map((pin) => opens(`pin${pin}`, `pin ${pin} pushed back`, 1.2, { cause: 'not seated, or spread by a probe' })),
-    ...pins(s.number('pins')).map((pin) => becomes(`pin${pin}-corroded`, `pin${pin}`, 60, `pin ${pin} corroded`, 0.6, { cause: 'water in the plug', shows: 'wet' })),
+    ...pins(s.number('pins')).map((pin) =>
+      opens(`pin${pin}`, `pin ${pin} pushed back`, 1.2, { cause: 'not seated, or spread by a probe' }),
+    ),
+    ...pins(s.number('pins')).map((pin) =>
+      becomes(`pin${pin}-corroded`, `pin${pin}`, 60, `pin ${pin} corroded`, 0.6, {
+        cause: 'water in the plug',
+        shows: 'wet',
+      }),
+    ),
     {
-      name: 'unplugged', words: 'plug out of its socket', prior: 0.8, cause: 'not put back after the last work',
+      name: 'unplugged',
+      words: 'plug out of its socket',
+      prior: 0.8,
+      cause: 'not put back after the last work',
       effects: pins(s.number('pins')).map((pin) => ({ does: 'open' as const, branch: `pin${pin}` })),
     },
   ],

@@ -1,7 +1,8 @@
 const counted: (readonly number[])[] = []
 
 /** Numbers 1 to `count`; one list for each count, since parts ask for it in every round. */
-export const poleNumbers = (count: number): readonly number[] => (counted[count] ??= Array.from({ length: count }, (_, k) => k + 1))
+export const poleNumbers = (count: number): readonly number[] =>
+  (counted[count] ??= Array.from({ length: count }, (_, k) => k + 1))
 
 /** Line terminals leg to leg, load terminals leg to leg. */
 export const legToLegPairs = (count: number): readonly (readonly [string, string])[] => {

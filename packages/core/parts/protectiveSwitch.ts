@@ -27,7 +27,10 @@ interface Words {
 /** Whether what it watches lets it be closed; nothing measured is nothing wrong. */
 function isClosed(now: Now, byHand: boolean): boolean {
   const { settings, conditions } = now
-  const value = byHand && settings.text('touch') !== 'none' ? temperatureFelt(now, NaN) : conditions[settings.text('reads')]
+  const value =
+    byHand && settings.text('touch') !== 'none'
+      ? temperatureFelt(now, NaN)
+      : conditions[settings.text('reads')]
   if (value === undefined) return true
   const opensAt = settings.number('opensAt')
   const closesAt = settings.number('closesAt')
@@ -39,27 +42,49 @@ function isClosed(now: Now, byHand: boolean): boolean {
 const waterCause = 'water too hot or standing: boiler, mixing valve, pump, air in the line'
 
 /** A normally closed protective switch in a control string: terminals `1` (in) and `2` (out). */
-export const protectiveSwitch = ({ kind, words, symbol, testBridge, openPrior, watch, trip }: Words): PartKind => ({
+export const protectiveSwitch = ({
+  kind,
+  words,
+  symbol,
+  testBridge,
+  openPrior,
+  watch,
+  trip,
+}: Words): PartKind => ({
   kind,
   words,
   symbol,
   settings: { reads: watch.reads, opensAt: watch.opensAt, closesAt: watch.closesAt, ...untouched },
-  terminals: () => [{ name: '1', words: `${words}, in` }, { name: '2', words: `${words}, out` }],
+  terminals: () => [
+    { name: '1', words: `${words}, in` },
+    { name: '2', words: `${words}, out` },
+  ],
   branches: () => [contact('contact', '1', '2', 'closed')],
   behave: (now) => ({ contact: position(isClosed(now, watch.byHand ?? false)) }),
   faults: (s) => [
     opens('contact', `${words} itself open`, openPrior),
     becomes('contact-high', 'contact', 120, `${words} makes badly`, 0.3),
-    { name: 'bridged', words: `${words} bridged by somebody`, prior: 0.05, effects: [{ does: 'hold', branch: 'contact', state: 'closed' }] },
     {
-      ...trip, ...(s.text('reads') === 'pipe' ? { cause: waterCause } : {}), name: 'tripped', effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
+      name: 'bridged',
+      words: `${words} bridged by somebody`,
+      prior: 0.05,
+      effects: [{ does: 'hold', branch: 'contact', state: 'closed' }],
+    },
+    {
+      ...trip,
+      ...(s.text('reads') === 'pipe' ? { cause: waterCause } : {}),
+      name: 'tripped',
+      effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
       // it is not held open where what it watches has come back
-      unless: watch.opensAt < watch.closesAt
-        ? { of: s.text('reads'), above: s.number('closesAt') }
-        : { of: s.text('reads'), below: s.number('closesAt') },
+      unless:
+        watch.opensAt < watch.closesAt
+          ? { of: s.text('reads'), above: s.number('closesAt') }
+          : { of: s.text('reads'), below: s.number('closesAt') },
     },
   ],
   ...(watch.byHand ? { touched: touchEffects } : {}),
-  ...(trip.clears?.includes('reset') ? { looks: (now: Now) => [now.is.contact === 'open' ? 'tripped' : 'set'] } : {}),
+  ...(trip.clears?.includes('reset')
+    ? { looks: (now: Now) => [now.is.contact === 'open' ? 'tripped' : 'set'] }
+    : {}),
   testBridge,
 })

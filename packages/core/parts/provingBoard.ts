@@ -7,7 +7,8 @@ import type { PartKind, Wants } from './kind'
 const calledAboveVolts = 14
 
 /**
- * A board that proves the contactor's circuit before it calls: its loop `P1`–`P2` runs through the contactor's plug;
+ * A board that proves the contactor's circuit before it calls: its loop `P1`–`P2` runs through the
+ * contactor's plug;
  * open, the stage is locked out. The call goes out at `K`.
  */
 export const provingBoard: PartKind = {
@@ -16,8 +17,12 @@ export const provingBoard: PartKind = {
   symbol: 'control',
   settings: {},
   terminals: () => [
-    { name: 'R', words: 'control power' }, { name: 'C', words: 'common' }, { name: 'Y', words: 'compressor call' },
-    { name: 'P1', words: 'proving loop, out' }, { name: 'P2', words: 'proving loop, back' }, { name: 'K', words: 'to the safety string and contactor' },
+    { name: 'R', words: 'control power' },
+    { name: 'C', words: 'common' },
+    { name: 'Y', words: 'compressor call' },
+    { name: 'P1', words: 'proving loop, out' },
+    { name: 'P2', words: 'proving loop, back' },
+    { name: 'K', words: 'to the safety string and contactor' },
   ],
   branches: () => [
     fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.7), rectified)),
@@ -31,7 +36,11 @@ export const provingBoard: PartKind = {
     steps: { electronics: [calledAboveVolts], call: [calledAboveVolts], loop: [calledAboveVolts] },
   }),
   behave: (now): Wants => ({
-    output: position([now.volts.electronics, now.volts.call, now.volts.loop].every((volts) => volts.size >= calledAboveVolts)),
+    output: position(
+      [now.volts.electronics, now.volts.call, now.volts.loop].every(
+        (volts) => volts.size >= calledAboveVolts,
+      ),
+    ),
   }),
   delays: () => [{ branch: 'output', to: 'closed', seconds: 180 }],
   faults: () => [
@@ -41,5 +50,10 @@ export const provingBoard: PartKind = {
     sticks('output-stuck', ['output'], 'closed', 'proving board’s output stuck closed', 0.3),
   ],
   looks: (now) => [now.volts.electronics.size < calledAboveVolts ? 'lamp-off' : 'lamp-on'],
-  code: (now) => (now.volts.electronics.size < calledAboveVolts ? 'dark' : now.volts.loop.size < calledAboveVolts ? '3 flashes' : 'steady'),
+  code: (now) =>
+    now.volts.electronics.size < calledAboveVolts
+      ? 'dark'
+      : now.volts.loop.size < calledAboveVolts
+        ? '3 flashes'
+        : 'steady',
 }

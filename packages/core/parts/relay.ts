@@ -8,9 +8,16 @@ import type { Settings } from './settings'
 const poles = (s: Settings): readonly number[] => poleNumbers(s.number('poles'))
 const throwsTwo = (s: Settings): boolean => s.text('throws') === '2'
 const isIn = (now: Now): boolean =>
-  armatureIn(now.volts.coil, now.settings.number('coilVolts'), now.is[`made${poles(now.settings)[0]}`] === 'closed')
+  armatureIn(
+    now.volts.coil,
+    now.settings.number('coilVolts'),
+    now.is[`made${poles(now.settings)[0]}`] === 'closed',
+  )
 
-/** A relay: coil `A1`–`A2`; per pole a common `COMn`, `NOn`, and with two throws `NCn`. May make and break late. */
+/**
+ * A relay: coil `A1`–`A2`; per pole a common `COMn`, `NOn`, and with two throws `NCn`. May make and break
+ * late.
+ */
 export const relay: PartKind = {
   kind: 'relay',
   words: 'relay',
@@ -18,7 +25,8 @@ export const relay: PartKind = {
   settings: { poles: 1, throws: '1', coilVolts: 24, va: 3, coilOhms: 70, onDelay: 0, offDelay: 0 },
   moving: 'made1',
   terminals: (s) => [
-    { name: 'A1', words: 'coil, call side' }, { name: 'A2', words: 'coil, common side' },
+    { name: 'A1', words: 'coil, call side' },
+    { name: 'A2', words: 'coil, common side' },
     ...poles(s).flatMap((n) => [
       { name: `COM${n}`, words: `contact ${n}, common` },
       { name: `NO${n}`, words: `contact ${n}, closed when called` },
@@ -35,21 +43,32 @@ export const relay: PartKind = {
   senses: (s) => armatureSenses(s.number('coilVolts')),
   behave: (now): Wants => {
     const inNow = isIn(now)
-    return Object.fromEntries(poles(now.settings).flatMap((n) => [
-      [`made${n}`, position(inNow)],
-      ...(throwsTwo(now.settings) ? [[`rest${n}`, position(!inNow)]] : []),
-    ]))
+    return Object.fromEntries(
+      poles(now.settings).flatMap((n) => [
+        [`made${n}`, position(inNow)],
+        ...(throwsTwo(now.settings) ? [[`rest${n}`, position(!inNow)]] : []),
+      ]),
+    )
   },
-  delays: (s) => poles(s).flatMap((n) => [
-    { branch: `made${n}`, to: 'closed', seconds: s.number('onDelay') },
-    { branch: `made${n}`, to: 'open', seconds: s.number('offDelay') },
-  ]).filter((delay) => delay.seconds > 0),
+  delays: (s) =>
+    poles(s)
+      .flatMap((n) => [
+        { branch: `made${n}`, to: 'closed', seconds: s.number('onDelay') },
+        { branch: `made${n}`, to: 'open', seconds: s.number('offDelay') },
+      ])
+      .filter((delay) => delay.seconds > 0),
   faults: (s): readonly PartFault[] => [
     opens('coil', 'relay coil open', 1.8, { prove: 'ohms across the coil, a lead off' }),
-    becomes('coil-shorted', 'coil', 0.5, 'relay coil shorted inside', 1, { prove: 'ohms across the coil, a lead off' }),
+    becomes('coil-shorted', 'coil', 0.5, 'relay coil shorted inside', 1, {
+      prove: 'ohms across the coil, a lead off',
+    }),
     ...poles(s).flatMap((n) => [
-      opens(`made${n}`, `relay contact ${n} does not make`, 1.5, { prove: 'volts across the contact with the coil in' }),
-      sticks(`made${n}-welded`, [`made${n}`], 'closed', `relay contact ${n} welded`, 1, { cause: 'a load beyond its rating, or a short' }),
+      opens(`made${n}`, `relay contact ${n} does not make`, 1.5, {
+        prove: 'volts across the contact with the coil in',
+      }),
+      sticks(`made${n}-welded`, [`made${n}`], 'closed', `relay contact ${n} welded`, 1, {
+        cause: 'a load beyond its rating, or a short',
+      }),
       ...(throwsTwo(s) ? [opens(`rest${n}`, `relay resting contact ${n} does not make`, 0.8)] : []),
     ]),
   ],

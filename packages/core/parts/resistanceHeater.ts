@@ -6,12 +6,20 @@ import { grounds, opens } from './fault'
 import type { PartKind, PartSymbol } from './kind'
 
 /** A resistance heater: `watts` at `volts`; it takes watts × (volts / rated volts)². */
-export const resistanceHeater = (kind: string, words: string, symbol: PartSymbol, watts: number): PartKind => ({
+export const resistanceHeater = (
+  kind: string,
+  words: string,
+  symbol: PartSymbol,
+  watts: number,
+): PartKind => ({
   kind,
   words,
   symbol,
   settings: { watts, volts: 240 },
-  terminals: () => [{ name: '1', words: `${words}, in` }, { name: '2', words: `${words}, out` }],
+  terminals: () => [
+    { name: '1', words: `${words}, in` },
+    { name: '2', words: `${words}, out` },
+  ],
   branches: (s) => {
     const ohms = s.number('volts') ** 2 / s.number('watts')
     return [fixed('element', '1', '2', 'load', impedance(complex(ohms), ohms)), toFrame('1')]

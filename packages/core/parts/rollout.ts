@@ -2,7 +2,16 @@ import { protectiveSwitch } from './protectiveSwitch'
 
 /** Flame rollout switch of a gas section, °F: manual reset. */
 export const rollout = protectiveSwitch({
-  kind: 'rollout', words: 'flame rollout switch', symbol: 'limit', testBridge: 'never', openPrior: 0.5,
+  kind: 'rollout',
+  words: 'flame rollout switch',
+  symbol: 'limit',
+  testBridge: 'never',
+  openPrior: 0.5,
   watch: { reads: 'burnerTemperature', opensAt: 300, closesAt: 120 },
-  trip: { words: 'flame rollout switch tripped', prior: 0.8, cause: 'blocked flue or a cracked exchanger: gas and carbon monoxide', clears: ['reset'] },
+  trip: {
+    words: 'flame rollout switch tripped',
+    prior: 0.8,
+    cause: 'blocked flue or a cracked exchanger: gas and carbon monoxide',
+    clears: ['reset'],
+  },
 })

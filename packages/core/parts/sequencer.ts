@@ -8,7 +8,10 @@ import { poleNumbers } from './poles'
 /** Share of its rated volts at which the heater bends the contacts closed. */
 const warmShare = 0.75
 
-/** A heat sequencer: a small heater at `H1`–`H2` bends contacts `nA`–`nB` closed one after another, and open again. */
+/**
+ * A heat sequencer: a small heater at `H1`–`H2` bends contacts `nA`–`nB` closed one after another, and open
+ * again.
+ */
 export const sequencer: PartKind = {
   kind: 'sequencer',
   words: 'heat sequencer',
@@ -16,8 +19,12 @@ export const sequencer: PartKind = {
   settings: { contacts: 2, volts: 24, ohms: 60 },
   moving: 'make1',
   terminals: (s) => [
-    { name: 'H1', words: 'heater, call side' }, { name: 'H2', words: 'heater, common side' },
-    ...poleNumbers(s.number('contacts')).flatMap((n) => [{ name: `${n}A`, words: `contact ${n}, in` }, { name: `${n}B`, words: `contact ${n}, out` }]),
+    { name: 'H1', words: 'heater, call side' },
+    { name: 'H2', words: 'heater, common side' },
+    ...poleNumbers(s.number('contacts')).flatMap((n) => [
+      { name: `${n}A`, words: `contact ${n}, in` },
+      { name: `${n}B`, words: `contact ${n}, out` },
+    ]),
   ],
   branches: (s) => [
     { ...fixed('coil', 'H1', 'H2', 'coil', impedance(complex(s.number('ohms')), s.number('ohms'))) },
@@ -28,10 +35,11 @@ export const sequencer: PartKind = {
     const made = position(now.volts.coil.size > warmShare * now.settings.number('volts'))
     return Object.fromEntries(poleNumbers(now.settings.number('contacts')).map((n) => [`make${n}`, made]))
   },
-  delays: (s) => poleNumbers(s.number('contacts')).flatMap((n) => [
-    { branch: `make${n}`, to: 'closed', seconds: 20 + 30 * n },
-    { branch: `make${n}`, to: 'open', seconds: 30 + 25 * (s.number('contacts') - n) },
-  ]),
+  delays: (s) =>
+    poleNumbers(s.number('contacts')).flatMap((n) => [
+      { branch: `make${n}`, to: 'closed', seconds: 20 + 30 * n },
+      { branch: `make${n}`, to: 'open', seconds: 30 + 25 * (s.number('contacts') - n) },
+    ]),
   faults: (s) => [
     opens('coil', 'sequencer heater open', 1.5, { prove: 'ohms across H1 and H2, a lead off' }),
     becomes('coil-shorted', 'coil', 0.6, 'sequencer heater shorted', 0.4),

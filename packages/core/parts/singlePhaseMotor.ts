@@ -19,23 +19,33 @@ const act = (now: Now): Wants => {
   const volts = now.volts.main.size
   if (volts < deadShare * nominal) return { rotor: 'still' }
   // with its start winding dead it hums and cannot come up
-  const turns = volts > (now.is.rotor === 'turning' ? runShare : startShare) * nominal && now.amps.start.size > startWindingShare * now.settings.number('amps')
+  const turns =
+    volts > (now.is.rotor === 'turning' ? runShare : startShare) * nominal &&
+    now.amps.start.size > startWindingShare * now.settings.number('amps')
   // a stalled motor opens on its inner protector before anything upstream does
   return { rotor: turns ? 'turning' : 'still', main: turns ? 'running' : 'off' }
 }
 
 /**
- * A capacitor-run single-phase motor: main winding `C`–`R`, start winding `C`–`S`, the capacitor outside, between `R` and `S`.
+ * A capacitor-run single-phase motor: main winding `C`–`R`, start winding `C`–`S`, the capacitor outside,
+ * between `R` and `S`.
  * The start winding draws its share through the capacitor; without it the motor stalls.
  */
-export const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: number): PartKind => ({
+export const singlePhaseMotor = (
+  kind: string,
+  words: string,
+  symbol: PartSymbol,
+  amps: number,
+): PartKind => ({
   kind,
   words,
   symbol,
   settings: { volts: 208, amps },
   moving: 'rotor',
   terminals: () => [
-    { name: 'C', words: `${words} common` }, { name: 'R', words: `${words} run winding` }, { name: 'S', words: `${words} start winding` },
+    { name: 'C', words: `${words} common` },
+    { name: 'R', words: `${words} run winding` },
+    { name: 'S', words: `${words} start winding` },
   ],
   branches: (s): readonly Branch[] => {
     const volts = s.number('volts')
@@ -45,17 +55,36 @@ export const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol
     const mainOhms = (0.12 * volts) / full
     return [
       {
-        name: 'main', from: 'C', to: 'R', role: 'load', rest: 'stalled',
-        states: { running: impedance(main, mainOhms), stalled: impedance(scale(main, 1 / lockedShare), mainOhms), off: opened },
+        name: 'main',
+        from: 'C',
+        to: 'R',
+        role: 'load',
+        rest: 'stalled',
+        states: {
+          running: impedance(main, mainOhms),
+          stalled: impedance(scale(main, 1 / lockedShare), mainOhms),
+          off: opened,
+        },
       },
-      { name: 'start', from: 'C', to: 'S', role: 'load', rest: 'is', states: { is: impedance(start, 2.5 * mainOhms) } },
+      {
+        name: 'start',
+        from: 'C',
+        to: 'S',
+        role: 'load',
+        rest: 'is',
+        states: { is: impedance(start, 2.5 * mainOhms) },
+      },
       toFrame('C'),
       memory('rotor', ['turning', 'still'], 'still'),
     ]
   },
   senses: (s) => ({
-    volts: ['main'], amps: ['start'],
-    steps: { main: [deadShare, runShare, startShare].map((share) => share * s.number('volts')), start: [startWindingShare * s.number('amps')] },
+    volts: ['main'],
+    amps: ['start'],
+    steps: {
+      main: [deadShare, runShare, startShare].map((share) => share * s.number('volts')),
+      start: [startWindingShare * s.number('amps')],
+    },
   }),
   behave: act,
   faults: () => [
@@ -64,10 +93,21 @@ export const singlePhaseMotor = (kind: string, words: string, symbol: PartSymbol
     grounds('R', `${words} winding grounded`, 0.8, { prove: 'ohms to ground, leads off; never in vacuum' }),
     becomes('main-shorted', 'main', 0.1, `${words} winding shorted`, 0.4),
     {
-      name: 'protector-open', words: `${words} open on its inner protector`, prior: 1.5, cause: 'hot or seized; it closes again when cool', clears: ['wait'],
-      effects: [{ does: 'open', branch: 'main' }, { does: 'open', branch: 'start' }],
+      name: 'protector-open',
+      words: `${words} open on its inner protector`,
+      prior: 1.5,
+      cause: 'hot or seized; it closes again when cool',
+      clears: ['wait'],
+      effects: [
+        { does: 'open', branch: 'main' },
+        { does: 'open', branch: 'start' },
+      ],
     },
   ],
-  pairs: () => [['C', 'R'], ['C', 'S'], ['R', 'S']],
+  pairs: () => [
+    ['C', 'R'],
+    ['C', 'S'],
+    ['R', 'S'],
+  ],
   looks: (now) => [now.is.rotor],
 })

@@ -6,15 +6,21 @@ import type { PartKind } from './kind'
 
 const awakeAboveVolts = 18
 
-/** Duct smoke detector on 24 V; its alarm contact `COM`–`NC` is held closed while it is powered and sees no smoke. */
+/**
+ * Duct smoke detector on 24 V; its alarm contact `COM`–`NC` is held closed while it is powered and sees no
+ * smoke.
+ */
 export const smokeDetector: PartKind = {
   kind: 'smoke-detector',
   words: 'duct smoke detector',
   symbol: 'control',
   settings: {},
   terminals: () => [
-    { name: 'R', words: '24 V' }, { name: 'C', words: 'common' },
-    { name: 'COM', words: 'alarm contact, common' }, { name: 'NC', words: 'alarm contact, closed when clear' }, { name: 'NO', words: 'alarm contact, closed in alarm' },
+    { name: 'R', words: '24 V' },
+    { name: 'C', words: 'common' },
+    { name: 'COM', words: 'alarm contact, common' },
+    { name: 'NC', words: 'alarm contact, closed when clear' },
+    { name: 'NO', words: 'alarm contact, closed in alarm' },
   ],
   branches: () => [
     fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.8), rectified)),
@@ -28,13 +34,25 @@ export const smokeDetector: PartKind = {
   },
   faults: () => [
     {
-      name: 'dead', words: 'detector dead with its alarm contact open', prior: 1.6, cause: 'head aged or dirty', prove: 'lamps dark with 24 V at its own terminals',
-      effects: [{ does: 'open', branch: 'electronics' }, { does: 'hold', branch: 'clear', state: 'open' }, { does: 'hold', branch: 'alarm', state: 'closed' }],
+      name: 'dead',
+      words: 'detector dead with its alarm contact open',
+      prior: 1.6,
+      cause: 'head aged or dirty',
+      prove: 'lamps dark with 24 V at its own terminals',
+      effects: [
+        { does: 'open', branch: 'electronics' },
+        { does: 'hold', branch: 'clear', state: 'open' },
+        { does: 'hold', branch: 'alarm', state: 'closed' },
+      ],
     },
     opens('clear', 'alarm contact does not make', 0.8),
-    sticks('in-alarm', ['clear'], 'open', 'detector in alarm', 1, { cause: 'smoke, dust: put the fire panel on test before touching it', clears: ['reset'] }),
+    sticks('in-alarm', ['clear'], 'open', 'detector in alarm', 1, {
+      cause: 'smoke, dust: put the fire panel on test before touching it',
+      clears: ['reset'],
+    }),
   ],
-  code: (now) => (now.volts.electronics.size < awakeAboveVolts ? 'dark' : now.is.clear === 'closed' ? 'green' : 'red'),
+  code: (now) =>
+    now.volts.electronics.size < awakeAboveVolts ? 'dark' : now.is.clear === 'closed' ? 'green' : 'red',
   looks: (now) => [now.volts.electronics.size >= awakeAboveVolts ? 'lamp-on' : 'lamp-off'],
   testBridge: 'never',
 }

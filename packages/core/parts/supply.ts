@@ -29,7 +29,10 @@ const wye = (legToLegVolts: number): System => ({
 export const systems: Readonly<Record<string, System>> = {
   '120/240': {
     legToLegVolts: 240,
-    legs: [{ name: 'L1', share: 0.5, degrees: 0 }, { name: 'L2', share: 0.5, degrees: 180 }],
+    legs: [
+      { name: 'L1', share: 0.5, degrees: 0 },
+      { name: 'L2', share: 0.5, degrees: 180 },
+    ],
   },
   '208Y/120': wye(208),
   '208Y/120 one leg pair': { legToLegVolts: 208, legs: wye(208).legs.slice(0, 2) },
@@ -58,7 +61,10 @@ export const supply: PartKind = {
   symbol: 'source',
   settings: { system: '208Y/120', ohms: 0.02 },
   terminals: (s) => [
-    ...systemOf(s.text('system')).legs.map((leg) => ({ name: leg.name, words: `supply leg ${leg.name.slice(1)}` })),
+    ...systemOf(s.text('system')).legs.map((leg) => ({
+      name: leg.name,
+      words: `supply leg ${leg.name.slice(1)}`,
+    })),
     { name: 'N', words: 'supply neutral' },
   ],
   branches: (s, conditions) => {
@@ -69,23 +75,51 @@ export const supply: PartKind = {
     const swapped: Readonly<Record<string, string>> = { L2: 'L3', L3: 'L2' }
     return [
       ...system.legs.map((leg): Branch => ({
-        name: leg.name, from: leg.name, to: 'EARTH', role: 'source', rest: 'live',
+        name: leg.name,
+        from: leg.name,
+        to: 'EARTH',
+        role: 'source',
+        rest: 'live',
         states: {
           live: source(leg),
           dead: opened,
           swapped: source(system.legs.find((other) => other.name === (swapped[leg.name] ?? leg.name)) ?? leg),
         },
       })),
-      { name: 'neutral', from: 'N', to: 'EARTH', role: 'conductor', rest: 'is', states: { is: resistance(0.01) } },
+      {
+        name: 'neutral',
+        from: 'N',
+        to: 'EARTH',
+        role: 'conductor',
+        rest: 'is',
+        states: { is: resistance(0.01) },
+      },
     ]
   },
   faults: (s) => {
     const { legs } = systemOf(s.text('system'))
     return [
-      ...legs.map((leg) => sticks(`${leg.name}-lost`, [leg.name], 'dead', `leg ${leg.name} lost in the building supply`, 1.5, { cause: 'a fuse or connection upstream' })),
-      sticks('off', legs.map((leg) => leg.name), 'dead', 'supply off at the building panel', 3, { cause: 'somebody switched it off: find out who and why' }),
+      ...legs.map((leg) =>
+        sticks(`${leg.name}-lost`, [leg.name], 'dead', `leg ${leg.name} lost in the building supply`, 1.5, {
+          cause: 'a fuse or connection upstream',
+        }),
+      ),
+      sticks(
+        'off',
+        legs.map((leg) => leg.name),
+        'dead',
+        'supply off at the building panel',
+        3,
+        { cause: 'somebody switched it off: find out who and why' },
+      ),
       opens('neutral', 'neutral open in the building supply', 0.4),
-      ...(legs.length === 3 ? [sticks('reversed', ['L2', 'L3'], 'swapped', 'two legs of the supply exchanged', 0.5, { cause: 'work on the building switchgear' })] : []),
+      ...(legs.length === 3
+        ? [
+            sticks('reversed', ['L2', 'L3'], 'swapped', 'two legs of the supply exchanged', 0.5, {
+              cause: 'work on the building switchgear',
+            }),
+          ]
+        : []),
     ]
   },
 }

@@ -11,15 +11,40 @@ export const temperatureSensor: PartKind = {
   words: 'temperature sensor',
   symbol: 'sensor',
   settings: { reads: 'outdoorDryBulb', family: '2' },
-  terminals: () => [{ name: '1', words: 'sensor lead 1' }, { name: '2', words: 'sensor lead 2' }],
-  branches: (s, conditions) => [
-    fixed('element', '1', '2', 'sensor', directResistance(thermistorOhms(s.text('family'), conditions[s.text('reads')] ?? 77))),
+  terminals: () => [
+    { name: '1', words: 'sensor lead 1' },
+    { name: '2', words: 'sensor lead 2' },
   ],
-  touched: (verb, s) => [{ does: 'ohms', branch: 'element', ohms: thermistorOhms(s.text('family'), handTemperature(verb)) }],
+  branches: (s, conditions) => [
+    fixed(
+      'element',
+      '1',
+      '2',
+      'sensor',
+      directResistance(thermistorOhms(s.text('family'), conditions[s.text('reads')] ?? 77)),
+    ),
+  ],
+  touched: (verb, s) => [
+    { does: 'ohms', branch: 'element', ohms: thermistorOhms(s.text('family'), handTemperature(verb)) },
+  ],
   faults: (s) => [
-    opens('element', 'sensor open: reads far too cold', 1.2, { prove: 'ohms across the sensor, its leads off, against its table' }),
+    opens('element', 'sensor open: reads far too cold', 1.2, {
+      prove: 'ohms across the sensor, its leads off, against its table',
+    }),
     becomes('shorted', 'element', 5, 'sensor shorted: reads far too hot', 0.8),
-    becomes('drifted-cold', 'element', thermistorOhms(s.text('family'), 45), 'sensor drifted: reads about 45 °F', 0.5),
-    becomes('drifted-hot', 'element', thermistorOhms(s.text('family'), 110), 'sensor drifted: reads about 110 °F', 0.5),
+    becomes(
+      'drifted-cold',
+      'element',
+      thermistorOhms(s.text('family'), 45),
+      'sensor drifted: reads about 45 °F',
+      0.5,
+    ),
+    becomes(
+      'drifted-hot',
+      'element',
+      thermistorOhms(s.text('family'), 110),
+      'sensor drifted: reads about 110 °F',
+      0.5,
+    ),
   ],
 }

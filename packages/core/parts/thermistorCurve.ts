@@ -1,18 +1,42 @@
 /** Published points of the two common 10 kΩ families: °F → ohms. */
 const families: Readonly<Record<string, readonly (readonly [number, number])[]>> = {
-  2: [[-40, 336_000], [0, 85_400], [32, 32_650], [50, 19_900], [77, 10_000], [100, 5_826], [150, 2_080], [200, 870]],
-  3: [[-40, 239_800], [0, 72_300], [32, 29_490], [50, 18_790], [77, 10_000], [100, 6_080], [150, 2_300], [200, 1_020]],
+  2: [
+    [-40, 336_000],
+    [0, 85_400],
+    [32, 32_650],
+    [50, 19_900],
+    [77, 10_000],
+    [100, 5_826],
+    [150, 2_080],
+    [200, 870],
+  ],
+  3: [
+    [-40, 239_800],
+    [0, 72_300],
+    [32, 29_490],
+    [50, 18_790],
+    [77, 10_000],
+    [100, 6_080],
+    [150, 2_300],
+    [200, 1_020],
+  ],
 }
 
 const familyOf = (family: string): readonly (readonly [number, number])[] => {
   const points = families[family]
-  if (!points) throw new RangeError(`thermistor family “${family}” is not known; known: ${Object.keys(families).join(', ')}`)
+  if (!points)
+    throw new RangeError(
+      `thermistor family “${family}” is not known; known: ${Object.keys(families).join(', ')}`,
+    )
   return points
 }
 
 const kelvin = (fahrenheit: number): number => (fahrenheit - 32) / 1.8 + 273.15
 
-/** Resistance of a thermistor of the family at a temperature in °F: ln R linear in 1/T between published points. Ohms. */
+/**
+ * Resistance of a thermistor of the family at a temperature in °F: ln R linear in 1/T between published
+ * points. Ohms.
+ */
 export function thermistorOhms(family: string, fahrenheit: number): number {
   const points = familyOf(family)
   const last = points.length - 2
@@ -24,7 +48,10 @@ export function thermistorOhms(family: string, fahrenheit: number): number {
   return Math.exp(Math.log(r0) + share * (Math.log(r1) - Math.log(r0)))
 }
 
-/** The temperature that a controller would believe, °F: the inverse of `thermistorOhms`, held to the table's ends. */
+/**
+ * The temperature that a controller would believe, °F: the inverse of `thermistorOhms`, held to the table's
+ * ends.
+ */
 export function thermistorFahrenheit(family: string, ohms: number): number {
   const points = familyOf(family)
   if (!(ohms < points[0][1])) return points[0][0]

@@ -55,7 +55,15 @@ export const thermostat: PartKind = {
   words: 'thermostat',
   symbol: 'control',
   settings: {
-    outputs: 'Y1,Y2,G,W1', system: 'conventional', heat: 'fuel', stages: 2, changeover: 'O', compressorDelay: 300, restart: 60, volts: 24, power: 'common',
+    outputs: 'Y1,Y2,G,W1',
+    system: 'conventional',
+    heat: 'fuel',
+    stages: 2,
+    changeover: 'O',
+    compressorDelay: 300,
+    restart: 60,
+    volts: 24,
+    power: 'common',
   },
   terminals: (s) => [
     { name: 'R', words: 'R, control power in' },
@@ -63,11 +71,22 @@ export const thermostat: PartKind = {
     ...outputs(s).map((name) => ({ name, words: `${name} output` })),
   ],
   branches: (s) => [
-    ...(s.text('power') === 'common' ? [fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(s.number('volts'), 1.5, 0.7), rectified))] : []),
+    ...(s.text('power') === 'common'
+      ? [
+          fixed(
+            'electronics',
+            'R',
+            'C',
+            'load',
+            impedance(impedanceForVoltAmperes(s.number('volts'), 1.5, 0.7), rectified),
+          ),
+        ]
+      : []),
     ...outputs(s).map((name) => contact(relay(name), 'R', name, 'open', 0.05)),
     memory('electronicsState', ['dark', 'awake'], 'dark'),
   ],
-  senses: (s) => (s.text('power') === 'common' ? { volts: ['electronics'], steps: { electronics: [darkBelowVolts] } } : {}),
+  senses: (s) =>
+    s.text('power') === 'common' ? { volts: ['electronics'], steps: { electronics: [darkBelowVolts] } } : {},
   behave: (now) => {
     const powered = now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts
     // it holds up for a moment without power, and its outputs wait until it has started up again
@@ -75,24 +94,57 @@ export const thermostat: PartKind = {
     const on = driven(now)
     return {
       electronicsState: powered ? 'awake' : 'dark',
-      ...Object.fromEntries(outputs(now.settings).map((name) => [relay(name), position(awake && on.has(name))])),
+      ...Object.fromEntries(
+        outputs(now.settings).map((name) => [relay(name), position(awake && on.has(name))]),
+      ),
     }
   },
   delays: (s) => [
     { branch: 'electronicsState', to: 'awake', seconds: s.number('restart') },
     { branch: 'electronicsState', to: 'dark', seconds: holdUpSeconds },
-    ...outputs(s).filter((name) => name.startsWith('Y')).map((name) => ({ branch: relay(name), to: 'closed', seconds: s.number('compressorDelay') })),
+    ...outputs(s)
+      .filter((name) => name.startsWith('Y'))
+      .map((name) => ({ branch: relay(name), to: 'closed', seconds: s.number('compressorDelay') })),
   ],
   faults: (s) => [
-    ...outputs(s).map((name) => opens(relay(name), `thermostat does not close ${name}`, 0.7, { prove: `join R to ${name} at the thermostat for a moment` })),
-    ...outputs(s).map((name) => sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.4)),
+    ...outputs(s).map((name) =>
+      opens(relay(name), `thermostat does not close ${name}`, 0.7, {
+        prove: `join R to ${name} at the thermostat for a moment`,
+      }),
+    ),
+    ...outputs(s).map((name) =>
+      sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.4),
+    ),
     ...(s.text('power') === 'common' ? [opens('electronics', 'thermostat dead', 0.5)] : []),
-    ...(s.number('stages') > 1 ? [misset('set-one-stage', 'stages', 1, 'thermostat set up for one stage', 1, { cause: 'set-up at installation or after a battery change' })] : []),
+    ...(s.number('stages') > 1
+      ? [
+          misset('set-one-stage', 'stages', 1, 'thermostat set up for one stage', 1, {
+            cause: 'set-up at installation or after a battery change',
+          }),
+        ]
+      : []),
     // a heat pump's thermostat drives G in every heating call
     s.text('system') === 'heat-pump'
-      ? misset('set-changeover', 'changeover', s.text('changeover') === 'O' ? 'B' : 'O', 'thermostat set up for the other reversing-valve terminal', 1)
-      : misset('set-heat', 'heat', s.text('heat') === 'fuel' ? 'electric' : 'fuel',
-        s.text('heat') === 'fuel' ? 'thermostat set up for electric heat' : 'thermostat set up for fuel heat: does not drive G in heating', 1),
+      ? misset(
+          'set-changeover',
+          'changeover',
+          s.text('changeover') === 'O' ? 'B' : 'O',
+          'thermostat set up for the other reversing-valve terminal',
+          1,
+        )
+      : misset(
+          'set-heat',
+          'heat',
+          s.text('heat') === 'fuel' ? 'electric' : 'fuel',
+          s.text('heat') === 'fuel'
+            ? 'thermostat set up for electric heat'
+            : 'thermostat set up for fuel heat: does not drive G in heating',
+          1,
+        ),
   ],
-  looks: (now) => [now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts ? 'lamp-on' : 'dark'],
+  looks: (now) => [
+    now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts
+      ? 'lamp-on'
+      : 'dark',
+  ],
 }

@@ -9,27 +9,37 @@ import type { Settings } from './settings'
 /** Locked-rotor amps as a multiple of full load, and its power factor. */
 const lockedShare = 6
 const lockedPowerFactor = 0.35
-/** A motor comes up only if its weakest leg pair is above this share of nominal, and stays up above the lower one. */
+/**
+ * A motor comes up only if its weakest leg pair is above this share of nominal, and stays up above the lower
+ * one.
+ */
 const startShare = 0.7
 const runShare = 0.65
 
 const third = complex(1 / 3)
 const turn = polar(1, 120)
 const windings = ['winding1', 'winding2', 'winding3'] as const
-const legPairs = [['T1', 'T2'], ['T2', 'T3'], ['T3', 'T1']] as const
+const legPairs = [
+  ['T1', 'T2'],
+  ['T2', 'T3'],
+  ['T3', 'T1'],
+] as const
 
 /** Impedance that joins winding `k` to the current of winding `j`, from the sequence impedances. */
 function coupling(k: number, j: number, positive: Complex, negative: Complex): Complex {
   const steps = (((j - k) % 3) + 3) % 3
   const power = (n: number): Complex => [complex(1), turn, multiply(turn, turn)][((n % 3) + 3) % 3]
-  // the star point floats: no zero-sequence current flows, so its impedance is free; the negative one keeps the rows well scaled
+  // the star point floats: no zero-sequence current flows, so its impedance is free; the negative one keeps
+  // the rows well scaled
   const sum = add(add(negative, multiply(positive, power(steps))), multiply(negative, power(-steps)))
   return multiply(sum, third)
 }
 
 function law(k: number, positive: Complex, negative: Complex, directOhms: number): Law {
   const terms = windings.map((name, j): Term => ({
-    of: j === k ? self : name, volts: complex(j === k ? 1 : 0), ohms: coupling(k, j, positive, negative),
+    of: j === k ? self : name,
+    volts: complex(j === k ? 1 : 0),
+    ohms: coupling(k, j, positive, negative),
   }))
   return { ac: { terms, emf: complex(0) }, dc: resistance(directOhms).dc }
 }
@@ -46,7 +56,11 @@ const act = (now: Now): Wants => {
   if (most < deadShare * nominal) return { rotor: 'still' }
   // volts at its leads move nothing while no current flows: its protector is open
   const draws = windings.some((winding) => now.amps[winding].size > drawnShare * now.settings.number('amps'))
-  const turns = draws && (now.is.rotor === 'turning' ? most > runShare * nominal : Math.min(a.size, b.size, c.size) > startShare * nominal)
+  const turns =
+    draws &&
+    (now.is.rotor === 'turning'
+      ? most > runShare * nominal
+      : Math.min(a.size, b.size, c.size) > startShare * nominal)
   const state = turns ? 'running' : 'stalled'
   return { rotor: turns ? 'turning' : 'still', winding1: state, winding2: state, winding3: state }
 }
@@ -58,24 +72,43 @@ const motorBranches = (s: Settings): readonly Branch[] => {
   const locked = impedanceFor(volts, amps * lockedShare, lockedPowerFactor)
   const directOhms = (0.12 * volts) / amps
   return windings.map((name, k): Branch => ({
-    name, from: `T${k + 1}`, to: '~star', role: 'load', rest: 'stalled',
-    states: { running: law(k, running, locked, directOhms), stalled: law(k, locked, locked, directOhms), off: opened },
+    name,
+    from: `T${k + 1}`,
+    to: '~star',
+    role: 'load',
+    rest: 'stalled',
+    states: {
+      running: law(k, running, locked, directOhms),
+      stalled: law(k, locked, locked, directOhms),
+      off: opened,
+    },
   }))
 }
 
 const motorFaults = (words: string): readonly PartFault[] => [
-  ...windings.map((name, k) => opens(name, `${words} winding ${k + 1} open`, 0.5, { prove: 'ohms leg to leg, leads off' })),
-  ...[1, 2, 3].map((k) => grounds(`T${k}`, `${words} winding grounded`, k === 1 ? 0.8 : 0.2, {
-    cause: 'burnt winding', prove: 'ohms leg to ground, leads off; never in vacuum',
-  })),
+  ...windings.map((name, k) =>
+    opens(name, `${words} winding ${k + 1} open`, 0.5, { prove: 'ohms leg to leg, leads off' }),
+  ),
+  ...[1, 2, 3].map((k) =>
+    grounds(`T${k}`, `${words} winding grounded`, k === 1 ? 0.8 : 0.2, {
+      cause: 'burnt winding',
+      prove: 'ohms leg to ground, leads off; never in vacuum',
+    }),
+  ),
   becomes('winding1-shorted', 'winding1', 0.05, `${words} winding shorted`, 0.4),
   {
-    name: 'protector-open', words: `${words} open on its inner protector`, prior: 1.5, cause: 'hot: low charge, a lost leg, no condenser air; it closes again when cool', clears: ['wait'],
+    name: 'protector-open',
+    words: `${words} open on its inner protector`,
+    prior: 1.5,
+    cause: 'hot: low charge, a lost leg, no condenser air; it closes again when cool',
+    clears: ['wait'],
     effects: windings.map((branch) => ({ does: 'open' as const, branch })),
   },
 ]
 
-/** Modelled by positive- and negative-sequence impedances: runs on with a leg lost, cannot start without it. */
+/**
+ * Modelled by positive- and negative-sequence impedances: runs on with a leg lost, cannot start without it.
+ */
 export const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: number): PartKind => ({
   kind,
   words,
@@ -85,14 +118,25 @@ export const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol,
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
   branches: (s) => [...motorBranches(s), toFrame('~star'), memory('rotor', ['turning', 'still'], 'still')],
   senses: (s) => ({
-    between: legPairs, amps: windings,
+    between: legPairs,
+    amps: windings,
     steps: Object.fromEntries([
-      ...legPairs.map(([from, to]) => [`${from}-${to}`, [deadShare, runShare, startShare].map((share) => share * s.number('volts'))] as const),
+      ...legPairs.map(
+        ([from, to]) =>
+          [
+            `${from}-${to}`,
+            [deadShare, runShare, startShare].map((share) => share * s.number('volts')),
+          ] as const,
+      ),
       ...windings.map((winding) => [winding, [drawnShare * s.number('amps')]] as const),
     ]),
   }),
   behave: act,
   faults: () => motorFaults(words),
-  pairs: () => [['T1', 'T2'], ['T2', 'T3'], ['T1', 'T3']],
+  pairs: () => [
+    ['T1', 'T2'],
+    ['T2', 'T3'],
+    ['T1', 'T3'],
+  ],
   looks: (now) => [now.is.rotor],
 })

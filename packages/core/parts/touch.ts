@@ -7,10 +7,15 @@ export const untouched = { touch: 'none' } as const
 /** What a warm hand or an ice pack brings a sensor to, °F. */
 const touched = { warm: 115, cool: 33 } as const
 
-export const touchEffects = (verb: 'warm' | 'cool'): readonly Effect[] => [{ does: 'set', part: '', setting: 'touch', to: verb }]
+export const touchEffects = (verb: 'warm' | 'cool'): readonly Effect[] => [
+  { does: 'set', part: '', setting: 'touch', to: verb },
+]
 
 /** The temperature that a part feels: of the hand on it, or of the place it lies in; °F. */
-export function temperatureFelt({ conditions, settings }: Pick<Now, 'conditions' | 'settings'>, otherwise: number): number {
+export function temperatureFelt(
+  { conditions, settings }: Pick<Now, 'conditions' | 'settings'>,
+  otherwise: number,
+): number {
   const touch = settings.text('touch')
   if (touch === 'warm' || touch === 'cool') return touched[touch]
   return conditions[settings.text('reads')] ?? otherwise

@@ -15,7 +15,8 @@ const taps = (s: Settings): readonly number[] => s.list('taps').map(Number)
 const core = (k: number): string => `core${k + 1}`
 
 /**
- * Control transformer: an ideal ratio by primary tap behind a series secondary resistance, such that rated load
+ * Control transformer: an ideal ratio by primary tap behind a series secondary resistance, such that rated
+ * load
  * gives rated volts and no load gives rated × (1 + regulation). The taps are one winding, so an unused tap
  * carries its volts too. `COM` and `P<volts>` are primary, `S1`–`S2` secondary.
  */
@@ -54,16 +55,28 @@ export const transformer: PartKind = {
     const dc = resistance(0.01).dc
     return [
       fixed('primary', 'COM', '~p', 'winding', impedance(complex(0.01), 12)),
-      ...turns.map((n, k): Branch => fixed(
-        core(k), k === 0 ? `P${taps(s)[0]}` : `P${taps(s)[k]}`, k === 0 ? '~p' : `P${taps(s)[k - 1]}`, 'winding',
-        { ac: k === 0 ? balance : follows(n, 0.01), dc: k === 0 ? dc : resistance(2).dc })),
+      ...turns.map((n, k): Branch =>
+        fixed(
+          core(k),
+          k === 0 ? `P${taps(s)[0]}` : `P${taps(s)[k]}`,
+          k === 0 ? '~p' : `P${taps(s)[k - 1]}`,
+          'winding',
+          { ac: k === 0 ? balance : follows(n, 0.01), dc: k === 0 ? dc : resistance(2).dc },
+        ),
+      ),
       fixed('secondaryCore', '~s', 'S2', 'winding', { ac: follows(secondaryTurns, seriesOhms), dc }),
       fixed('secondary', 'S1', '~s', 'winding', impedance(complex(0.001), secondaryDirectOhms)),
     ]
   },
   faults: () => [
-    opens('primary', 'primary winding open', 3, { cause: 'a short on the secondary, or overload', prove: 'ohms across the primary, isolated' }),
-    opens('secondary', 'secondary winding open', 2, { cause: 'a short on the secondary with no fuse', prove: 'ohms across the secondary, isolated' }),
+    opens('primary', 'primary winding open', 3, {
+      cause: 'a short on the secondary, or overload',
+      prove: 'ohms across the primary, isolated',
+    }),
+    opens('secondary', 'secondary winding open', 2, {
+      cause: 'a short on the secondary with no fuse',
+      prove: 'ohms across the secondary, isolated',
+    }),
     becomes('secondary-weak', 'secondary', 5, 'secondary connection or turns burnt: sags under load', 0.6),
   ],
   pairs: (s) => [...taps(s).map((volts) => ['COM', `P${volts}`] as const), ['S1', 'S2']],

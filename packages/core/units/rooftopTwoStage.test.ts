@@ -7,9 +7,36 @@ import { builtInUnit } from './index'
 
 const unit = builtInUnit('rooftop-two-stage')
 const faults = new Map(faultsOf(unit).map((fault) => [fault.id, fault.effects]))
-const read = (call: string, from: string, to: string, fault: readonly Effect[] = [], conditions = {}): number =>
-  meterValue(new Circuit(unit, situationOf(unit, call, 'on', conditions)).vary(fault), 'volts', from, to) ?? NaN
-const firstStage = ['TS.Y1', 'TB.Y1', 'PL.1A', 'PL.1B', 'EC.Y1I', 'EC.Y1O', 'PL.2B', 'PL.2A', 'RH.1', 'RH.2', 'LPS1.1', 'LPS1.2', 'HPS1.1', 'HPS1.2', 'FRZ1.1', 'FRZ1.2', 'LOC1.1', 'LOC1.2', 'CC1.A1']
+const read = (
+  call: string,
+  from: string,
+  to: string,
+  fault: readonly Effect[] = [],
+  conditions = {},
+): number =>
+  meterValue(new Circuit(unit, situationOf(unit, call, 'on', conditions)).vary(fault), 'volts', from, to) ??
+  NaN
+const firstStage = [
+  'TS.Y1',
+  'TB.Y1',
+  'PL.1A',
+  'PL.1B',
+  'EC.Y1I',
+  'EC.Y1O',
+  'PL.2B',
+  'PL.2A',
+  'RH.1',
+  'RH.2',
+  'LPS1.1',
+  'LPS1.2',
+  'HPS1.1',
+  'HPS1.2',
+  'FRZ1.1',
+  'FRZ1.2',
+  'LOC1.1',
+  'LOC1.2',
+  'CC1.A1',
+]
 
 test('it is a unit and not a sketch', () => {
   expect(unit.points.size).toBeGreaterThanOrEqual(150)

@@ -4,15 +4,20 @@ import { gather } from '../diagnosis/evidence'
 import type { EntryBody } from './entry'
 
 /**
- * What is wrong with an entry for this unit, taken by itself: unknown points, parts, calls, impossible readings.
- * Whether the power was off for it is a matter of the log around it, not of the entry. Empty when it is right.
+ * What is wrong with an entry for this unit, taken by itself: unknown points, parts, calls, impossible
+ * readings.
+ * Whether the power was off for it is a matter of the log around it, not of the entry. Empty when it is
+ * right.
  */
 export function entryProblem(diagram: Diagram, body: EntryBody): string {
-  const before: readonly EntryBody[] = body.kind === 'reading' && body.meter === 'ohms' ? [{ kind: 'power', is: 'isolated' }] : []
+  const before: readonly EntryBody[] =
+    body.kind === 'reading' && body.meter === 'ohms' ? [{ kind: 'power', is: 'isolated' }] : []
   try {
     gather(diagram, { complaint: '', entries: [...before, body] })
-    if (body.kind === 'repair' && !diagram.parts.has(body.of) && !diagram.wires.has(body.of)) return `“${body.of}” is neither a part nor a wire of this unit`
-    if (body.kind === 'proof' && atArrival(diagram, body.call).call !== body.call) return `call “${body.call}” is not on this unit`
+    if (body.kind === 'repair' && !diagram.parts.has(body.of) && !diagram.wires.has(body.of))
+      return `“${body.of}” is neither a part nor a wire of this unit`
+    if (body.kind === 'proof' && atArrival(diagram, body.call).call !== body.call)
+      return `call “${body.call}” is not on this unit`
     return ''
   } catch (error) {
     return error instanceof Error ? error.message : String(error)

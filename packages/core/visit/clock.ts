@@ -1,5 +1,6 @@
 /**
- * A hybrid logical clock: milliseconds as the device believes them, pushed forward by whatever it has seen, a counter
+ * A hybrid logical clock: milliseconds as the device believes them, pushed forward by whatever it has seen, a
+ * counter
  * within one millisecond, and the device. Order is the same everywhere, however wrong the clocks
  * (Kulkarni et al., Logical Physical Clocks, 2014).
  */

@@ -1,6 +1,9 @@
 import type { Meter } from '../circuit/meter'
 
-/** Everything that a visit, or a case file, can say. `of`, `from` and `to` name points, parts or wires of the unit. */
+/**
+ * Everything that a visit, or a case file, can say. `of`, `from` and `to` name points, parts or wires of the
+ * unit.
+ */
 export type EntryBody = CallEntry | FindingEntry | SafetyEntry | RepairEntry | ClosingEntry
 
 /** Taking the call and finding the right unit. */
@@ -8,12 +11,31 @@ type CallEntry =
   | { readonly kind: 'arrived' }
   | { readonly kind: 'complaint'; readonly complaint: string; readonly words?: string }
   /** Who controls the call, and whether somebody confirmed by telephone that they are calling. */
-  | { readonly kind: 'controls'; readonly by: 'thermostat' | 'building' | 'energy-company'; readonly telephone?: string; readonly confirmed?: boolean; readonly words?: string }
+  | {
+      readonly kind: 'controls'
+      readonly by: 'thermostat' | 'building' | 'energy-company'
+      readonly telephone?: string
+      readonly confirmed?: boolean
+      readonly words?: string
+    }
   /** Somebody has replaced a part before this visit. */
   | { readonly kind: 'replaced'; readonly of: string; readonly by?: string; readonly words?: string }
   /** One step of finding which unit belongs to which thermostat, and what came of it. */
-  | { readonly kind: 'pairing-step'; readonly method: PairingMethod; readonly of: string; readonly outcome: string }
-  | { readonly kind: 'pairing'; readonly thermostat: string; readonly indoor: string; readonly outdoor?: string; readonly breaker?: string; readonly disconnect?: string; readonly label: string }
+  | {
+      readonly kind: 'pairing-step'
+      readonly method: PairingMethod
+      readonly of: string
+      readonly outcome: string
+    }
+  | {
+      readonly kind: 'pairing'
+      readonly thermostat: string
+      readonly indoor: string
+      readonly outdoor?: string
+      readonly breaker?: string
+      readonly disconnect?: string
+      readonly label: string
+    }
   /** Where a unit stands on the sketch of its roof or floor: hundredths of its width and depth. */
   | { readonly kind: 'placed'; readonly of: string; readonly x: number; readonly y: number }
 
@@ -23,14 +45,30 @@ type FindingEntry =
   | { readonly kind: 'power'; readonly is: 'on' | 'off' | 'isolated'; readonly of?: string }
   | { readonly kind: 'condition'; readonly of: string; readonly value: number }
   | { readonly kind: 'wait'; readonly seconds: number }
-  | { readonly kind: 'reading'; readonly meter: Meter; readonly from: string; readonly to?: string; readonly value: number | null }
+  | {
+      readonly kind: 'reading'
+      readonly meter: Meter
+      readonly from: string
+      readonly to?: string
+      readonly value: number | null
+    }
   | { readonly kind: 'observation'; readonly what: string; readonly of: string; readonly words?: string }
   | { readonly kind: 'action'; readonly do: ActionVerb; readonly of: string; readonly to?: string }
   | { readonly kind: 'setting'; readonly of: string; readonly from: string; readonly to: string }
   | { readonly kind: 'unreachable'; readonly of: string }
   /** A logged stretch with drop-outs: which points fell with the first, which held. */
-  | { readonly kind: 'drop-out'; readonly fell: readonly DropPoint[]; readonly held: readonly DropPoint[]; readonly words?: string }
-  | { readonly kind: 'first-look'; readonly item: string; readonly is: 'right' | 'wrong' | 'not-looked'; readonly words?: string }
+  | {
+      readonly kind: 'drop-out'
+      readonly fell: readonly DropPoint[]
+      readonly held: readonly DropPoint[]
+      readonly words?: string
+    }
+  | {
+      readonly kind: 'first-look'
+      readonly item: string
+      readonly is: 'right' | 'wrong' | 'not-looked'
+      readonly words?: string
+    }
   | { readonly kind: 'photo'; readonly photo: string; readonly of?: string; readonly words?: string }
   | { readonly kind: 'note'; readonly words: string }
   | { readonly kind: 'support'; readonly asked?: string; readonly advice: string }
@@ -38,37 +76,124 @@ type FindingEntry =
 
 /** What keeps people whole, and what is not as it should be left. */
 type SafetyEntry =
-  | { readonly kind: 'isolation'; readonly sources: readonly string[]; readonly where?: string; readonly storedEnergySeconds: number; readonly testerBefore: boolean; readonly testerAfter: boolean; readonly legs: readonly DeadLeg[] }
+  | {
+      readonly kind: 'isolation'
+      readonly sources: readonly string[]
+      readonly where?: string
+      readonly storedEnergySeconds: number
+      readonly testerBefore: boolean
+      readonly testerAfter: boolean
+      readonly legs: readonly DeadLeg[]
+    }
   /** Something that somebody changed before this visit, as found. */
-  | { readonly kind: 'alteration'; readonly what: AlterationSort; readonly of: string; readonly to?: string; readonly hazard: string; readonly owner?: string }
-  | { readonly kind: 'alteration-settled'; readonly entry: string; readonly of: string; readonly to?: string; readonly as: 'corrected' | 'accepted' | 'left-off'; readonly words?: string }
-  | { readonly kind: 'temporary'; readonly sort: TemporarySort; readonly of: string; readonly to?: string; readonly words?: string }
-  | { readonly kind: 'temporary-left'; readonly entry: string; readonly hazard: string; readonly reason: string; readonly authorisedBy: string; readonly expires: string; readonly told: string }
+  | {
+      readonly kind: 'alteration'
+      readonly what: AlterationSort
+      readonly of: string
+      readonly to?: string
+      readonly hazard: string
+      readonly owner?: string
+    }
+  | {
+      readonly kind: 'alteration-settled'
+      readonly entry: string
+      readonly of: string
+      readonly to?: string
+      readonly as: 'corrected' | 'accepted' | 'left-off'
+      readonly words?: string
+    }
+  | {
+      readonly kind: 'temporary'
+      readonly sort: TemporarySort
+      readonly of: string
+      readonly to?: string
+      readonly words?: string
+    }
+  | {
+      readonly kind: 'temporary-left'
+      readonly entry: string
+      readonly hazard: string
+      readonly reason: string
+      readonly authorisedBy: string
+      readonly expires: string
+      readonly told: string
+    }
   | { readonly kind: 'temporary-removed'; readonly entry: string; readonly words?: string }
 
 type RepairEntry =
   | { readonly kind: 'go-ahead'; readonly by: string; readonly words: string }
   /** A lead as found, before it leaves its terminal; `reach` is the order of taking it off, hardest first. */
-  | { readonly kind: 'lead-found'; readonly of: string; readonly terminal: string; readonly color: string; readonly number: string; readonly photo?: string }
-  | { readonly kind: 'lead-landed'; readonly of: string; readonly terminal: string; readonly color: string; readonly number: string }
-  | { readonly kind: 'part-used'; readonly of: string; readonly words: string; readonly dateCode?: string; readonly rating: Readonly<Record<string, string>>; readonly bench?: 'new' | 'proven-on-bench' | 'unknown' }
+  | {
+      readonly kind: 'lead-found'
+      readonly of: string
+      readonly terminal: string
+      readonly color: string
+      readonly number: string
+      readonly photo?: string
+    }
+  | {
+      readonly kind: 'lead-landed'
+      readonly of: string
+      readonly terminal: string
+      readonly color: string
+      readonly number: string
+    }
+  | {
+      readonly kind: 'part-used'
+      readonly of: string
+      readonly words: string
+      readonly dateCode?: string
+      readonly rating: Readonly<Record<string, string>>
+      readonly bench?: 'new' | 'proven-on-bench' | 'unknown'
+    }
   /** `fault` is the suspect that it was, as the diagnosis names it. */
   | { readonly kind: 'repair'; readonly of: string; readonly words?: string; readonly fault?: string }
   /** The unit is no longer wired as its diagram: what the next visit starts from. */
   | { readonly kind: 'diagram-changed'; readonly of: string; readonly words: string }
 
 type ClosingEntry =
-  | { readonly kind: 'proof'; readonly call: string; readonly words: string; readonly passed: boolean; readonly values?: readonly ProofValue[] }
+  | {
+      readonly kind: 'proof'
+      readonly call: string
+      readonly words: string
+      readonly passed: boolean
+      readonly values?: readonly ProofValue[]
+    }
   | { readonly kind: 'restored'; readonly item: string; readonly is: boolean }
-  | { readonly kind: 'defect'; readonly words: string; readonly of?: string; readonly recommend?: string; readonly reason?: string }
+  | {
+      readonly kind: 'defect'
+      readonly words: string
+      readonly of?: string
+      readonly recommend?: string
+      readonly reason?: string
+    }
   | { readonly kind: 'defect-closed'; readonly entry: string }
-  | { readonly kind: 'sign-off'; readonly outcome: 'repaired' | 'restricted' | 'left-off'; readonly words: string }
+  | {
+      readonly kind: 'sign-off'
+      readonly outcome: 'repaired' | 'restricted' | 'left-off'
+      readonly words: string
+    }
 
 export type PairingMethod = 'fans-on' | 'tone' | 'room-temperature'
 export type AlterationSort = 'bridged' | 'joined' | 'substituted' | 'other'
 export const alterationSorts: readonly AlterationSort[] = ['bridged', 'joined', 'substituted', 'other']
-export type TemporarySort = 'bypass' | 'substitute' | 'restricted' | 'door-switch-held' | 'tone-set' | 'resettable-stand-in' | 'test-leads'
-export const temporarySorts: readonly TemporarySort[] = ['bypass', 'substitute', 'restricted', 'door-switch-held', 'tone-set', 'resettable-stand-in', 'test-leads']
+export type TemporarySort =
+  | 'bypass'
+  | 'substitute'
+  | 'restricted'
+  | 'door-switch-held'
+  | 'tone-set'
+  | 'resettable-stand-in'
+  | 'test-leads'
+export const temporarySorts: readonly TemporarySort[] = [
+  'bypass',
+  'substitute',
+  'restricted',
+  'door-switch-held',
+  'tone-set',
+  'resettable-stand-in',
+  'test-leads',
+]
 
 export interface DropPoint {
   readonly from: string
@@ -95,8 +220,20 @@ export interface ProofPlace {
   readonly to: string
 }
 
-export type ActionVerb = 'lift' | 'land' | 'unplug' | 'plug' | 'bridge' | 'unbridge' | 'reset' | 'warm' | 'cool' | 'wiggle'
-export const actionVerbs: readonly ActionVerb[] = ['lift', 'land', 'unplug', 'plug', 'bridge', 'unbridge', 'reset', 'warm', 'cool', 'wiggle']
+export type ActionVerb =
+  'lift' | 'land' | 'unplug' | 'plug' | 'bridge' | 'unbridge' | 'reset' | 'warm' | 'cool' | 'wiggle'
+export const actionVerbs: readonly ActionVerb[] = [
+  'lift',
+  'land',
+  'unplug',
+  'plug',
+  'bridge',
+  'unbridge',
+  'reset',
+  'warm',
+  'cool',
+  'wiggle',
+]
 
 /** A stretch of a visit's log, in the visit's own entry types. */
 export interface CaseFile {

@@ -5,77 +5,250 @@ import { actionVerbs, alterationSorts, temporarySorts, type EntryBody } from './
 const name = (label: string) => string().strict().trim().min(1).max(200).required().label(label)
 const words = (label: string) => string().strict().max(4000).label(label)
 const said = (label: string) => words(label).trim().min(1, `${label} is missing`).required()
-const uuid = (label: string) => string().strict().uuid(`${label} must be a UUID`).required(`${label} is missing`)
+const uuid = (label: string) =>
+  string().strict().uuid(`${label} must be a UUID`).required(`${label} is missing`)
 const kindIs = (kind: EntryBody['kind']) => string().oneOf([kind]).required()
-const oneOf = (label: string, values: readonly string[]) => string().oneOf([...values]).required().label(label)
+const oneOf = (label: string, values: readonly string[]) =>
+  string()
+    .oneOf([...values])
+    .required()
+    .label(label)
 const amount = (label: string) => number().strict().min(-1e6).max(1e9).required().label(label)
 
-const value = mixed<number>().nullable().defined('value is missing: give a number, or null for OL')
-  .test('number', 'value must be a finite number of at most a million million, or null for OL',
-    (given) => given === null || (typeof given === 'number' && Number.isFinite(given) && Math.abs(given) <= 1e12))
+const value = mixed<number>()
+  .nullable()
+  .defined('value is missing: give a number, or null for OL')
+  .test(
+    'number',
+    'value must be a finite number of at most a million million, or null for OL',
+    (given) =>
+      given === null || (typeof given === 'number' && Number.isFinite(given) && Math.abs(given) <= 1e12),
+  )
 
-const dropPoints = (label: string) => array().of(object({ from: name('from'), to: name('to') }).noUnknown()).max(64).required().label(label)
-const rating = mixed<Record<string, string>>().required().test('rating', 'rating must be words by name', (given) =>
-  typeof given === 'object' && given !== null && Object.entries(given).length <= 20 && Object.values(given).every((text) => typeof text === 'string' && text.length <= 200))
-const provenAt = object({ meter: oneOf('meter', ['volts', 'amps']), from: name('from'), to: name('to') }).noUnknown().default(undefined)
-const day = string().strict().matches(/^\d{4}-\d{2}-\d{2}$/, 'expires must be a date, YYYY-MM-DD').required('expires is missing')
+const dropPoints = (label: string) =>
+  array()
+    .of(object({ from: name('from'), to: name('to') }).noUnknown())
+    .max(64)
+    .required()
+    .label(label)
+const rating = mixed<Record<string, string>>()
+  .required()
+  .test(
+    'rating',
+    'rating must be words by name',
+    (given) =>
+      typeof given === 'object' &&
+      given !== null &&
+      Object.entries(given).length <= 20 &&
+      Object.values(given).every((text) => typeof text === 'string' && text.length <= 200),
+  )
+const provenAt = object({ meter: oneOf('meter', ['volts', 'amps']), from: name('from'), to: name('to') })
+  .noUnknown()
+  .default(undefined)
+const day = string()
+  .strict()
+  .matches(/^\d{4}-\d{2}-\d{2}$/, 'expires must be a date, YYYY-MM-DD')
+  .required('expires is missing')
 
 const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
   arrived: object({ kind: kindIs('arrived') }),
   complaint: object({ kind: kindIs('complaint'), complaint: name('complaint'), words: words('words') }),
-  controls: object({ kind: kindIs('controls'), by: oneOf('by', ['thermostat', 'building', 'energy-company']), telephone: words('telephone'), confirmed: boolean().strict(), words: words('words') }),
+  controls: object({
+    kind: kindIs('controls'),
+    by: oneOf('by', ['thermostat', 'building', 'energy-company']),
+    telephone: words('telephone'),
+    confirmed: boolean().strict(),
+    words: words('words'),
+  }),
   replaced: object({ kind: kindIs('replaced'), of: name('of'), by: words('by'), words: words('words') }),
-  'pairing-step': object({ kind: kindIs('pairing-step'), method: oneOf('method', ['fans-on', 'tone', 'room-temperature']), of: name('of'), outcome: said('outcome') }),
-  pairing: object({ kind: kindIs('pairing'), thermostat: name('thermostat'), indoor: name('indoor'), outdoor: words('outdoor'), breaker: words('breaker'), disconnect: words('disconnect'), label: name('label') }),
-  placed: object({ kind: kindIs('placed'), of: name('of'), x: number().strict().min(0).max(100).required(), y: number().strict().min(0).max(100).required() }),
+  'pairing-step': object({
+    kind: kindIs('pairing-step'),
+    method: oneOf('method', ['fans-on', 'tone', 'room-temperature']),
+    of: name('of'),
+    outcome: said('outcome'),
+  }),
+  pairing: object({
+    kind: kindIs('pairing'),
+    thermostat: name('thermostat'),
+    indoor: name('indoor'),
+    outdoor: words('outdoor'),
+    breaker: words('breaker'),
+    disconnect: words('disconnect'),
+    label: name('label'),
+  }),
+  placed: object({
+    kind: kindIs('placed'),
+    of: name('of'),
+    x: number().strict().min(0).max(100).required(),
+    y: number().strict().min(0).max(100).required(),
+  }),
   call: object({ kind: kindIs('call'), call: name('call') }),
   power: object({ kind: kindIs('power'), is: oneOf('is', ['on', 'off', 'isolated']), of: words('of') }),
   condition: object({ kind: kindIs('condition'), of: name('of'), value: number().strict().required() }),
   wait: object({ kind: kindIs('wait'), seconds: number().strict().min(0).max(86_400).required() }),
-  reading: object({ kind: kindIs('reading'), meter: oneOf('meter', meters), from: name('from'), to: words('to'), value }),
-  observation: object({ kind: kindIs('observation'), what: name('what'), of: name('of'), words: words('words') }),
+  reading: object({
+    kind: kindIs('reading'),
+    meter: oneOf('meter', meters),
+    from: name('from'),
+    to: words('to'),
+    value,
+  }),
+  observation: object({
+    kind: kindIs('observation'),
+    what: name('what'),
+    of: name('of'),
+    words: words('words'),
+  }),
   action: object({ kind: kindIs('action'), do: oneOf('do', actionVerbs), of: name('of'), to: words('to') }),
-  setting: object({ kind: kindIs('setting'), of: name('of'), from: words('from').defined(), to: words('to').defined() }),
+  setting: object({
+    kind: kindIs('setting'),
+    of: name('of'),
+    from: words('from').defined(),
+    to: words('to').defined(),
+  }),
   unreachable: object({ kind: kindIs('unreachable'), of: name('of') }),
-  'drop-out': object({ kind: kindIs('drop-out'), fell: dropPoints('fell'), held: dropPoints('held'), words: words('words') }),
-  'first-look': object({ kind: kindIs('first-look'), item: name('item'), is: oneOf('is', ['right', 'wrong', 'not-looked']), words: words('words') }),
+  'drop-out': object({
+    kind: kindIs('drop-out'),
+    fell: dropPoints('fell'),
+    held: dropPoints('held'),
+    words: words('words'),
+  }),
+  'first-look': object({
+    kind: kindIs('first-look'),
+    item: name('item'),
+    is: oneOf('is', ['right', 'wrong', 'not-looked']),
+    words: words('words'),
+  }),
   photo: object({ kind: kindIs('photo'), photo: uuid('photo'), of: words('of'), words: words('words') }),
   note: object({ kind: kindIs('note'), words: words('words').required() }),
   support: object({ kind: kindIs('support'), asked: words('asked'), advice: words('advice').defined() }),
   retracted: object({ kind: kindIs('retracted'), entry: name('entry') }),
   isolation: object({
-    kind: kindIs('isolation'), sources: array().of(name('source')).min(1, 'sources: name every source that was isolated').max(20).required(), where: words('where'),
-    storedEnergySeconds: number().strict().min(0).max(86_400).required(), testerBefore: boolean().strict().required(), testerAfter: boolean().strict().required(),
-    legs: array().of(object({ from: name('from'), to: name('to'), volts: amount('volts') }).noUnknown()).min(1, 'legs: measure each leg to each other and to ground').max(40).required(),
+    kind: kindIs('isolation'),
+    sources: array()
+      .of(name('source'))
+      .min(1, 'sources: name every source that was isolated')
+      .max(20)
+      .required(),
+    where: words('where'),
+    storedEnergySeconds: number().strict().min(0).max(86_400).required(),
+    testerBefore: boolean().strict().required(),
+    testerAfter: boolean().strict().required(),
+    legs: array()
+      .of(object({ from: name('from'), to: name('to'), volts: amount('volts') }).noUnknown())
+      .min(1, 'legs: measure each leg to each other and to ground')
+      .max(40)
+      .required(),
   }),
-  alteration: object({ kind: kindIs('alteration'), what: oneOf('what', alterationSorts), of: name('of'), to: words('to'), hazard: said('hazard'), owner: words('owner') }),
-  'alteration-settled': object({ kind: kindIs('alteration-settled'), entry: name('entry'), of: name('of'), to: words('to'), as: oneOf('as', ['corrected', 'accepted', 'left-off']), words: words('words') }),
-  temporary: object({ kind: kindIs('temporary'), sort: oneOf('sort', temporarySorts), of: name('of'), to: words('to'), words: words('words') }),
-  'temporary-left': object({ kind: kindIs('temporary-left'), entry: name('entry'), hazard: said('hazard'), reason: said('reason'), authorisedBy: said('authorisedBy'), expires: day, told: said('told') }),
-  'temporary-removed': object({ kind: kindIs('temporary-removed'), entry: name('entry'), words: words('words') }),
+  alteration: object({
+    kind: kindIs('alteration'),
+    what: oneOf('what', alterationSorts),
+    of: name('of'),
+    to: words('to'),
+    hazard: said('hazard'),
+    owner: words('owner'),
+  }),
+  'alteration-settled': object({
+    kind: kindIs('alteration-settled'),
+    entry: name('entry'),
+    of: name('of'),
+    to: words('to'),
+    as: oneOf('as', ['corrected', 'accepted', 'left-off']),
+    words: words('words'),
+  }),
+  temporary: object({
+    kind: kindIs('temporary'),
+    sort: oneOf('sort', temporarySorts),
+    of: name('of'),
+    to: words('to'),
+    words: words('words'),
+  }),
+  'temporary-left': object({
+    kind: kindIs('temporary-left'),
+    entry: name('entry'),
+    hazard: said('hazard'),
+    reason: said('reason'),
+    authorisedBy: said('authorisedBy'),
+    expires: day,
+    told: said('told'),
+  }),
+  'temporary-removed': object({
+    kind: kindIs('temporary-removed'),
+    entry: name('entry'),
+    words: words('words'),
+  }),
   'go-ahead': object({ kind: kindIs('go-ahead'), by: said('by'), words: words('words').defined() }),
-  'lead-found': object({ kind: kindIs('lead-found'), of: name('of'), terminal: name('terminal'), color: name('color'), number: words('number').defined(), photo: words('photo') }),
-  'lead-landed': object({ kind: kindIs('lead-landed'), of: name('of'), terminal: name('terminal'), color: name('color'), number: words('number').defined() }),
-  'part-used': object({ kind: kindIs('part-used'), of: name('of'), words: words('words').defined(), dateCode: words('dateCode'), rating, bench: string().oneOf(['new', 'proven-on-bench', 'unknown']) }),
+  'lead-found': object({
+    kind: kindIs('lead-found'),
+    of: name('of'),
+    terminal: name('terminal'),
+    color: name('color'),
+    number: words('number').defined(),
+    photo: words('photo'),
+  }),
+  'lead-landed': object({
+    kind: kindIs('lead-landed'),
+    of: name('of'),
+    terminal: name('terminal'),
+    color: name('color'),
+    number: words('number').defined(),
+  }),
+  'part-used': object({
+    kind: kindIs('part-used'),
+    of: name('of'),
+    words: words('words').defined(),
+    dateCode: words('dateCode'),
+    rating,
+    bench: string().oneOf(['new', 'proven-on-bench', 'unknown']),
+  }),
   repair: object({ kind: kindIs('repair'), of: name('of'), words: words('words'), fault: words('fault') }),
   'diagram-changed': object({ kind: kindIs('diagram-changed'), of: name('of'), words: said('words') }),
   proof: object({
-    kind: kindIs('proof'), call: name('call'), words: words('words').defined(), passed: boolean().strict().required(),
-    values: array().of(object({ what: name('what'), value: amount('value'), unit: words('unit').defined(), expected: number().strict(), at: provenAt }).noUnknown()).max(60),
+    kind: kindIs('proof'),
+    call: name('call'),
+    words: words('words').defined(),
+    passed: boolean().strict().required(),
+    values: array()
+      .of(
+        object({
+          what: name('what'),
+          value: amount('value'),
+          unit: words('unit').defined(),
+          expected: number().strict(),
+          at: provenAt,
+        }).noUnknown(),
+      )
+      .max(60),
   }),
   restored: object({ kind: kindIs('restored'), item: name('item'), is: boolean().strict().required() }),
-  defect: object({ kind: kindIs('defect'), words: said('words'), of: words('of'), recommend: words('recommend'), reason: words('reason') }),
+  defect: object({
+    kind: kindIs('defect'),
+    words: said('words'),
+    of: words('of'),
+    recommend: words('recommend'),
+    reason: words('reason'),
+  }),
   'defect-closed': object({ kind: kindIs('defect-closed'), entry: name('entry') }),
-  'sign-off': object({ kind: kindIs('sign-off'), outcome: oneOf('outcome', ['repaired', 'restricted', 'left-off']), words: words('words').defined() }),
+  'sign-off': object({
+    kind: kindIs('sign-off'),
+    outcome: oneOf('outcome', ['repaired', 'restricted', 'left-off']),
+    words: words('words').defined(),
+  }),
 }
 
 export const entryKinds = Object.keys(shapes) as readonly EntryBody['kind'][]
-const isKind = (kind: unknown): kind is EntryBody['kind'] => typeof kind === 'string' && Object.hasOwn(shapes, kind)
+const isKind = (kind: unknown): kind is EntryBody['kind'] =>
+  typeof kind === 'string' && Object.hasOwn(shapes, kind)
 
 /** Checks one entry's body by its kind; nothing that is not of that kind passes. */
 export const entryBodySchema: Schema<EntryBody> = lazy((body: unknown) => {
   const kind = typeof body === 'object' && body !== null && 'kind' in body ? body.kind : undefined
-  if (!isKind(kind)) return object({ kind: string().oneOf(entryKinds, `kind must be one of ${entryKinds.join(', ')}`).required() })
+  if (!isKind(kind))
+    return object({
+      kind: string()
+        .oneOf(entryKinds, `kind must be one of ${entryKinds.join(', ')}`)
+        .required(),
+    })
   return shapes[kind].noUnknown(({ unknown }) => `a ${kind} entry has no field ${unknown}`).strict()
 }) as unknown as Schema<EntryBody>
 

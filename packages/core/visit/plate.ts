@@ -12,7 +12,8 @@ export interface PlatePair {
 }
 
 /**
- * Signatures of the conductors at the thermostat plate, taken with power off before the unit is even found: each to
+ * Signatures of the conductors at the thermostat plate, taken with power off before the unit is even found:
+ * each to
  * common, and to ground. Back-feeds through other coils read in parallel, as they do on the wall.
  */
 export function platePairs(diagram: Diagram): readonly PlatePair[] {
@@ -22,9 +23,16 @@ export function platePairs(diagram: Diagram): readonly PlatePair[] {
   const { nodes, earthNode } = healthy.circuit.network
   const common = plate.includes('TS.C') ? 'TS.C' : diagram.common
   const ohms = (from: string, to: string): number | null =>
-    valueBetween(healthy, 'ohms', nodes.get(from) ?? earthNode, to === 'EARTH' ? earthNode : nodes.get(to) ?? earthNode)
+    valueBetween(
+      healthy,
+      'ohms',
+      nodes.get(from) ?? earthNode,
+      to === 'EARTH' ? earthNode : (nodes.get(to) ?? earthNode),
+    )
   return [
-    ...plate.filter((point) => point !== common).map((from): PlatePair => ({ from, to: common, expected: ohms(from, common) })),
+    ...plate
+      .filter((point) => point !== common)
+      .map((from): PlatePair => ({ from, to: common, expected: ohms(from, common) })),
     { from: plate[0], to: 'EARTH', expected: ohms(plate[0], 'EARTH') },
   ]
 }

@@ -26,7 +26,9 @@ const runsFromAmps = 0.1
 /** A reading further off than this share asks for a second look. */
 const nearShare = 0.15
 
-/** For every call of a unit: control volts, amps of each leg of each load that runs, and that off means off. */
+/**
+ * For every call of a unit: control volts, amps of each leg of each load that runs, and that off means off.
+ */
 export function proofSheets(diagram: Diagram, conditions: Conditions): readonly ProofSheet[] {
   return diagram.calls.map(({ id, words }) => ({ call: id, words, lines: linesOf(diagram, id, conditions) }))
 }
@@ -38,30 +40,60 @@ function linesOf(diagram: Diagram, call: string, conditions: Conditions): readon
   const r = network.nodes.get('TB.R')
   const common = network.nodes.get(diagram.common)
   if (r !== undefined && common !== undefined)
-    control.push({ what: 'Control power, R to C', at: { meter: 'volts', from: 'TB.R', to: diagram.common }, unit: 'V', expected: valueBetween(healthy, 'volts', r, common) })
-  const legs = [...diagram.parts.values()].filter(({ kind }) => kind.symbol === 'motor' || kind.symbol === 'heater').flatMap((part) => {
-    const wires = [...diagram.wires.values()].filter(({ from, to, wiring }) => wiring === 'line' && (from.startsWith(`${part.id}.`) || to.startsWith(`${part.id}.`)))
-    const seen = new Set<string>()
-    return wires.flatMap(({ id, from, to }): readonly (ProofLine & { readonly amps: number })[] => {
-      const terminal = from.startsWith(`${part.id}.`) ? from : to
-      const link = network.linkNumbers.get(id)
-      if (link === undefined || seen.has(terminal)) return []
-      seen.add(terminal)
-      const amps = clampAmps(healthy, link)
-      return [{ what: `${part.words}, at ${terminal}`, at: { meter: 'amps', from, to }, unit: 'A', expected: amps, amps }]
+    control.push({
+      what: 'Control power, R to C',
+      at: { meter: 'volts', from: 'TB.R', to: diagram.common },
+      unit: 'V',
+      expected: valueBetween(healthy, 'volts', r, common),
     })
-  })
+  const legs = [...diagram.parts.values()]
+    .filter(({ kind }) => kind.symbol === 'motor' || kind.symbol === 'heater')
+    .flatMap((part) => {
+      const wires = [...diagram.wires.values()].filter(
+        ({ from, to, wiring }) =>
+          wiring === 'line' && (from.startsWith(`${part.id}.`) || to.startsWith(`${part.id}.`)),
+      )
+      const seen = new Set<string>()
+      return wires.flatMap(({ id, from, to }): readonly (ProofLine & { readonly amps: number })[] => {
+        const terminal = from.startsWith(`${part.id}.`) ? from : to
+        const link = network.linkNumbers.get(id)
+        if (link === undefined || seen.has(terminal)) return []
+        seen.add(terminal)
+        const amps = clampAmps(healthy, link)
+        return [
+          {
+            what: `${part.words}, at ${terminal}`,
+            at: { meter: 'amps', from, to },
+            unit: 'A',
+            expected: amps,
+            amps,
+          },
+        ]
+      })
+    })
   const running = legs.filter(({ amps }) => amps >= runsFromAmps).map(({ amps: _, ...line }) => line)
-  const air: readonly ProofLine[] = running.length > 0
-    ? ['Return air', 'Supply air, after 10 to 15 minutes'].map((what): ProofLine => ({ what, at: null, unit: '°F', expected: null }))
-    : []
+  const air: readonly ProofLine[] =
+    running.length > 0
+      ? ['Return air', 'Supply air, after 10 to 15 minutes'].map((what): ProofLine => ({
+          what,
+          at: null,
+          unit: '°F',
+          expected: null,
+        }))
+      : []
   // off means off: what could still run is looked at once
-  const still = running.length === 0 ? legs.slice(0, 1).map(({ amps: _, ...line }): ProofLine => ({ ...line, what: `${line.what}: nothing runs` })) : []
+  const still =
+    running.length === 0
+      ? legs
+          .slice(0, 1)
+          .map(({ amps: _, ...line }): ProofLine => ({ ...line, what: `${line.what}: nothing runs` }))
+      : []
   return [...control, ...running, ...still, ...air]
 }
 
 /** Whether a value read is near what it should be. */
-export const isNear = (expected: number | null, value: number): boolean => expected === null || Math.abs(value - expected) <= Math.max(nearShare * Math.abs(expected), 0.3)
+export const isNear = (expected: number | null, value: number): boolean =>
+  expected === null || Math.abs(value - expected) <= Math.max(nearShare * Math.abs(expected), 0.3)
 
 /** What is put back before the unit is left, whatever was done to it. */
 export const restoredItems: readonly { readonly id: string; readonly words: string }[] = [

@@ -28,7 +28,11 @@ export interface Report {
   readonly caution: string
 }
 
-export const outcomeWords = { repaired: 'Repaired and proven', restricted: 'Left with restricted service', 'left-off': 'Left off' } as const
+export const outcomeWords = {
+  repaired: 'Repaired and proven',
+  restricted: 'Left with restricted service',
+  'left-off': 'Left off',
+} as const
 
 const line = (left: string, right = '', small = ''): ReportLine => ({ left, right, small })
 
@@ -36,40 +40,98 @@ const line = (left: string, right = '', small = ''): ReportLine => ({ left, righ
 export function reportOf(state: VisitState, diagram: Diagram): Report {
   const unsafe = unsafeFindings(diagram, state.entries).map(({ words }) => words)
   return {
-    headline: unsafe.length > 0 ? 'Unsafe: not to be run' : state.signOff ? outcomeWords[state.signOff.body.outcome] : 'Visit still open',
+    headline:
+      unsafe.length > 0
+        ? 'Unsafe: not to be run'
+        : state.signOff
+          ? outcomeWords[state.signOff.body.outcome]
+          : 'Visit still open',
     plain: state.signOff?.body.words ?? '',
     unsafe,
-    sections: [complaint(state, diagram), asFound(state, diagram), cause(state, diagram), repair(state, diagram), proof(state, diagram), leftInPlace(state), stillOpen(state)],
-    caution: 'Expected values are solved from the unit’s diagram; the nameplate, the manufacturer and local code come first.',
+    sections: [
+      complaint(state, diagram),
+      asFound(state, diagram),
+      cause(state, diagram),
+      repair(state, diagram),
+      proof(state, diagram),
+      leftInPlace(state),
+      stillOpen(state),
+    ],
+    caution:
+      'Expected values are solved from the unit’s diagram; the nameplate, the manufacturer and local code come first.',
   }
 }
 
-const callWords = (diagram: Diagram, id: string | null): string => diagram.calls.find((call) => call.id === id)?.words ?? ''
+const callWords = (diagram: Diagram, id: string | null): string =>
+  diagram.calls.find((call) => call.id === id)?.words ?? ''
 
-function complaint({ complaint: said, complaintWords, controls }: VisitState, diagram: Diagram): ReportSection {
-  const control = controls ? [line(`Controlled by: ${controls.by.replace('-', ' ')}`, controls.confirmed ? 'confirmed' : '', controls.telephone ?? '')] : []
-  return { title: 'Complaint', none: 'None recorded.', lines: [line(diagram.complaints.find(({ id }) => id === said)?.words ?? said, '', complaintWords), ...control] }
+function complaint(
+  { complaint: said, complaintWords, controls }: VisitState,
+  diagram: Diagram,
+): ReportSection {
+  const control = controls
+    ? [
+        line(
+          `Controlled by: ${controls.by.replace('-', ' ')}`,
+          controls.confirmed ? 'confirmed' : '',
+          controls.telephone ?? '',
+        ),
+      ]
+    : []
+  return {
+    title: 'Complaint',
+    none: 'None recorded.',
+    lines: [
+      line(diagram.complaints.find(({ id }) => id === said)?.words ?? said, '', complaintWords),
+      ...control,
+    ],
+  }
 }
 
 function asFound(state: VisitState, diagram: Diagram): ReportSection {
   const firstCall = diagram.complaints.find(({ id }) => id === state.complaint)?.call ?? null
   return {
-    title: 'As found', none: 'No readings were taken.',
+    title: 'As found',
+    none: 'No readings were taken.',
     lines: [
-      ...[...state.firstLook.values()].filter(({ body }) => body.is === 'wrong').map(({ body }) => line(body.words ?? body.item, 'wrong')),
-      ...state.alterations.map(({ body, settled }) => line(alterationWords(body), settled?.as ?? 'not settled', [body.hazard, body.owner ? `owner: ${body.owner}` : ''].filter(Boolean).join('; '))),
-      ...state.observations.map(({ body }) => line(partWords(diagram, body.of), body.what === 'code' ? `code ${body.words ?? ''}` : seenWords(body.what))),
-      ...state.readings.map(({ body, call, power }) => line(`${body.from} to ${body.to ?? diagram.common}`, display(body.value, body.meter), power === 'on' ? callWords(diagram, call ?? firstCall) : 'isolated')),
+      ...[...state.firstLook.values()]
+        .filter(({ body }) => body.is === 'wrong')
+        .map(({ body }) => line(body.words ?? body.item, 'wrong')),
+      ...state.alterations.map(({ body, settled }) =>
+        line(
+          alterationWords(body),
+          settled?.as ?? 'not settled',
+          [body.hazard, body.owner ? `owner: ${body.owner}` : ''].filter(Boolean).join('; '),
+        ),
+      ),
+      ...state.observations.map(({ body }) =>
+        line(
+          partWords(diagram, body.of),
+          body.what === 'code' ? `code ${body.words ?? ''}` : seenWords(body.what),
+        ),
+      ),
+      ...state.readings.map(({ body, call, power }) =>
+        line(
+          `${body.from} to ${body.to ?? diagram.common}`,
+          display(body.value, body.meter),
+          power === 'on' ? callWords(diagram, call ?? firstCall) : 'isolated',
+        ),
+      ),
     ],
   }
 }
 
 function cause(state: VisitState, diagram: Diagram): ReportSection {
   return {
-    title: 'Cause', none: 'Not found on this visit.',
+    title: 'Cause',
+    none: 'Not found on this visit.',
     lines: state.repairs.map(({ entry, body }) => {
-      const before = state.readings.filter((reading) => reading.entry.clock.wall <= entry.clock.wall).slice(-3)
-      const shown = before.map((reading) => `${display(reading.body.value, reading.body.meter)} at ${reading.body.from}`).join(', ')
+      const before = state.readings
+        .filter((reading) => reading.entry.clock.wall <= entry.clock.wall)
+        .slice(-3)
+      const shown = before
+        .map((reading) => `${display(reading.body.value, reading.body.meter)} at ${reading.body.from}`)
+        .join(', ')
       return line(body.words ?? partWords(diagram, body.of), '', shown ? `shown by ${shown}` : '')
     }),
   }
@@ -77,44 +139,92 @@ function cause(state: VisitState, diagram: Diagram): ReportSection {
 
 function repair(state: VisitState, diagram: Diagram): ReportSection {
   return {
-    title: 'Repair', none: 'None.',
+    title: 'Repair',
+    none: 'None.',
     lines: [
       ...state.goAheads.map(({ body }) => line('Go-ahead', body.by, body.words)),
       ...state.repairs.map(({ body }) => line(partWords(diagram, body.of), 'repaired')),
-      ...state.partsUsed.map(({ body }) => line(`Part: ${partWords(diagram, body.of)}`, body.dateCode ? `date code ${body.dateCode}` : '', [body.words, ...Object.entries(body.rating).map(([name, value]) => `${name} ${value}`)].filter(Boolean).join('; '))),
+      ...state.partsUsed.map(({ body }) =>
+        line(
+          `Part: ${partWords(diagram, body.of)}`,
+          body.dateCode ? `date code ${body.dateCode}` : '',
+          [body.words, ...Object.entries(body.rating).map(([name, value]) => `${name} ${value}`)]
+            .filter(Boolean)
+            .join('; '),
+        ),
+      ),
       ...state.settings.map(({ body }) => line(`Setting: ${body.of}`, `${body.from} → ${body.to}`)),
-      ...state.diagramChanges.map(({ body }) => line(`Wiring changed for good: ${partWords(diagram, body.of)}`, '', body.words)),
+      ...state.diagramChanges.map(({ body }) =>
+        line(`Wiring changed for good: ${partWords(diagram, body.of)}`, '', body.words),
+      ),
     ],
   }
 }
 
 function proof(state: VisitState, diagram: Diagram): ReportSection {
-  const unproven = diagram.calls.filter(({ id }) => !state.proofs.some(({ body }) => body.call === id && body.passed))
+  const unproven = diagram.calls.filter(
+    ({ id }) => !state.proofs.some(({ body }) => body.call === id && body.passed),
+  )
   const undone = restoredItems.filter(({ id }) => state.restored.get(id) !== true)
   return {
-    title: 'Proof', none: 'Nothing was proven.',
+    title: 'Proof',
+    none: 'Nothing was proven.',
     lines: [
-      ...state.proofs.map(({ body }) => line(callWords(diagram, body.call), body.passed ? 'right' : 'not right',
-        [body.words, ...(body.values ?? []).map(({ what, value, unit, expected }) => `${what}: ${value} ${unit}${expected === undefined ? '' : ` (should ${expected.toFixed(unit === 'A' && expected < 10 ? 2 : 1)})`}`)].filter(Boolean).join('; '))),
-      ...(unproven.length > 0 ? [line(`Not proven on this visit: ${unproven.map(({ words }) => words.toLowerCase()).join(', ')}.`)] : []),
-      ...(state.signOff && undone.length > 0 ? [line(`Not ticked: ${undone.map(({ words }) => words.toLowerCase()).join('; ')}.`)] : []),
+      ...state.proofs.map(({ body }) =>
+        line(
+          callWords(diagram, body.call),
+          body.passed ? 'right' : 'not right',
+          [
+            body.words,
+            ...(body.values ?? []).map(
+              ({ what, value, unit, expected }) =>
+                `${what}: ${value} ${unit}${expected === undefined ? '' : ` (should ${expected.toFixed(unit === 'A' && expected < 10 ? 2 : 1)})`}`,
+            ),
+          ]
+            .filter(Boolean)
+            .join('; '),
+        ),
+      ),
+      ...(unproven.length > 0
+        ? [line(`Not proven on this visit: ${unproven.map(({ words }) => words.toLowerCase()).join(', ')}.`)]
+        : []),
+      ...(state.signOff && undone.length > 0
+        ? [line(`Not ticked: ${undone.map(({ words }) => words.toLowerCase()).join('; ')}.`)]
+        : []),
     ],
   }
 }
 
 const leftInPlace = ({ measures }: VisitState): ReportSection => ({
-  title: 'Left in place', none: 'Nothing.',
-  lines: measures.map((measure) => line(temporaryWords(measure), measure.left ? `until ${measure.left.expires}` : 'still on',
-    measure.left ? `${measure.left.hazard}. ${measure.left.reason}. Authorised by ${measure.left.authorisedBy}; told: ${measure.left.told}` : '')),
+  title: 'Left in place',
+  none: 'Nothing.',
+  lines: measures.map((measure) =>
+    line(
+      temporaryWords(measure),
+      measure.left ? `until ${measure.left.expires}` : 'still on',
+      measure.left
+        ? `${measure.left.hazard}. ${measure.left.reason}. Authorised by ${measure.left.authorisedBy}; told: ${measure.left.told}`
+        : '',
+    ),
+  ),
 })
 
 function stillOpen(state: VisitState): ReportSection {
   return {
-    title: 'Still open', none: 'Nothing.',
+    title: 'Still open',
+    none: 'Nothing.',
     lines: [
-      ...state.defects.map(({ body }) => line(body.words, body.recommend ? 'recommended' : '', [body.recommend, body.reason].filter(Boolean).join(': '))),
+      ...state.defects.map(({ body }) =>
+        line(
+          body.words,
+          body.recommend ? 'recommended' : '',
+          [body.recommend, body.reason].filter(Boolean).join(': '),
+        ),
+      ),
       ...(state.signOff ? [] : closingProblems(state).map((problem) => line(problem))),
-      ...state.support.map(({ body }) => line('Support asked', '', [body.asked, body.advice].filter(Boolean).join(' → '))),
+      ...state.support.map(({ body }) =>
+        line('Support asked', '', [body.asked, body.advice].filter(Boolean).join(' → ')),
+      ),
       ...state.notes.map(({ body }) => line(body.words)),
     ],
   }
@@ -122,9 +232,18 @@ function stillOpen(state: VisitState): ReportSection {
 
 /** A few lines to send in the middle of a visit, to somebody who does not stand in front of the unit. */
 export function supportSummary(state: VisitState, diagram: Diagram, suspects: readonly string[]): string {
-  const readings = state.readings.slice(-12).map(({ body, call, power }) => `- ${body.from} to ${body.to ?? diagram.common}: ${display(body.value, body.meter)} (${power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'})`)
+  const readings = state.readings
+    .slice(-12)
+    .map(
+      ({ body, call, power }) =>
+        `- ${body.from} to ${body.to ?? diagram.common}: ${display(body.value, body.meter)} (${power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'})`,
+    )
   return [
-    diagram.title, `Complaint: ${diagram.complaints.find(({ id }) => id === state.complaint)?.words ?? state.complaint}`,
-    'Readings:', ...readings, 'Suspects now:', ...suspects.slice(0, 4).map((words) => `- ${words}`),
+    diagram.title,
+    `Complaint: ${diagram.complaints.find(({ id }) => id === state.complaint)?.words ?? state.complaint}`,
+    'Readings:',
+    ...readings,
+    'Suspects now:',
+    ...suspects.slice(0, 4).map((words) => `- ${words}`),
   ].join('\n')
 }

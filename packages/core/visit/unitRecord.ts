@@ -29,7 +29,12 @@ const driftShare = 0.1
 const yearMs = 365.25 * 86_400_000
 
 /** Folds the logs of all visits of a unit. `installed` is a date, `nowMs` the present. */
-export function foldUnitRecord(log: readonly Entry[], diagram: Diagram, installed: string, nowMs: number): UnitRecord {
+export function foldUnitRecord(
+  log: readonly Entry[],
+  diagram: Diagram,
+  installed: string,
+  nowMs: number,
+): UnitRecord {
   const entries = standingEntries(merge(log))
   const closed = new Set(entriesOf(entries, 'defect-closed').map(({ body }) => body.entry))
   const repairs = entriesOf(entries, 'repair')
@@ -42,10 +47,14 @@ export function foldUnitRecord(log: readonly Entry[], diagram: Diagram, installe
     openDefects: entriesOf(entries, 'defect').filter(({ entry }) => !closed.has(entry.id)),
     measures: openMeasures(entries),
     drifting: drifts(entries),
-    contactors: [...diagram.parts.values()].filter(({ kind }) => kind.kind === 'contactor').map(({ id, words }) => {
-      const fitted = repairs.filter(({ body }) => body.of === id).at(-1)?.entry.clock.wall ?? Date.parse(installed)
-      return { part: id, words, years: Math.max(0, (nowMs - fitted) / yearMs) }
-    }).sort((a, b) => b.years - a.years),
+    contactors: [...diagram.parts.values()]
+      .filter(({ kind }) => kind.kind === 'contactor')
+      .map(({ id, words }) => {
+        const fitted =
+          repairs.filter(({ body }) => body.of === id).at(-1)?.entry.clock.wall ?? Date.parse(installed)
+        return { part: id, words, years: Math.max(0, (nowMs - fitted) / yearMs) }
+      })
+      .sort((a, b) => b.years - a.years),
     diagramChanges: entriesOf(entries, 'diagram-changed'),
     again: [...count].filter(([, times]) => times > 1).map(([of, times]) => ({ of, times })),
   }
@@ -62,6 +71,8 @@ function drifts(entries: readonly Entry[]): readonly Drift[] {
   return [...series].flatMap(([what, { values, unit }]): readonly Drift[] => {
     const [first] = values
     const last = values[values.length - 1]
-    return values.length > 1 && unit !== '°F' && Math.abs(last - first) > driftShare * Math.abs(first) ? [{ what, values, unit }] : []
+    return values.length > 1 && unit !== '°F' && Math.abs(last - first) > driftShare * Math.abs(first)
+      ? [{ what, values, unit }]
+      : []
   })
 }

@@ -6,49 +6,94 @@ import { builtInUnit } from '../units/index'
 import { isForbiddenBridge, passesByGuard } from '../diagram/guards'
 import { closingProblems, foldVisit, powerOnProblems, signOffProblems } from './visitState'
 
-const entry = (id: string, wall: number, body: EntryBody, device = 'a'): Entry => ({ id, visit: 'v', by: 'p', clock: { wall, counter: 0, device }, body })
+const entry = (id: string, wall: number, body: EntryBody, device = 'a'): Entry => ({
+  id,
+  visit: 'v',
+  by: 'p',
+  clock: { wall, counter: 0, device },
+  body,
+})
 
 const bodies: fc.Arbitrary<EntryBody> = fc.oneof(
-  fc.constantFrom<EntryBody>({ kind: 'call', call: 'cool1' }, { kind: 'call', call: 'off' }, { kind: 'power', is: 'isolated' }, { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.Y1' }),
-  fc.double({ min: 0, max: 500, noNaN: true }).map((value): EntryBody => ({ kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value })),
+  fc.constantFrom<EntryBody>(
+    { kind: 'call', call: 'cool1' },
+    { kind: 'call', call: 'off' },
+    { kind: 'power', is: 'isolated' },
+    { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.Y1' },
+  ),
+  fc
+    .double({ min: 0, max: 500, noNaN: true })
+    .map((value): EntryBody => ({ kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value })),
 )
-const logs = fc.array(fc.record({ id: fc.uuid(), wall: fc.nat(1000), counter: fc.nat(3), device: fc.constantFrom('a', 'b', 'c'), body: bodies }), { maxLength: 30 })
-  .map((raw) => raw.map(({ id, wall, counter, device, body }): Entry => ({ id, visit: 'v', by: 'p', clock: { wall, counter, device }, body })))
+const logs = fc
+  .array(
+    fc.record({
+      id: fc.uuid(),
+      wall: fc.nat(1000),
+      counter: fc.nat(3),
+      device: fc.constantFrom('a', 'b', 'c'),
+      body: bodies,
+    }),
+    { maxLength: 30 },
+  )
+  .map((raw) =>
+    raw.map(({ id, wall, counter, device, body }): Entry => ({
+      id,
+      visit: 'v',
+      by: 'p',
+      clock: { wall, counter, device },
+      body,
+    })),
+  )
 
 test('a log folds to the same visit in any order, with any doubles, from any split between devices', () => {
-  fc.assert(fc.property(logs, fc.nat(), (log, seed) => {
-    const mixed = [...log].sort((a, b) => ((a.id.charCodeAt(0) * 7 + seed) % 13) - ((b.id.charCodeAt(1) * 5 + seed) % 11))
-    const half = log.slice(0, Math.floor(log.length / 2))
-    expect(foldVisit(mixed)).toEqual(foldVisit(log))
-    expect(foldVisit([...log, ...half])).toEqual(foldVisit(log))
-    expect(merge(half, merge(log, half))).toEqual(merge(log))
-  }))
+  fc.assert(
+    fc.property(logs, fc.nat(), (log, seed) => {
+      const mixed = [...log].sort(
+        (a, b) => ((a.id.charCodeAt(0) * 7 + seed) % 13) - ((b.id.charCodeAt(1) * 5 + seed) % 11),
+      )
+      const half = log.slice(0, Math.floor(log.length / 2))
+      expect(foldVisit(mixed)).toEqual(foldVisit(log))
+      expect(foldVisit([...log, ...half])).toEqual(foldVisit(log))
+      expect(merge(half, merge(log, half))).toEqual(merge(log))
+    }),
+  )
 })
 
 test('an answer comes after what it answers, however wrong the clocks', () => {
-  fc.assert(fc.property(fc.integer({ min: -7_200_000, max: 7_200_000 }), fc.array(fc.nat(5000), { maxLength: 20 }), (skew, steps) => {
-    let now = 1_000_000_000
-    let a: Clock = { wall: 0, counter: 0, device: 'a' }
-    let b: Clock = { wall: 0, counter: 0, device: 'b' }
-    for (const step of steps) {
-      now += step
-      const said = (a = tick(a, now))
-      b = tick(witness(b, said), now + skew)
-      expect(compareClocks(said, b)).toBeLessThan(0)
-      a = witness(a, b)
-    }
-  }))
+  fc.assert(
+    fc.property(
+      fc.integer({ min: -7_200_000, max: 7_200_000 }),
+      fc.array(fc.nat(5000), { maxLength: 20 }),
+      (skew, steps) => {
+        let now = 1_000_000_000
+        let a: Clock = { wall: 0, counter: 0, device: 'a' }
+        let b: Clock = { wall: 0, counter: 0, device: 'b' }
+        for (const step of steps) {
+          now += step
+          const said = (a = tick(a, now))
+          b = tick(witness(b, said), now + skew)
+          expect(compareClocks(said, b)).toBeLessThan(0)
+          a = witness(a, b)
+        }
+      },
+    ),
+  )
 })
 
 test('a retracted reading is gone from the visit and stays in the log', () => {
-  const log = [entry('1', 1, { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 3 }), entry('2', 2, { kind: 'retracted', entry: '1' })]
+  const log = [
+    entry('1', 1, { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 3 }),
+    entry('2', 2, { kind: 'retracted', entry: '1' }),
+  ]
   expect(foldVisit(log).readings).toHaveLength(0)
   expect(merge(log)).toHaveLength(2)
 })
 
 describe('signing off as repaired', () => {
   const diagram = builtInUnit('rooftop-two-stage')
-  const problems = (...entries: readonly Entry[]): string => signOffProblems(foldVisit(entries), diagram).join()
+  const problems = (...entries: readonly Entry[]): string =>
+    signOffProblems(foldVisit(entries), diagram).join()
   const bridge = entry('1', 1, { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.Y1' })
   const off = entry('2', 2, { kind: 'action', do: 'unbridge', of: 'TB.Y1', to: 'TB.R' })
   const repair = entry('3', 3, { kind: 'repair', of: 'LPS1' })
@@ -62,7 +107,15 @@ describe('signing off as repaired', () => {
   })
 
   test('a bridge that is left needs its particulars, and never goes silently', () => {
-    const left = entry('5', 5, { kind: 'temporary-left', entry: '1', hazard: 'compressor without its delay', reason: 'part on order', authorisedBy: 'building manager', expires: '2031-02-01', told: 'front desk' })
+    const left = entry('5', 5, {
+      kind: 'temporary-left',
+      entry: '1',
+      hazard: 'compressor without its delay',
+      reason: 'part on order',
+      authorisedBy: 'building manager',
+      expires: '2031-02-01',
+      told: 'front desk',
+    })
     expect(closingProblems(foldVisit([bridge]))).toHaveLength(1)
     expect(closingProblems(foldVisit([bridge, left]))).toEqual([])
     expect(foldVisit([bridge, left]).measures).toHaveLength(1)
@@ -70,12 +123,29 @@ describe('signing off as repaired', () => {
   })
 
   test('never with a limit, smoke, gas-safety or high-pressure control out of circuit, left with particulars or not', () => {
-    for (const [of, to] of [['HPS1.1', 'HPS1.2'], ['ML.1', 'ML.2'], ['LPS1.1', 'HPS1.2']]) {
+    for (const [of, to] of [
+      ['HPS1.1', 'HPS1.2'],
+      ['ML.1', 'ML.2'],
+      ['LPS1.1', 'HPS1.2'],
+    ]) {
       const jumper = entry('6', 1, { kind: 'action', do: 'bridge', of, to })
-      const left = entry('7', 5, { kind: 'temporary-left', entry: '6', hazard: 'h', reason: 'r', authorisedBy: 'a', expires: '2031-02-01', told: 't' })
+      const left = entry('7', 5, {
+        kind: 'temporary-left',
+        entry: '6',
+        hazard: 'h',
+        reason: 'r',
+        authorisedBy: 'a',
+        expires: '2031-02-01',
+        told: 't',
+      })
       expect(problems(jumper, left, repair, proof)).toMatch(/safety control is out of its circuit/)
     }
-    const found = entry('8', 1, { kind: 'alteration', what: 'bridged', of: 'HPS1', hazard: 'no high-pressure protection' })
+    const found = entry('8', 1, {
+      kind: 'alteration',
+      what: 'bridged',
+      of: 'HPS1',
+      hazard: 'no high-pressure protection',
+    })
     expect(problems(found, repair, proof)).toMatch(/safety control/)
     const accepted = entry('9', 2, { kind: 'alteration-settled', entry: '8', of: 'HPS1', as: 'accepted' })
     expect(problems(found, accepted, repair, proof)).toMatch(/safety control/)
@@ -94,13 +164,27 @@ describe('signing off as repaired', () => {
   })
 
   test('not with a lead off, and power waits for it and for a tone set', () => {
-    const lead = entry('11', 1, { kind: 'lead-found', of: 'CC1', terminal: 'CC1.A1', color: 'yellow', number: '86' })
-    const landed = entry('12', 2, { kind: 'lead-landed', of: 'CC1', terminal: 'CC1.A1', color: 'yellow', number: '86' })
+    const lead = entry('11', 1, {
+      kind: 'lead-found',
+      of: 'CC1',
+      terminal: 'CC1.A1',
+      color: 'yellow',
+      number: '86',
+    })
+    const landed = entry('12', 2, {
+      kind: 'lead-landed',
+      of: 'CC1',
+      terminal: 'CC1.A1',
+      color: 'yellow',
+      number: '86',
+    })
     const tone = entry('13', 3, { kind: 'temporary', sort: 'tone-set', of: 'TB.Y1', to: 'TB.C' })
     expect(problems(lead, repair, proof)).toMatch(/not back on/)
     expect(powerOnProblems(foldVisit([lead]))).toHaveLength(1)
     expect(powerOnProblems(foldVisit([lead, landed]))).toEqual([])
     expect(powerOnProblems(foldVisit([tone]))).toHaveLength(1)
-    expect(powerOnProblems(foldVisit([tone, entry('14', 4, { kind: 'temporary-removed', entry: '13' })]))).toEqual([])
+    expect(
+      powerOnProblems(foldVisit([tone, entry('14', 4, { kind: 'temporary-removed', entry: '13' })])),
+    ).toEqual([])
   })
 })

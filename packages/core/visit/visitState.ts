@@ -1,7 +1,14 @@
 import type { Diagram } from '../diagram/diagram'
 import { entriesOf, type At, type Of } from './fold'
 import { merge, standingEntries, type Entry } from './log'
-import { alterationsOf, openMeasures, temporaryWords, unsafeFindings, type Alteration, type TemporaryMeasure } from './temporary'
+import {
+  alterationsOf,
+  openMeasures,
+  temporaryWords,
+  unsafeFindings,
+  type Alteration,
+  type TemporaryMeasure,
+} from './temporary'
 
 export type { At, Of } from './fold'
 
@@ -19,7 +26,10 @@ export interface VisitState {
   readonly powerWords: string
   readonly isolation: At<'isolation'> | null
   readonly firstLook: ReadonlyMap<string, At<'first-look'>>
-  readonly readings: readonly (At<'reading'> & { readonly call: string | null; readonly power: Of<'power'>['is'] })[]
+  readonly readings: readonly (At<'reading'> & {
+    readonly call: string | null
+    readonly power: Of<'power'>['is']
+  })[]
   readonly observations: readonly At<'observation'>[]
   readonly photos: readonly At<'photo'>[]
   readonly alterations: readonly Alteration[]
@@ -69,18 +79,28 @@ export function foldVisit(log: readonly Entry[]): VisitState {
   const closed = new Set(entriesOf(entries, 'defect-closed').map(({ body }) => body.entry))
   const landed = entriesOf(entries, 'lead-landed').map(({ body }) => body)
   return {
-    entries, call, callSince, power, powerWords, readings,
+    entries,
+    call,
+    callSince,
+    power,
+    powerWords,
+    readings,
     complaint: complaint?.body.complaint ?? '',
     complaintWords: complaint?.body.words ?? '',
     controls: entriesOf(entries, 'controls').at(-1)?.body ?? null,
-    isolation: power === 'isolated' ? entriesOf(entries, 'isolation').at(-1) ?? null : null,
+    isolation: power === 'isolated' ? (entriesOf(entries, 'isolation').at(-1) ?? null) : null,
     firstLook: new Map(entriesOf(entries, 'first-look').map((look) => [look.body.item, look])),
     observations: entriesOf(entries, 'observation'),
     photos: entriesOf(entries, 'photo'),
     alterations: alterationsOf(entries),
     goAheads: entriesOf(entries, 'go-ahead'),
     leads: entriesOf(entries, 'lead-found').map((lead) => ({
-      ...lead, landed: landed.find(({ of, color, number }) => of === lead.body.of && color === lead.body.color && number === lead.body.number) ?? null,
+      ...lead,
+      landed:
+        landed.find(
+          ({ of, color, number }) =>
+            of === lead.body.of && color === lead.body.color && number === lead.body.number,
+        ) ?? null,
     })),
     partsUsed: entriesOf(entries, 'part-used'),
     settings: entriesOf(entries, 'setting'),
@@ -102,22 +122,43 @@ export function signOffProblems(state: VisitState, diagram: Diagram): readonly s
   const unlanded = state.leads.filter(({ landed }) => landed === null)
   const unsettled = state.alterations.filter(({ settled }) => settled === null)
   return [
-    ...unsafeFindings(diagram, state.entries).map(({ words }) => `${words}. The unit stays off and somebody is told; this is no repair`),
-    ...open.map((measure) => `${temporaryWords(measure)} is still on: take it off and say so, or leave it with hazard, reason, authoriser and end date`),
-    ...unsettled.map(({ body }) => `${body.of}: found altered. Say whether it was corrected, is meant so, or the unit is left off`),
+    ...unsafeFindings(diagram, state.entries).map(
+      ({ words }) => `${words}. The unit stays off and somebody is told; this is no repair`,
+    ),
+    ...open.map(
+      (measure) =>
+        `${temporaryWords(measure)} is still on: take it off and say so, or leave it with hazard, reason, authoriser and end date`,
+    ),
+    ...unsettled.map(
+      ({ body }) =>
+        `${body.of}: found altered. Say whether it was corrected, is meant so, or the unit is left off`,
+    ),
     ...unlanded.map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} is not back on`),
-    ...(state.repairs.length === 0 ? ['No repair is recorded: sign off as restricted or left off, or record it'] : []),
-    ...(state.repairs.length > 0 && !state.proofs.some(({ body }) => body.passed) ? ['The repair is not proven: run the call and record its proof'] : []),
+    ...(state.repairs.length === 0
+      ? ['No repair is recorded: sign off as restricted or left off, or record it']
+      : []),
+    ...(state.repairs.length > 0 && !state.proofs.some(({ body }) => body.passed)
+      ? ['The repair is not proven: run the call and record its proof']
+      : []),
     ...(state.power === 'on' ? [] : ['The unit is switched off: switch it on and prove it']),
   ]
 }
 
 /** What still stands in the way of any sign-off: a measure left without its particulars is never silent. */
 export const closingProblems = (state: VisitState): readonly string[] =>
-  state.measures.filter(({ left }) => left === null).map((measure) => `${temporaryWords(measure)} is still on: take it off and say so, or leave it with hazard, reason, authoriser, end date and who was told`)
+  state.measures
+    .filter(({ left }) => left === null)
+    .map(
+      (measure) =>
+        `${temporaryWords(measure)} is still on: take it off and say so, or leave it with hazard, reason, authoriser, end date and who was told`,
+    )
 
 /** What holds back power: a tone set drives a pair that control voltage would come back on. */
 export const powerOnProblems = (state: VisitState): readonly string[] => [
-  ...state.measures.filter(({ sort }) => sort === 'tone-set').map((measure) => `${temporaryWords(measure)}. Take it off before power returns`),
-  ...state.leads.filter(({ landed }) => landed === null).map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} hangs free`),
+  ...state.measures
+    .filter(({ sort }) => sort === 'tone-set')
+    .map((measure) => `${temporaryWords(measure)}. Take it off before power returns`),
+  ...state.leads
+    .filter(({ landed }) => landed === null)
+    .map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} hangs free`),
 ]

@@ -20,7 +20,9 @@ export function BoardScreen() {
   const wide = useWide()
   const board = useAppSelector((state) => state.places.board)
   const session = useAppSelector((state) => state.session)
-  useEffect(() => { void sync.refresh() }, [sync])
+  useEffect(() => {
+    void sync.refresh()
+  }, [sync])
   const items = useBoardItems()
   const groups: readonly (readonly [string, readonly BoardItem[]])[] = [
     ['Waiting', items.filter(({ state }) => state === 'waiting')],
@@ -30,26 +32,84 @@ export function BoardScreen() {
   return (
     <Screen
       maxWidth={wide ? 1180 : 760}
-      head={<Heading title="Calls" below={session.is === 'in' ? `${session.person.name}, ${session.person.shop.name}` : ''} right={<Press kind="quiet" title="Sign out" onPress={() => { void sync.signOut() }} />} />}
+      head={
+        <Heading
+          title="Calls"
+          below={session.is === 'in' ? `${session.person.name}, ${session.person.shop.name}` : ''}
+          right={
+            <Press
+              kind="quiet"
+              title="Sign out"
+              onPress={() => {
+                void sync.signOut()
+              }}
+            />
+          }
+        />
+      }
       foot={
         <View style={{ padding: space.medium, gap: space.small }}>
           <UnsentNote />
           <View style={{ flexDirection: 'row', gap: space.small }}>
-            <Press title="Temporary" label="Temporary measures still on" onPress={() => { router.navigate('/temporary') }} />
-            <View style={{ flex: 1 }}><Press kind="main" title="New call: choose the unit" onPress={() => { router.navigate('/sites') }} /></View>
+            <Press
+              title="Temporary"
+              label="Temporary measures still on"
+              onPress={() => {
+                router.navigate('/temporary')
+              }}
+            />
+            <View style={{ flex: 1 }}>
+              <Press
+                kind="main"
+                title="New call: choose the unit"
+                onPress={() => {
+                  router.navigate('/sites')
+                }}
+              />
+            </View>
           </View>
         </View>
       }
     >
-      {board === null && items.length === 0 ? <Words quiet>The board comes with the first signal. You can take a call already.</Words> : null}
-      {board !== null && items.length === 0 ? <Words quiet>No calls yet. Take one with the button below: choose the site and the unit, then the complaint.</Words> : null}
-      <View style={{ flexDirection: wide ? 'row' : 'column', gap: wide ? space.huge : space.large, alignItems: 'flex-start' }}>
-        {groups.filter(([, list]) => list.length > 0).map(([title, list]) => (
-          <View key={title} style={{ flex: wide ? 1 : undefined, width: wide ? undefined : '100%' }}>
-            <Words strong quiet role="heading" aria-level={2} style={{ borderBottomWidth: 1, borderColor: palette.line, paddingBottom: 4 }}>{title}</Words>
-            {list.map((item) => <CallCard key={item.visit} item={item} onPress={() => { router.navigate(`/visits/${item.visit}`) }} />)}
-          </View>
-        ))}
+      {board === null && items.length === 0 ? (
+        <Words quiet>The board comes with the first signal. You can take a call already.</Words>
+      ) : null}
+      {board !== null && items.length === 0 ? (
+        <Words quiet>
+          No calls yet. Take one with the button below: choose the site and the unit, then the complaint.
+        </Words>
+      ) : null}
+      <View
+        style={{
+          flexDirection: wide ? 'row' : 'column',
+          gap: wide ? space.huge : space.large,
+          alignItems: 'flex-start',
+        }}
+      >
+        {groups
+          .filter(([, list]) => list.length > 0)
+          .map(([title, list]) => (
+            <View key={title} style={{ flex: wide ? 1 : undefined, width: wide ? undefined : '100%' }}>
+              <Words
+                strong
+                quiet
+                role="heading"
+                aria-level={2}
+                style={{ borderBottomWidth: 1, borderColor: palette.line, paddingBottom: 4 }}
+              >
+                {title}
+              </Words>
+              {list.map((item) => (
+                <CallCard
+                  key={item.visit}
+                  item={item}
+                  onPress={() => {
+                    router.navigate(`/visits/${item.visit}`)
+                  }}
+                />
+              ))}
+            </View>
+          ))}
       </View>
     </Screen>
   )
@@ -60,15 +120,32 @@ function useBoardItems(): readonly BoardItem[] {
   const { board, places } = useAppSelector((state) => state.places)
   const { visits, logs } = useAppSelector((state) => state.visits)
   const known = new Set(board?.items.map(({ visit }) => visit))
-  const own = Object.values(visits).filter(({ id }) => !known.has(id)).flatMap((visit): readonly BoardItem[] => {
-    const unit = places?.units.find(({ id }) => id === visit.unit)
-    const site = places?.sites.find(({ id }) => id === unit?.site)
-    return unit && site ? [{ visit: visit.id, unit, site, startedAt: visit.startedAt, complaint: '', words: '', state: 'under-way', outcome: '' }] : []
-  })
+  const own = Object.values(visits)
+    .filter(({ id }) => !known.has(id))
+    .flatMap((visit): readonly BoardItem[] => {
+      const unit = places?.units.find(({ id }) => id === visit.unit)
+      const site = places?.sites.find(({ id }) => id === unit?.site)
+      return unit && site
+        ? [
+            {
+              visit: visit.id,
+              unit,
+              site,
+              startedAt: visit.startedAt,
+              complaint: '',
+              words: '',
+              state: 'under-way',
+              outcome: '',
+            },
+          ]
+        : []
+    })
   return [...own, ...(board?.items ?? [])].map((item) => {
     const bodies = (logs[item.visit] ?? []).map(({ body }) => body)
     const closing = bodies.find((body) => body.kind === 'sign-off')
     if (closing) return { ...item, state: 'closed', outcome: closing.outcome }
-    return item.state === 'waiting' && bodies.some(({ kind }) => kind === 'arrived') ? { ...item, state: 'under-way' } : item
+    return item.state === 'waiting' && bodies.some(({ kind }) => kind === 'arrived')
+      ? { ...item, state: 'under-way' }
+      : item
   })
 }

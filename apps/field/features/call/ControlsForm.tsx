@@ -6,7 +6,9 @@ import { Part } from '../../ui/Part'
 import type { OpenVisit } from '../visit/useVisit'
 
 const controllers = [
-  { id: 'thermostat', words: 'Its thermostat' }, { id: 'building', words: 'Building system' }, { id: 'energy-company', words: 'Energy-management company' },
+  { id: 'thermostat', words: 'Its thermostat' },
+  { id: 'building', words: 'Building system' },
+  { id: 'energy-company', words: 'Energy-management company' },
 ] as const
 
 /** Who makes the call, and whether they have confirmed by telephone that they are making it. */
@@ -16,11 +18,38 @@ export function ControlsForm({ visit: { state, say } }: { readonly visit: OpenVi
   const by = controls?.by ?? null
   return (
     <Part title="Who controls the call">
-      <Chips label="Who controls the call" options={controllers} chosen={by} onChoose={(id) => { void say({ kind: 'controls', by: id, ...(telephone ? { telephone } : {}) }) }} />
+      <Chips
+        label="Who controls the call"
+        options={controllers}
+        chosen={by}
+        onChoose={(id) => {
+          void say({ kind: 'controls', by: id, ...(telephone ? { telephone } : {}) })
+        }}
+      />
       {by !== null && by !== 'thermostat' ? (
         <>
-          <Field label="Their telephone" value={telephone} onChangeText={setTelephone} inputMode="tel" onBlur={() => { if (telephone !== (controls?.telephone ?? '')) void say({ kind: 'controls', by, telephone, confirmed: controls?.confirmed ?? false }) }} />
-          <Check title="They confirmed that they are calling" on={controls?.confirmed === true} onPress={() => { void say({ kind: 'controls', by, ...(telephone ? { telephone } : {}), confirmed: controls?.confirmed !== true }) }} />
+          <Field
+            label="Their telephone"
+            value={telephone}
+            onChangeText={setTelephone}
+            inputMode="tel"
+            onBlur={() => {
+              if (telephone !== (controls?.telephone ?? ''))
+                void say({ kind: 'controls', by, telephone, confirmed: controls?.confirmed ?? false })
+            }}
+          />
+          <Check
+            title="They confirmed that they are calling"
+            on={controls?.confirmed === true}
+            onPress={() => {
+              void say({
+                kind: 'controls',
+                by,
+                ...(telephone ? { telephone } : {}),
+                confirmed: controls?.confirmed !== true,
+              })
+            }}
+          />
         </>
       ) : null}
     </Part>

@@ -16,7 +16,11 @@ import { useAppSelector } from '../store'
 import { useSync } from '../sync/SyncContext'
 import { usePrepared } from '../../workers/diagnosis'
 
-const controllers = [{ id: 'thermostat', words: 'Its thermostat' }, { id: 'building', words: 'Building system' }, { id: 'energy-company', words: 'Energy company' }] as const
+const controllers = [
+  { id: 'thermostat', words: 'Its thermostat' },
+  { id: 'building', words: 'Building system' },
+  { id: 'energy-company', words: 'Energy company' },
+] as const
 
 /** A new call on a unit: the complaint as a chip and in words, who controls the call. */
 export function NewCallScreen({ unitId }: { readonly unitId: string }) {
@@ -30,7 +34,12 @@ export function NewCallScreen({ unitId }: { readonly unitId: string }) {
   const site = places?.sites.find(({ id }) => id === unit?.site)
   const ladder = places?.diagrams.find(({ id }) => id === unit?.diagram)?.ladder
   usePrepared(ladder)
-  if (!unit || !site || ladder === undefined) return <Screen head={<Heading title="New call" back="/sites" />}><Words>This unit is not known here. It may come with the next signal.</Words></Screen>
+  if (!unit || !site || ladder === undefined)
+    return (
+      <Screen head={<Heading title="New call" back="/sites" />}>
+        <Words>This unit is not known here. It may come with the next signal.</Words>
+      </Screen>
+    )
   const take = async (complaint: string): Promise<void> => {
     const visit = await sync.startVisit(unitId)
     await sync.say(visit, { kind: 'complaint', complaint, words: words.trim() })
@@ -39,11 +48,28 @@ export function NewCallScreen({ unitId }: { readonly unitId: string }) {
   }
   return (
     <Screen head={<Heading title={`New call: ${unit.label}`} below={site.name} back="/sites" />}>
-      <Field label="In the customer’s words" value={words} onChangeText={setWords} multiline placeholder="It blows, but it is not cold" />
-      <Part title="Who controls the call"><Chips label="Who controls the call" options={controllers} chosen={by} onChoose={setBy} /></Part>
+      <Field
+        label="In the customer’s words"
+        value={words}
+        onChangeText={setWords}
+        multiline
+        placeholder="It blows, but it is not cold"
+      />
+      <Part title="Who controls the call">
+        <Chips label="Who controls the call" options={controllers} chosen={by} onChoose={setBy} />
+      </Part>
       <Part title="Complaint: takes the call">
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          {knownLadder(ladder).complaints.map((complaint) => <Press key={complaint.id} kind="main" title={complaint.words} onPress={() => { void take(complaint.id) }} />)}
+          {knownLadder(ladder).complaints.map((complaint) => (
+            <Press
+              key={complaint.id}
+              kind="main"
+              title={complaint.words}
+              onPress={() => {
+                void take(complaint.id)
+              }}
+            />
+          ))}
         </View>
       </Part>
       {glance ? <Glance glance={glance} /> : null}

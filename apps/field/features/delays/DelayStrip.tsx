@@ -8,26 +8,58 @@ import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 import { overToSay, runningDelays, useNow } from './clock'
 
-const clock = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+const clock = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 
 /** The delays that still run, wherever one is in the visit; nothing when none does. */
-export function DelayStrip({ visit, delays }: { readonly visit: OpenVisit; readonly delays: Briefing['delays'] }) {
+export function DelayStrip({
+  visit,
+  delays,
+}: {
+  readonly visit: OpenVisit
+  readonly delays: Briefing['delays']
+}) {
   const palette = usePalette()
   const now = useNow(delays.length > 0 && visit.state.callSince !== null)
   const running = runningDelays(visit.state, delays, now)
   const wasRunning = useRef(false)
   useEffect(() => {
-    if (wasRunning.current && running.length === 0 && typeof navigator.vibrate === 'function') navigator.vibrate([120, 60, 120])
+    if (wasRunning.current && running.length === 0 && typeof navigator.vibrate === 'function')
+      navigator.vibrate([120, 60, 120])
     wasRunning.current = running.length > 0
   }, [running.length])
   const [next] = running
   if (!next) return null
   return (
-    <View role="timer" aria-label={`${next.words}: ${next.secondsLeft} seconds`} style={{ flexDirection: 'row', alignItems: 'center', gap: space.small, paddingHorizontal: space.medium, paddingVertical: 6, backgroundColor: palette.sunk }}>
+    <View
+      role="timer"
+      aria-label={`${next.words}: ${next.secondsLeft} seconds`}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: space.small,
+        paddingHorizontal: space.medium,
+        paddingVertical: 6,
+        backgroundColor: palette.sunk,
+      }}
+    >
       <Icon name="clock" size={18} color={palette.live} />
-      <Words strong style={{ fontFamily: fonts.reading }} color={palette.live}>{clock(next.secondsLeft)}</Words>
-      <Words size="small" style={{ flex: 1 }} numberOfLines={2}>{`${next.words}: too early to judge what comes after it`}</Words>
-      <Press kind="quiet" title="It is over" label="The delay is over: it was calling before" onPress={() => { void visit.say(overToSay(visit.bodies, delays)) }} />
+      <Words strong style={{ fontFamily: fonts.reading }} color={palette.live}>
+        {clock(next.secondsLeft)}
+      </Words>
+      <Words
+        size="small"
+        style={{ flex: 1 }}
+        numberOfLines={2}
+      >{`${next.words}: too early to judge what comes after it`}</Words>
+      <Press
+        kind="quiet"
+        title="It is over"
+        label="The delay is over: it was calling before"
+        onPress={() => {
+          void visit.say(overToSay(visit.bodies, delays))
+        }}
+      />
     </View>
   )
 }

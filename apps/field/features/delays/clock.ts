@@ -9,15 +9,25 @@ export interface RunningDelay {
   readonly secondsLeft: number
 }
 
-/** Seconds since the call or the power was changed; null when nothing was set yet. The log keeps it: it runs across screens and reloads. */
-export const secondsSince = ({ callSince }: VisitState, nowMs: number): number | null => (callSince === null ? null : Math.max(0, (nowMs - callSince) / 1000))
+/**
+ * Seconds since the call or the power was changed; null when nothing was set yet. The log keeps it: it runs
+ * across screens and reloads.
+ */
+export const secondsSince = ({ callSince }: VisitState, nowMs: number): number | null =>
+  callSince === null ? null : Math.max(0, (nowMs - callSince) / 1000)
 
-export function runningDelays(state: VisitState, delays: Briefing['delays'], nowMs: number): readonly RunningDelay[] {
+export function runningDelays(
+  state: VisitState,
+  delays: Briefing['delays'],
+  nowMs: number,
+): readonly RunningDelay[] {
   const elapsed = secondsSince(state, nowMs)
   if (elapsed === null || state.power !== 'on') return []
   // whoever stands there may know that it has been calling for longer
   const since = Math.max(elapsed, saidSeconds(state.entries.map(({ body }) => body)))
-  return delays.filter(({ seconds }) => seconds > since).map(({ words, seconds }) => ({ words, secondsLeft: Math.ceil(seconds - since) }))
+  return delays
+    .filter(({ seconds }) => seconds > since)
+    .map(({ words, seconds }) => ({ words, secondsLeft: Math.ceil(seconds - since) }))
     .sort((a, b) => a.secondsLeft - b.secondsLeft)
 }
 
@@ -31,8 +41,16 @@ function saidSeconds(bodies: readonly EntryBody[]): number {
   return said
 }
 
-/** What to say before a reading that is taken while a delay runs, so that it is judged by its time; null when none runs. */
-export function waitToSay(state: VisitState, bodies: readonly EntryBody[], delays: Briefing['delays'], nowMs: number): EntryBody | null {
+/**
+ * What to say before a reading that is taken while a delay runs, so that it is judged by its time; null when
+ * none runs.
+ */
+export function waitToSay(
+  state: VisitState,
+  bodies: readonly EntryBody[],
+  delays: Briefing['delays'],
+  nowMs: number,
+): EntryBody | null {
   const since = secondsSince(state, nowMs)
   const said = saidSeconds(bodies)
   if (since === null || state.power !== 'on') return null
@@ -42,16 +60,25 @@ export function waitToSay(state: VisitState, bodies: readonly EntryBody[], delay
 }
 
 /** What to say when somebody knows that every delay is over: it was calling before. */
-export const overToSay = (bodies: readonly EntryBody[], delays: Briefing['delays']): EntryBody =>
-  ({ kind: 'wait', seconds: Math.max(0, Math.ceil(Math.max(...delays.map(({ seconds }) => seconds))) + 1 - saidSeconds(bodies)) })
+export const overToSay = (bodies: readonly EntryBody[], delays: Briefing['delays']): EntryBody => ({
+  kind: 'wait',
+  seconds: Math.max(
+    0,
+    Math.ceil(Math.max(...delays.map(({ seconds }) => seconds))) + 1 - saidSeconds(bodies),
+  ),
+})
 
 /** The present, ticking while something waits for it. */
 export function useNow(ticking: boolean): number {
   const [now, setNow] = useState(() => Date.now())
   useEffect(() => {
     if (!ticking) return undefined
-    const timer = setInterval(() => { setNow(Date.now()) }, 1000)
-    return () => { clearInterval(timer) }
+    const timer = setInterval(() => {
+      setNow(Date.now())
+    }, 1000)
+    return () => {
+      clearInterval(timer)
+    }
   }, [ticking])
   return now
 }

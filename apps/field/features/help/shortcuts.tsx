@@ -4,7 +4,12 @@ import { fonts, space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 
 /** Keys of the wide layout and what they do. */
-const keys: readonly (readonly [string, string])[] = [['1 … 5', 'Look, Trace, Suspects, Repair, Prove'], ['m', 'enter the reading asked for'], ['u', 'undo the last entry'], ['Esc', 'close a sheet']]
+const keys: readonly (readonly [string, string])[] = [
+  ['1 … 5', 'Look, Trace, Suspects, Repair, Prove'],
+  ['m', 'enter the reading asked for'],
+  ['u', 'undo the last entry'],
+  ['Esc', 'close a sheet'],
+]
 
 /** Runs something on a key, while no text is being typed. */
 export function useShortcuts(actions: Readonly<Record<string, () => void>>, on: boolean): void {
@@ -19,7 +24,9 @@ export function useShortcuts(actions: Readonly<Record<string, () => void>>, on: 
       action()
     }
     window.addEventListener('keydown', listen)
-    return () => { window.removeEventListener('keydown', listen) }
+    return () => {
+      window.removeEventListener('keydown', listen)
+    }
   }, [actions, on])
 }
 
@@ -27,7 +34,12 @@ export function ShortcutList() {
   return (
     <View role="note" aria-label="Keys" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.medium }}>
       {keys.map(([key, words]) => (
-        <Words key={key} size="small" quiet><Words size="small" style={{ fontFamily: fonts.reading }}>{key}</Words>{` ${words}`}</Words>
+        <Words key={key} size="small" quiet>
+          <Words size="small" style={{ fontFamily: fonts.reading }}>
+            {key}
+          </Words>
+          {` ${words}`}
+        </Words>
       ))}
     </View>
   )

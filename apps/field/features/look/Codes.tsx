@@ -13,19 +13,44 @@ export function Codes({ visit: { diagram, state, say } }: { readonly visit: Open
   const [part, setPart] = useState<string | null>(null)
   const parts = [...new Set(diagram.codes.map(({ part: of }) => of))]
   if (parts.length === 0) return null
-  const seen = (of: string): string | undefined => state.observations.filter(({ body }) => body.what === 'code' && body.of === of).at(-1)?.body.words
+  const seen = (of: string): string | undefined =>
+    state.observations.filter(({ body }) => body.what === 'code' && body.of === of).at(-1)?.body.words
   return (
     <Part title="Fault lamps, as seen before a door is opened">
       {parts.map((of) => (
-        <Press key={of} title={`${partWords(diagram, of)}: ${seen(of) ?? 'not looked at'}`} onPress={() => { setPart(of) }} />
+        <Press
+          key={of}
+          title={`${partWords(diagram, of)}: ${seen(of) ?? 'not looked at'}`}
+          onPress={() => {
+            setPart(of)
+          }}
+        />
       ))}
-      <Sheet title={diagram.parts.get(part ?? '')?.words ?? ''} open={part !== null} onClose={() => { setPart(null) }}>
-        {diagram.codes.filter((code) => code.part === part).map(({ code, words }) => (
-          <View key={code} style={{ gap: space.hair }}>
-            <Press title={code} label={`${code}: ${words}`} selected={seen(part ?? '') === code} onPress={() => { void say({ kind: 'observation', what: 'code', of: part ?? '', words: code }); setPart(null) }} />
-            <Words size="small" quiet>{words}</Words>
-          </View>
-        ))}
+      <Sheet
+        title={diagram.parts.get(part ?? '')?.words ?? ''}
+        open={part !== null}
+        onClose={() => {
+          setPart(null)
+        }}
+      >
+        {diagram.codes
+          .filter((code) => code.part === part)
+          .map(({ code, words }) => (
+            <View key={code} style={{ gap: space.hair }}>
+              <Press
+                title={code}
+                label={`${code}: ${words}`}
+                selected={seen(part ?? '') === code}
+                onPress={() => {
+                  void say({ kind: 'observation', what: 'code', of: part ?? '', words: code })
+                  setPart(null)
+                }}
+              />
+              <Words size="small" quiet>
+                {words}
+              </Words>
+            </View>
+          ))}
       </Sheet>
     </Part>
   )

@@ -31,13 +31,17 @@ const known: readonly Known[] = [
 
 /** Whether a part of the unit answers to a condition. */
 const isRead = (diagram: Diagram, condition: string): boolean =>
-  [...diagram.parts.values()].some((part) => part.kind.settings.reads !== undefined && part.settings.text('reads') === condition)
+  [...diagram.parts.values()].some(
+    (part) => part.kind.settings.reads !== undefined && part.settings.text('reads') === condition,
+  )
 
 /** Facts from outside that the circuit answers to; taken as usual for the call until measured. */
 export function Conditions({ visit }: { readonly visit: OpenVisit }) {
   const [open, setOpen] = useState<string | null>(null)
   const usual = visit.diagram.calls.find(({ id }) => id === currentCall(visit))?.conditions ?? {}
-  const said = new Map(visit.bodies.flatMap((body) => (body.kind === 'condition' ? [[body.of, body.value] as const] : [])))
+  const said = new Map(
+    visit.bodies.flatMap((body) => (body.kind === 'condition' ? [[body.of, body.value] as const] : [])),
+  )
   const asked = known.filter(({ id, where }) => where !== 'read' || isRead(visit.diagram, id))
   const chosen = asked.find(({ id }) => id === open)
   return (
@@ -45,14 +49,32 @@ export function Conditions({ visit }: { readonly visit: OpenVisit }) {
       {asked.map(({ id, words, unit }) => {
         const value = said.get(id)
         const usually = usual[id] === undefined ? 'as usual' : `${usual[id]} ${unit}`
-        return <Press key={id} title={`${words}: ${value === undefined ? `${usually} (not measured)` : `${value} ${unit}`}`} onPress={() => { setOpen(id) }} />
+        return (
+          <Press
+            key={id}
+            title={`${words}: ${value === undefined ? `${usually} (not measured)` : `${value} ${unit}`}`}
+            onPress={() => {
+              setOpen(id)
+            }}
+          />
+        )
       })}
-      <Sheet title={chosen?.words ?? ''} open={chosen !== undefined} onClose={() => { setOpen(null) }}>
+      <Sheet
+        title={chosen?.words ?? ''}
+        open={chosen !== undefined}
+        onClose={() => {
+          setOpen(null)
+        }}
+      >
         {chosen ? (
-          <NumberPad unit={chosen.unit} signed={chosen.unit === '°F'} onDone={(value) => {
-            setOpen(null)
-            if (value !== null) void visit.say({ kind: 'condition', of: chosen.id, value })
-          }} />
+          <NumberPad
+            unit={chosen.unit}
+            signed={chosen.unit === '°F'}
+            onDone={(value) => {
+              setOpen(null)
+              if (value !== null) void visit.say({ kind: 'condition', of: chosen.id, value })
+            }}
+          />
         ) : null}
       </Sheet>
     </Part>

@@ -29,7 +29,11 @@ export function LookTab({ visit }: { readonly visit: OpenVisit }) {
       <Plate visit={visit} />
       <Conditions visit={visit} />
       <ControlsForm visit={visit} />
-      {visit.state.photos.length > 0 ? <Part title="Photos"><PhotoRow photos={visit.state.photos} /></Part> : null}
+      {visit.state.photos.length > 0 ? (
+        <Part title="Photos">
+          <PhotoRow photos={visit.state.photos} />
+        </Part>
+      ) : null}
     </View>
   )
 }
@@ -40,7 +44,9 @@ function Complaint({ visit: { state, diagram, say } }: { readonly visit: OpenVis
   if (said) {
     return (
       <View>
-        <Words strong quiet role="heading" aria-level={2}>Complaint</Words>
+        <Words strong quiet role="heading" aria-level={2}>
+          Complaint
+        </Words>
         <Words size="lead">{said.words}</Words>
         {state.complaintWords ? <Words quiet>“{state.complaintWords}”</Words> : null}
       </View>
@@ -48,11 +54,19 @@ function Complaint({ visit: { state, diagram, say } }: { readonly visit: OpenVis
   }
   return (
     <View style={{ gap: space.medium }}>
-      <Words size="lead" strong role="heading" aria-level={2}>What is the complaint?</Words>
+      <Words size="lead" strong role="heading" aria-level={2}>
+        What is the complaint?
+      </Words>
       <Field label="In the customer’s words" value={words} onChangeText={setWords} multiline />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {diagram.complaints.map((complaint) => (
-          <Press key={complaint.id} title={complaint.words} onPress={() => { void say({ kind: 'complaint', complaint: complaint.id, words: words.trim() }) }} />
+          <Press
+            key={complaint.id}
+            title={complaint.words}
+            onPress={() => {
+              void say({ kind: 'complaint', complaint: complaint.id, words: words.trim() })
+            }}
+          />
         ))}
       </View>
     </View>
@@ -66,37 +80,75 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
   const [note, setNote] = useState('')
   return (
     <View>
-      <Words strong quiet role="heading" aria-level={2}>First look, before any power changes</Words>
+      <Words strong quiet role="heading" aria-level={2}>
+        First look, before any power changes
+      </Words>
       {lookItemsFor(diagram).map(({ id, words, seen }) => {
         const now = state.firstLook.get(id)?.body
         const look = async (is: 'right' | 'wrong'): Promise<void> => {
           await say({ kind: 'first-look', item: id, is, ...(is === 'wrong' ? { words } : {}) })
           // what a look says of a part is evidence too
-          for (const { of, right, wrong } of seen) await say({ kind: 'observation', of, what: is === 'right' ? right : wrong })
+          for (const { of, right, wrong } of seen)
+            await say({ kind: 'observation', of, what: is === 'right' ? right : wrong })
           setNoting(is === 'wrong' ? id : null)
         }
         return (
-          <View key={id} style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair }}>
+          <View
+            key={id}
+            style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair }}
+          >
             <View style={{ gap: space.small, flexDirection: 'row', alignItems: 'center' }}>
               <Words style={{ flex: 1 }}>{words}</Words>
               <PhotoPress visit={visit.id} of={id} label={words} />
               <View style={{ flexDirection: 'row', gap: space.hair }}>
-                <Press title="Right" label={`${words}: right`} selected={now?.is === 'right'} onPress={() => { void look('right') }} />
-                <Press title="Wrong" label={`${words}: wrong`} selected={now?.is === 'wrong'} onPress={() => { void look('wrong') }} />
+                <Press
+                  title="Right"
+                  label={`${words}: right`}
+                  selected={now?.is === 'right'}
+                  onPress={() => {
+                    void look('right')
+                  }}
+                />
+                <Press
+                  title="Wrong"
+                  label={`${words}: wrong`}
+                  selected={now?.is === 'wrong'}
+                  onPress={() => {
+                    void look('wrong')
+                  }}
+                />
               </View>
             </View>
             {noting === id ? (
               <View>
-                <Field label="What is wrong, and who switched it off if somebody did" value={note} onChangeText={setNote} />
-                <Press title="Keep the note" disabled={note.trim() === ''} onPress={() => { void say({ kind: 'first-look', item: id, is: 'wrong', words: `${words}: ${note.trim()}` }); setNote(''); setNoting(null) }} />
+                <Field
+                  label="What is wrong, and who switched it off if somebody did"
+                  value={note}
+                  onChangeText={setNote}
+                />
+                <Press
+                  title="Keep the note"
+                  disabled={note.trim() === ''}
+                  onPress={() => {
+                    void say({ kind: 'first-look', item: id, is: 'wrong', words: `${words}: ${note.trim()}` })
+                    setNote('')
+                    setNoting(null)
+                  }}
+                />
               </View>
             ) : null}
           </View>
         )
       })}
-      <Press title="All of these are right" onPress={() => {
-        void (async () => { for (const { id } of lookItemsFor(diagram)) if (!state.firstLook.has(id)) await say({ kind: 'first-look', item: id, is: 'right' }) })()
-      }} />
+      <Press
+        title="All of these are right"
+        onPress={() => {
+          void (async () => {
+            for (const { id } of lookItemsFor(diagram))
+              if (!state.firstLook.has(id)) await say({ kind: 'first-look', item: id, is: 'right' })
+          })()
+        }}
+      />
     </View>
   )
 }

@@ -15,14 +15,31 @@ export function Replaced({ visit: { diagram, state, say } }: { readonly visit: O
   const [by, setBy] = useState('')
   return (
     <Part title="Replaced by others already">
-      {entriesOf(state.entries, 'replaced').map(({ entry, body }) => <Words key={entry.id}>{`${partWords(diagram, body.of)}${body.by ? `, by ${body.by}` : ''}`}</Words>)}
+      {entriesOf(state.entries, 'replaced').map(({ entry, body }) => (
+        <Words key={entry.id}>{`${partWords(diagram, body.of)}${body.by ? `, by ${body.by}` : ''}`}</Words>
+      ))}
       {adding ? (
         <>
           <PartChooser diagram={diagram} chosen={of} onChoose={setOf} />
           <Field label="By whom" value={by} onChangeText={setBy} placeholder="Customer, another contractor" />
-          <Press title="Record it" disabled={of === null} onPress={() => { if (of) void say({ kind: 'replaced', of, by: by.trim() }); setAdding(false); setOf(null) }} />
+          <Press
+            title="Record it"
+            disabled={of === null}
+            onPress={() => {
+              if (of) void say({ kind: 'replaced', of, by: by.trim() })
+              setAdding(false)
+              setOf(null)
+            }}
+          />
         </>
-      ) : <Press title="Somebody replaced a part" onPress={() => { setAdding(true) }} />}
+      ) : (
+        <Press
+          title="Somebody replaced a part"
+          onPress={() => {
+            setAdding(true)
+          }}
+        />
+      )}
     </Part>
   )
 }

@@ -1,7 +1,9 @@
 import { fireEvent, render, screen } from '@testing-library/react-native'
 import { NumberPad } from './NumberPad'
 
-const press = (...labels: readonly string[]): void => { for (const label of labels) fireEvent.press(screen.getByLabelText(label)) }
+const press = (...labels: readonly string[]): void => {
+  for (const label of labels) fireEvent.press(screen.getByLabelText(label))
+}
 
 test('digits, one point, and the last digit taken back', () => {
   const done = jest.fn()

@@ -17,12 +17,20 @@ const mostDigits = 7
 const keys = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', 'back'] as const
 
 /** The application's own pad for numbers: large keys, no system keyboard; a keyboard works too. */
-export function NumberPad({ unit, overload = false, signed = false, doneWords = 'Log', onDone }: NumberPadProps) {
+export function NumberPad({
+  unit,
+  overload = false,
+  signed = false,
+  doneWords = 'Log',
+  onDone,
+}: NumberPadProps) {
   const palette = usePalette()
   const [text, setText] = useState('')
   const value = Number(text)
   const ready = text !== '' && text !== '-' && text !== '.' && Number.isFinite(value)
-  const type = (key: string): void => { setText((before) => typed(before, key, signed)) }
+  const type = (key: string): void => {
+    setText((before) => typed(before, key, signed))
+  }
   useEffect(() => {
     if (Platform.OS !== 'web') return undefined
     const listen = (event: KeyboardEvent): void => {
@@ -35,26 +43,86 @@ export function NumberPad({ unit, overload = false, signed = false, doneWords = 
       }
     }
     window.addEventListener('keydown', listen)
-    return () => { window.removeEventListener('keydown', listen) }
+    return () => {
+      window.removeEventListener('keydown', listen)
+    }
   })
   return (
     <View style={{ gap: space.small }}>
-      <View aria-live="polite" style={{ flexDirection: 'row', justifyContent: 'flex-end', alignItems: 'baseline', gap: space.small, borderBottomWidth: 2, borderColor: palette.accent }}>
+      <View
+        aria-live="polite"
+        style={{
+          flexDirection: 'row',
+          justifyContent: 'flex-end',
+          alignItems: 'baseline',
+          gap: space.small,
+          borderBottomWidth: 2,
+          borderColor: palette.accent,
+        }}
+      >
         <Words size="huge">{text === '' ? '–' : text}</Words>
-        <Words size="lead" quiet>{unit}</Words>
+        <Words size="lead" quiet>
+          {unit}
+        </Words>
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {keys.map((key) => (
-          <Pressable key={key} accessibilityRole="button" accessibilityLabel={key === 'back' ? 'Delete the last digit' : key === '.' ? 'Point' : key} onPress={() => { type(key) }}
-            style={({ pressed }) => ({ width: '31.5%', flexGrow: 1, minHeight: 56, borderRadius: 10, alignItems: 'center', justifyContent: 'center', backgroundColor: pressed ? palette.sunk : palette.raised, borderWidth: 1, borderColor: palette.line })}>
-            <Words size="title" style={{ fontFamily: fonts.reading }}>{key === 'back' ? '⌫' : key}</Words>
+          <Pressable
+            key={key}
+            accessibilityRole="button"
+            accessibilityLabel={key === 'back' ? 'Delete the last digit' : key === '.' ? 'Point' : key}
+            onPress={() => {
+              type(key)
+            }}
+            style={({ pressed }) => ({
+              width: '31.5%',
+              flexGrow: 1,
+              minHeight: 56,
+              borderRadius: 10,
+              alignItems: 'center',
+              justifyContent: 'center',
+              backgroundColor: pressed ? palette.sunk : palette.raised,
+              borderWidth: 1,
+              borderColor: palette.line,
+            })}
+          >
+            <Words size="title" style={{ fontFamily: fonts.reading }}>
+              {key === 'back' ? '⌫' : key}
+            </Words>
           </Pressable>
         ))}
       </View>
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        {overload ? <Press grow title="OL" label="OL, out of range" onPress={() => { onDone(null) }} /> : null}
-        {signed ? <Press grow title="±" label="Change the sign" onPress={() => { type('-') }} /> : null}
-        <View style={{ flex: 2 }}><Press kind="main" title={ready ? `${doneWords} ${text} ${unit}` : doneWords} disabled={!ready} onPress={() => { onDone(value) }} /></View>
+        {overload ? (
+          <Press
+            grow
+            title="OL"
+            label="OL, out of range"
+            onPress={() => {
+              onDone(null)
+            }}
+          />
+        ) : null}
+        {signed ? (
+          <Press
+            grow
+            title="±"
+            label="Change the sign"
+            onPress={() => {
+              type('-')
+            }}
+          />
+        ) : null}
+        <View style={{ flex: 2 }}>
+          <Press
+            kind="main"
+            title={ready ? `${doneWords} ${text} ${unit}` : doneWords}
+            disabled={!ready}
+            onPress={() => {
+              onDone(value)
+            }}
+          />
+        </View>
       </View>
     </View>
   )

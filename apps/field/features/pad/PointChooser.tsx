@@ -24,13 +24,39 @@ export function PointChooser({ diagram, among, onChoose }: PointChooserProps) {
     return among === null ? [...all, metal] : all
   }, [diagram, among])
   const wanted = sought.trim().toLowerCase()
-  const found = points.filter(({ id, words }) => id.toLowerCase().includes(wanted) || words.toLowerCase().includes(wanted))
+  const found = points.filter(
+    ({ id, words }) => id.toLowerCase().includes(wanted) || words.toLowerCase().includes(wanted),
+  )
   return (
     <View>
-      <Field label="Find a point" value={sought} onChangeText={setSought} autoFocus autoCapitalize="characters" autoCorrect={false} placeholder="TB.Y1, contactor, …" />
-      {found.length === 0 ? <Words quiet>{`No point fits “${sought}”. Nearest: ${nearest(sought, points.map(({ id }) => id)).join(', ')}`}</Words> : null}
-      {found.slice(0, shown).map(({ id, words }) => <Row key={id} title={id} below={words} onPress={() => { onChoose(id) }} />)}
-      {found.length > shown ? <Words size="small" quiet>{`${found.length - shown} more: type more letters`}</Words> : null}
+      <Field
+        label="Find a point"
+        value={sought}
+        onChangeText={setSought}
+        autoFocus
+        autoCapitalize="characters"
+        autoCorrect={false}
+        placeholder="TB.Y1, contactor, …"
+      />
+      {found.length === 0 ? (
+        <Words quiet>{`No point fits “${sought}”. Nearest: ${nearest(
+          sought,
+          points.map(({ id }) => id),
+        ).join(', ')}`}</Words>
+      ) : null}
+      {found.slice(0, shown).map(({ id, words }) => (
+        <Row
+          key={id}
+          title={id}
+          below={words}
+          onPress={() => {
+            onChoose(id)
+          }}
+        />
+      ))}
+      {found.length > shown ? (
+        <Words size="small" quiet>{`${found.length - shown} more: type more letters`}</Words>
+      ) : null}
     </View>
   )
 }

@@ -31,20 +31,43 @@ interface ReadingSheetProps {
 
 const functions: readonly Meter[] = ['volts', 'loz', 'dc', 'millivolts', 'amps', 'ohms']
 
-/** Enters a reading: function, both leads, the value. What no state of the circuit can give is asked about once. */
+/**
+ * Enters a reading: function, both leads, the value. What no state of the circuit can give is asked about
+ * once.
+ */
 export function ReadingSheet({ visit, wanted, delays, onClose, onLogged }: ReadingSheetProps) {
   return (
     <Sheet title="Reading" open={wanted !== null} onClose={onClose}>
-      {wanted ? <ReadingForm key={`${wanted.meter} ${wanted.from} ${wanted.to}`} visit={visit} wanted={wanted} delays={delays} onLogged={onLogged} /> : null}
+      {wanted ? (
+        <ReadingForm
+          key={`${wanted.meter} ${wanted.from} ${wanted.to}`}
+          visit={visit}
+          wanted={wanted}
+          delays={delays}
+          onLogged={onLogged}
+        />
+      ) : null}
     </Sheet>
   )
 }
 
-function ReadingForm({ visit, wanted, delays, onLogged }: { readonly visit: OpenVisit; readonly wanted: ReadingWanted; readonly delays: Briefing['delays']; readonly onLogged: ReadingSheetProps['onLogged'] }) {
+function ReadingForm({
+  visit,
+  wanted,
+  delays,
+  onLogged,
+}: {
+  readonly visit: OpenVisit
+  readonly wanted: ReadingWanted
+  readonly delays: Briefing['delays']
+  readonly onLogged: ReadingSheetProps['onLogged']
+}) {
   const [meter, setMeter] = useState(wanted.meter)
   const [from, setFrom] = useState(wanted.from)
   const [to, setTo] = useState(wanted.to)
-  const [choosing, setChoosing] = useState<'function' | 'red' | 'black' | null>(wanted.from === '' ? 'red' : null)
+  const [choosing, setChoosing] = useState<'function' | 'red' | 'black' | null>(
+    wanted.from === '' ? 'red' : null,
+  )
   const [doubt, setDoubt] = useState<{ readonly value: number | null; readonly words: string } | null>(null)
   const unit = unitOf(meter)
   const [now] = useState(() => Date.now())
@@ -52,43 +75,119 @@ function ReadingForm({ visit, wanted, delays, onLogged }: { readonly visit: Open
   const log = async (value: number | null): Promise<void> => {
     const wait = waitToSay(visit.state, visit.bodies, delays, Date.now())
     if (wait) await visit.say(wait)
-    await visit.say({ kind: 'reading', meter, from, to, value }, (entry) => { onLogged(entry, `${value === null ? 'OL' : `${value} ${unit}`} logged`) })
+    await visit.say({ kind: 'reading', meter, from, to, value }, (entry) => {
+      onLogged(entry, `${value === null ? 'OL' : `${value} ${unit}`} logged`)
+    })
   }
   const done = async (value: number | null): Promise<void> => {
-    const words = await diagnosisService().doubt(visit.ladder, { complaint: visit.state.complaint, entries: visit.bodies }, meter, from, to, value)
+    const words = await diagnosisService()
+      .doubt(
+        visit.ladder,
+        { complaint: visit.state.complaint, entries: visit.bodies },
+        meter,
+        from,
+        to,
+        value,
+      )
       .catch((error: unknown) => (error instanceof Error ? error.message : String(error)))
     if (words === '' || doubt?.value === value) await log(value)
     else setDoubt({ value, words })
   }
   const wires = [...visit.diagram.wires.values()].flatMap(({ from: a, to: b }) => [a, b])
   if (choosing === 'function')
-    return <View style={{ gap: space.small }}>{functions.map((name) => <Press key={name} title={meterWords[name]} selected={name === meter} onPress={() => { setMeter(name); setChoosing(null) }} />)}</View>
+    return (
+      <View style={{ gap: space.small }}>
+        {functions.map((name) => (
+          <Press
+            key={name}
+            title={meterWords[name]}
+            selected={name === meter}
+            onPress={() => {
+              setMeter(name)
+              setChoosing(null)
+            }}
+          />
+        ))}
+      </View>
+    )
   if (choosing !== null) {
     const choose = choosing === 'red' ? setFrom : setTo
-    const known = meter === 'amps' && choosing === 'black' ? partners(visit, from) : meter === 'amps' ? wires : null
-    return <PointChooser diagram={visit.diagram} among={known} onChoose={(point) => { choose(point); setChoosing(choosing === 'red' && to === '' ? 'black' : null) }} />
+    const known =
+      meter === 'amps' && choosing === 'black' ? partners(visit, from) : meter === 'amps' ? wires : null
+    return (
+      <PointChooser
+        diagram={visit.diagram}
+        among={known}
+        onChoose={(point) => {
+          choose(point)
+          setChoosing(choosing === 'red' && to === '' ? 'black' : null)
+        }}
+      />
+    )
   }
-  const blocked = from === to ? 'Both leads are on one point.'
-    : meter === 'ohms' && visit.state.power !== 'isolated' ? 'Ohms only with the unit isolated and proven dead: set the power state first.'
-      : meter === 'amps' && !partners(visit, from).includes(to) ? `No wire joins ${from} and ${to}: choose the two ends of the wire in the jaw.` : ''
+  const blocked =
+    from === to
+      ? 'Both leads are on one point.'
+      : meter === 'ohms' && visit.state.power !== 'isolated'
+        ? 'Ohms only with the unit isolated and proven dead: set the power state first.'
+        : meter === 'amps' && !partners(visit, from).includes(to)
+          ? `No wire joins ${from} and ${to}: choose the two ends of the wire in the jaw.`
+          : ''
   return (
     <View style={{ gap: space.small }}>
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press grow title={meterWords[meter]} label={`Function: ${meterWords[meter]}. Change`} onPress={() => { setChoosing('function') }} />
+        <Press
+          grow
+          title={meterWords[meter]}
+          label={`Function: ${meterWords[meter]}. Change`}
+          onPress={() => {
+            setChoosing('function')
+          }}
+        />
       </View>
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press grow title={`${meter === 'amps' ? 'From' : 'Red'} ${from}`} onPress={() => { setChoosing('red') }} />
-        <Press grow title={`${meter === 'amps' ? 'to' : 'Black'} ${to}`} onPress={() => { setChoosing('black') }} />
+        <Press
+          grow
+          title={`${meter === 'amps' ? 'From' : 'Red'} ${from}`}
+          onPress={() => {
+            setChoosing('red')
+          }}
+        />
+        <Press
+          grow
+          title={`${meter === 'amps' ? 'to' : 'Black'} ${to}`}
+          onPress={() => {
+            setChoosing('black')
+          }}
+        />
       </View>
-      <Words size="small" quiet>{`${visit.diagram.points.get(from)?.words ?? from} · call: ${visit.diagram.calls.find(({ id }) => id === currentCall(visit))?.words ?? ''}`}</Words>
+      <Words
+        size="small"
+        quiet
+      >{`${visit.diagram.points.get(from)?.words ?? from} · call: ${visit.diagram.calls.find(({ id }) => id === currentCall(visit))?.words ?? ''}`}</Words>
       {meterCaution(meter) ? <Notice kind="caution">{meterCaution(meter)}</Notice> : null}
-      {early ? <Notice kind="caution">{`${early.words} needs ${early.secondsLeft} s more: a reading behind it is judged as taken early.`}</Notice> : null}
+      {early ? (
+        <Notice kind="caution">{`${early.words} needs ${early.secondsLeft} s more: a reading behind it is judged as taken early.`}</Notice>
+      ) : null}
       {blocked ? <Notice kind="wrong">{blocked}</Notice> : null}
-      {doubt ? <Notice kind="caution">{`${doubt.words} To log it all the same, press Log again.`}</Notice> : null}
-      {blocked ? null : <NumberPad unit={unit} overload={meter === 'ohms'} signed={meter === 'dc'} onDone={(value) => { void done(value) }} />}
+      {doubt ? (
+        <Notice kind="caution">{`${doubt.words} To log it all the same, press Log again.`}</Notice>
+      ) : null}
+      {blocked ? null : (
+        <NumberPad
+          unit={unit}
+          overload={meter === 'ohms'}
+          signed={meter === 'dc'}
+          onDone={(value) => {
+            void done(value)
+          }}
+        />
+      )}
     </View>
   )
 }
 
 const partners = ({ diagram }: OpenVisit, point: string): readonly string[] =>
-  [...diagram.wires.values()].flatMap((wire) => (wire.from === point ? [wire.to] : wire.to === point ? [wire.from] : []))
+  [...diagram.wires.values()].flatMap((wire) =>
+    wire.from === point ? [wire.to] : wire.to === point ? [wire.from] : [],
+  )

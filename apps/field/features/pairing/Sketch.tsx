@@ -20,23 +20,55 @@ const rows = 4
 export function Sketch({ units, places, onPlace }: SketchProps) {
   const palette = usePalette()
   const [unit, setUnit] = useState<string | null>(null)
-  const at = (column: number, row: number) => places.filter(({ x, y }) => Math.floor((x / 100) * columns) === column && Math.floor((y / 100) * rows) === row)
+  const at = (column: number, row: number) =>
+    places.filter(
+      ({ x, y }) => Math.floor((x / 100) * columns) === column && Math.floor((y / 100) * rows) === row,
+    )
   const cell = (column: number, row: number) => {
     const here = at(column, row).map(({ of }) => of)
     return (
-      <Pressable key={column} accessibilityRole="button" accessibilityLabel={`Row ${row + 1} of ${rows} from the far side, place ${column + 1} of ${columns}${here.length > 0 ? `: ${here.join(', ')}` : ': empty'}`} disabled={unit === null}
-        onPress={() => { if (unit) onPlace(unit, ((column + 0.5) / columns) * 100, ((row + 0.5) / rows) * 100); setUnit(null) }}
-        style={{ flex: 1, minHeight: 52, borderWidth: 1, borderColor: palette.line, alignItems: 'center', justifyContent: 'center', backgroundColor: here.length > 0 ? palette.raised : palette.ground }}>
-        {here.map((label) => <Words key={label} size="small" strong numberOfLines={1}>{label}</Words>)}
+      <Pressable
+        key={column}
+        accessibilityRole="button"
+        accessibilityLabel={`Row ${row + 1} of ${rows} from the far side, place ${column + 1} of ${columns}${here.length > 0 ? `: ${here.join(', ')}` : ': empty'}`}
+        disabled={unit === null}
+        onPress={() => {
+          if (unit) onPlace(unit, ((column + 0.5) / columns) * 100, ((row + 0.5) / rows) * 100)
+          setUnit(null)
+        }}
+        style={{
+          flex: 1,
+          minHeight: 52,
+          borderWidth: 1,
+          borderColor: palette.line,
+          alignItems: 'center',
+          justifyContent: 'center',
+          backgroundColor: here.length > 0 ? palette.raised : palette.ground,
+        }}
+      >
+        {here.map((label) => (
+          <Words key={label} size="small" strong numberOfLines={1}>
+            {label}
+          </Words>
+        ))}
       </Pressable>
     )
   }
   return (
     <Part title="Where they stand, as seen from the way up">
-      <Chips label="Unit to place" options={units.map(({ label }) => ({ id: label, words: label }))} chosen={unit} onChoose={setUnit} />
+      <Chips
+        label="Unit to place"
+        options={units.map(({ label }) => ({ id: label, words: label }))}
+        chosen={unit}
+        onChoose={setUnit}
+      />
       {unit ? <Words size="small">{`Tap where ${unit} stands.`}</Words> : null}
       <View style={{ gap: 0, marginTop: space.hair }}>
-        {Array.from({ length: rows }, (_, row) => <View key={row} style={{ flexDirection: 'row' }}>{Array.from({ length: columns }, (__, column) => cell(column, row))}</View>)}
+        {Array.from({ length: rows }, (_, row) => (
+          <View key={row} style={{ flexDirection: 'row' }}>
+            {Array.from({ length: columns }, (__, column) => cell(column, row))}
+          </View>
+        ))}
       </View>
     </Part>
   )

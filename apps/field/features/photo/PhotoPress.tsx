@@ -20,7 +20,14 @@ export function PhotoPress({ visit, of, label, words }: PhotoPressProps) {
     if (image) await sync.takePhoto(visit, image, of, words)
   }
   return (
-    <Pressable accessibilityRole="button" accessibilityLabel={`Photo: ${label}`} onPress={() => { void take() }} style={{ width: target, height: target, alignItems: 'center', justifyContent: 'center' }}>
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={`Photo: ${label}`}
+      onPress={() => {
+        void take()
+      }}
+      style={{ width: target, height: target, alignItems: 'center', justifyContent: 'center' }}
+    >
       <Icon name="camera" color={palette.accent} size={22} />
     </Pressable>
   )

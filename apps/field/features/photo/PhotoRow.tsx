@@ -9,7 +9,13 @@ import { readPhoto } from '../sync/device'
 export function PhotoRow({ photos }: { readonly photos: readonly At<'photo'>[] }) {
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-      {photos.map(({ entry, body }) => <Photo key={entry.id} id={body.photo} words={[body.of, body.words].filter(Boolean).join(': ') || 'Photo'} />)}
+      {photos.map(({ entry, body }) => (
+        <Photo
+          key={entry.id}
+          id={body.photo}
+          words={[body.of, body.words].filter(Boolean).join(': ') || 'Photo'}
+        />
+      ))}
     </View>
   )
 }
@@ -22,12 +28,22 @@ function Photo({ id, words }: { readonly id: string; readonly words: string }) {
       own = photo ? URL.createObjectURL(photo.image) : ''
       setUri(own || `/api/photos/${id}`)
     })
-    return () => { if (own) URL.revokeObjectURL(own) }
+    return () => {
+      if (own) URL.revokeObjectURL(own)
+    }
   }, [id])
   return (
     <View style={{ width: 150, gap: 2 }}>
-      {uri ? <Image source={{ uri }} accessibilityLabel={words} style={{ width: 150, height: 112, borderRadius: 8 }} /> : null}
-      <Words size="small" quiet numberOfLines={2}>{words}</Words>
+      {uri ? (
+        <Image
+          source={{ uri }}
+          accessibilityLabel={words}
+          style={{ width: 150, height: 112, borderRadius: 8 }}
+        />
+      ) : null}
+      <Words size="small" quiet numberOfLines={2}>
+        {words}
+      </Words>
     </View>
   )
 }

@@ -16,7 +16,10 @@ export function choosePicture(): Promise<Blob | null> {
       if (file) void shrink(file).then(resolve)
       else resolve(null)
     })
-    input.addEventListener('cancel', () => { input.remove(); resolve(null) })
+    input.addEventListener('cancel', () => {
+      input.remove()
+      resolve(null)
+    })
     document.body.append(input)
     input.click()
   })
@@ -31,6 +34,8 @@ async function shrink(file: Blob): Promise<Blob> {
   canvas.width = Math.round(bitmap.width * scale)
   canvas.height = Math.round(bitmap.height * scale)
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
-  const small = await new Promise<Blob | null>((resolve) => { canvas.toBlob(resolve, 'image/jpeg', quality) })
+  const small = await new Promise<Blob | null>((resolve) => {
+    canvas.toBlob(resolve, 'image/jpeg', quality)
+  })
   return small ?? file
 }

@@ -20,7 +20,14 @@ export function UnitScreen({ id }: { readonly id: string }) {
   const site = places?.sites.find((candidate) => candidate.id === unit?.site)
   const diagram = places?.diagrams.find((candidate) => candidate.id === unit?.diagram)
   usePrepared(diagram?.ladder)
-  if (!unit || !site) return <Screen head={<Heading title="Unit" back="/sites" />}><Words>This unit is not known here. It may belong to another shop, or come with the next signal.</Words></Screen>
+  if (!unit || !site)
+    return (
+      <Screen head={<Heading title="Unit" back="/sites" />}>
+        <Words>
+          This unit is not known here. It may belong to another shop, or come with the next signal.
+        </Words>
+      </Screen>
+    )
   const past = (board?.items ?? []).filter((item) => item.unit.id === id)
   const open = past.find(({ state }) => state !== 'closed')
   return (
@@ -28,8 +35,22 @@ export function UnitScreen({ id }: { readonly id: string }) {
       head={<Heading title={unit.label} below={site.name} back="/sites" />}
       foot={
         <View style={{ padding: space.medium, gap: space.small }}>
-          {open ? <Press kind="main" title="Go on with the open call" onPress={() => { router.navigate(`/visits/${open.visit}`) }} /> : null}
-          <Press kind={open ? 'side' : 'main'} title="Take a call on this unit" onPress={() => { router.navigate(`/units/${id}/call`) }} />
+          {open ? (
+            <Press
+              kind="main"
+              title="Go on with the open call"
+              onPress={() => {
+                router.navigate(`/visits/${open.visit}`)
+              }}
+            />
+          ) : null}
+          <Press
+            kind={open ? 'side' : 'main'}
+            title="Take a call on this unit"
+            onPress={() => {
+              router.navigate(`/units/${id}/call`)
+            }}
+          />
         </View>
       }
     >
@@ -41,11 +62,25 @@ export function UnitScreen({ id }: { readonly id: string }) {
       </View>
       {glance ? <Glance glance={glance} /> : null}
       <View>
-        <Words strong quiet role="heading" aria-level={2}>Visits</Words>
+        <Words strong quiet role="heading" aria-level={2}>
+          Visits
+        </Words>
         {past.length === 0 ? <Words quiet>None yet.</Words> : null}
         {past.map((item) => (
-          <Row key={item.visit} title={new Date(item.startedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}
-            below={[item.words, item.outcome].filter(Boolean).join(' · ')} onPress={() => { router.navigate(item.state === 'closed' ? `/visits/${item.visit}/report` : `/visits/${item.visit}`) }} />
+          <Row
+            key={item.visit}
+            title={new Date(item.startedAt).toLocaleDateString('en-GB', {
+              day: 'numeric',
+              month: 'long',
+              year: 'numeric',
+            })}
+            below={[item.words, item.outcome].filter(Boolean).join(' · ')}
+            onPress={() => {
+              router.navigate(
+                item.state === 'closed' ? `/visits/${item.visit}/report` : `/visits/${item.visit}`,
+              )
+            }}
+          />
         ))}
       </View>
     </Screen>

@@ -7,7 +7,10 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 
-/** What is still wrong and not part of this repair, with what is recommended and why; the price is the office's. */
+/**
+ * What is still wrong and not part of this repair, with what is recommended and why; the price is the
+ * office's.
+ */
 export function Defects({ visit: { state, say } }: { readonly visit: OpenVisit }) {
   const [words, setWords] = useState('')
   const [recommend, setRecommend] = useState('')
@@ -18,16 +21,38 @@ export function Defects({ visit: { state, say } }: { readonly visit: OpenVisit }
       {state.defects.map(({ entry, body }) => (
         <View key={entry.id} style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
           <Words style={{ flex: 1 }}>{[body.words, body.recommend].filter(Boolean).join(' → ')}</Words>
-          <Press title="Done" label={`${body.words}: done`} onPress={() => { void say({ kind: 'defect-closed', entry: entry.id }) }} />
+          <Press
+            title="Done"
+            label={`${body.words}: done`}
+            onPress={() => {
+              void say({ kind: 'defect-closed', entry: entry.id })
+            }}
+          />
         </View>
       ))}
       {open ? (
         <>
           <Field label="What is still wrong" value={words} onChangeText={setWords} />
           <Field label="Recommended, and why" value={recommend} onChangeText={setRecommend} />
-          <Press title="Note it" disabled={words.trim() === ''} onPress={() => { void say({ kind: 'defect', words: words.trim(), recommend: recommend.trim() }); setWords(''); setRecommend(''); setOpen(false) }} />
+          <Press
+            title="Note it"
+            disabled={words.trim() === ''}
+            onPress={() => {
+              void say({ kind: 'defect', words: words.trim(), recommend: recommend.trim() })
+              setWords('')
+              setRecommend('')
+              setOpen(false)
+            }}
+          />
         </>
-      ) : <Press title="Something is still wrong" onPress={() => { setOpen(true) }} />}
+      ) : (
+        <Press
+          title="Something is still wrong"
+          onPress={() => {
+            setOpen(true)
+          }}
+        />
+      )}
     </Part>
   )
 }

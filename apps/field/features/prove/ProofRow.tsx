@@ -19,7 +19,8 @@ interface ProofRowProps {
   readonly lines: readonly ProofLine[] | null
 }
 
-const shown = (value: number, unit: string): string => `${value.toFixed(unit === 'A' && Math.abs(value) < 10 ? 2 : 1)} ${unit}`
+const shown = (value: number, unit: string): string =>
+  `${value.toFixed(unit === 'A' && Math.abs(value) < 10 ? 2 : 1)} ${unit}`
 
 /** One call of the proof sheet: its values against what the circuit expects, and whether it is right. */
 export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
@@ -30,36 +31,119 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
   const [noted, setNoted] = useState('')
   const last = visit.state.proofs.filter(({ body }) => body.call === call).at(-1)?.body
   const prove = (passed: boolean): void => {
-    void visit.say({ kind: 'proof', call, words: noted.trim(), passed, ...(values.length > 0 ? { values } : {}) })
+    void visit.say({
+      kind: 'proof',
+      call,
+      words: noted.trim(),
+      passed,
+      ...(values.length > 0 ? { values } : {}),
+    })
     setValues([])
     setNoted('')
     setOpen(false)
   }
   const enter = ({ what, unit, expected, at }: ProofLine, value: number): void => {
-    const read: ProofValue = { what, value, unit, ...(expected === null ? {} : { expected: Math.round(expected * 100) / 100 }), ...(at ? { at } : {}) }
+    const read: ProofValue = {
+      what,
+      value,
+      unit,
+      ...(expected === null ? {} : { expected: Math.round(expected * 100) / 100 }),
+      ...(at ? { at } : {}),
+    }
     setValues((now) => [...now.filter((other) => other.what !== what), read])
     setAsked(null)
   }
   return (
     <View style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair, gap: 6 }}>
-      <Pressable accessibilityRole="button" aria-expanded={open} accessibilityLabel={`Values for ${words}`} onPress={() => { setOpen(!open) }} style={{ flexDirection: 'row', gap: space.small, alignItems: 'center', minHeight: target }}>
+      <Pressable
+        accessibilityRole="button"
+        aria-expanded={open}
+        accessibilityLabel={`Values for ${words}`}
+        onPress={() => {
+          setOpen(!open)
+        }}
+        style={{ flexDirection: 'row', gap: space.small, alignItems: 'center', minHeight: target }}
+      >
         <Icon name={open ? 'chevron-down' : 'chevron-right'} color={palette.quiet} size={20} />
-        <Words style={{ flex: 1 }} strong>{words}</Words>
-        <Words size="small" color={last ? (last.passed ? palette.good : palette.wrong) : palette.quiet}>{last ? (last.passed ? 'proven' : 'not right') : 'not proven yet'}</Words>
+        <Words style={{ flex: 1 }} strong>
+          {words}
+        </Words>
+        <Words size="small" color={last ? (last.passed ? palette.good : palette.wrong) : palette.quiet}>
+          {last ? (last.passed ? 'proven' : 'not right') : 'not proven yet'}
+        </Words>
       </Pressable>
-      {!open && last ? <Words size="small" quiet>{[last.words, ...(last.values ?? []).map(({ what, value, unit }) => `${what} ${shown(value, unit)}`)].filter(Boolean).join('; ')}</Words> : null}
-      {!open && last?.passed === false && last.values?.some(({ at }) => at) ? <Words size="small">Its readings count as evidence: the search goes on from them.</Words> : null}
-      {open ? (lines ?? []).map((line) => <ValueRow key={line.what} line={line} value={values.find(({ what }) => what === line.what)?.value ?? null} onPress={() => { setAsked(line) }} />) : null}
-      {open ? <Field label={`Readings for ${words}`} value={noted} onChangeText={setNoted} placeholder="Anything else that was seen" /> : null}
+      {!open && last ? (
+        <Words size="small" quiet>
+          {[
+            last.words,
+            ...(last.values ?? []).map(({ what, value, unit }) => `${what} ${shown(value, unit)}`),
+          ]
+            .filter(Boolean)
+            .join('; ')}
+        </Words>
+      ) : null}
+      {!open && last?.passed === false && last.values?.some(({ at }) => at) ? (
+        <Words size="small">Its readings count as evidence: the search goes on from them.</Words>
+      ) : null}
+      {open
+        ? (lines ?? []).map((line) => (
+            <ValueRow
+              key={line.what}
+              line={line}
+              value={values.find(({ what }) => what === line.what)?.value ?? null}
+              onPress={() => {
+                setAsked(line)
+              }}
+            />
+          ))
+        : null}
+      {open ? (
+        <Field
+          label={`Readings for ${words}`}
+          value={noted}
+          onChangeText={setNoted}
+          placeholder="Anything else that was seen"
+        />
+      ) : null}
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press grow title="Right" label={`${words}: proven`} selected={last?.passed === true} onPress={() => { prove(true) }} />
-        <Press grow title="Not right" label={`${words}: not right`} selected={last?.passed === false} onPress={() => { prove(false) }} />
+        <Press
+          grow
+          title="Right"
+          label={`${words}: proven`}
+          selected={last?.passed === true}
+          onPress={() => {
+            prove(true)
+          }}
+        />
+        <Press
+          grow
+          title="Not right"
+          label={`${words}: not right`}
+          selected={last?.passed === false}
+          onPress={() => {
+            prove(false)
+          }}
+        />
       </View>
-      <Sheet title={asked?.what ?? ''} open={asked !== null} onClose={() => { setAsked(null) }}>
+      <Sheet
+        title={asked?.what ?? ''}
+        open={asked !== null}
+        onClose={() => {
+          setAsked(null)
+        }}
+      >
         {asked ? (
           <>
-            {asked.expected === null ? null : <Words>{`Should be ${shown(asked.expected, asked.unit)}`}</Words>}
-            <NumberPad unit={asked.unit} signed={asked.unit === '°F'} onDone={(value) => { if (value !== null) enter(asked, value) }} />
+            {asked.expected === null ? null : (
+              <Words>{`Should be ${shown(asked.expected, asked.unit)}`}</Words>
+            )}
+            <NumberPad
+              unit={asked.unit}
+              signed={asked.unit === '°F'}
+              onDone={(value) => {
+                if (value !== null) enter(asked, value)
+              }}
+            />
           </>
         ) : null}
       </Sheet>
@@ -67,15 +151,33 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
   )
 }
 
-function ValueRow({ line, value, onPress }: { readonly line: ProofLine; readonly value: number | null; readonly onPress: () => void }) {
+function ValueRow({
+  line,
+  value,
+  onPress,
+}: {
+  readonly line: ProofLine
+  readonly value: number | null
+  readonly onPress: () => void
+}) {
   const palette = usePalette()
   const near = value === null || isNear(line.expected, value)
   const expected = line.expected === null ? '' : `should ${shown(line.expected, line.unit)}`
   return (
-    <Pressable accessibilityRole="button" accessibilityLabel={`${line.what}, ${expected}${value === null ? '' : `, read ${shown(value, line.unit)}`}`} onPress={onPress} style={{ flexDirection: 'row', alignItems: 'center', minHeight: target, gap: space.small }}>
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={`${line.what}, ${expected}${value === null ? '' : `, read ${shown(value, line.unit)}`}`}
+      onPress={onPress}
+      style={{ flexDirection: 'row', alignItems: 'center', minHeight: target, gap: space.small }}
+    >
       <Words style={{ flex: 1 }}>{line.what}</Words>
       <View style={{ alignItems: 'flex-end' }}>
-        <Words style={{ fontFamily: fonts.reading }} color={value === null ? palette.quiet : near ? palette.text : palette.wrong}>{value === null ? '–' : shown(value, line.unit)}</Words>
+        <Words
+          style={{ fontFamily: fonts.reading }}
+          color={value === null ? palette.quiet : near ? palette.text : palette.wrong}
+        >
+          {value === null ? '–' : shown(value, line.unit)}
+        </Words>
         <Words size="small" quiet>{`${near ? '' : '≠ '}${expected}`}</Words>
       </View>
     </Pressable>

@@ -15,19 +15,55 @@ import type { OpenVisit } from '../visit/useVisit'
 import { Defects } from './Defects'
 import { ProofRow } from './ProofRow'
 
-/** The proof sheet made from the unit, what is put back, what is still open, and the way to close the visit. */
-export function ProveTab({ visit, onMeasures }: { readonly visit: OpenVisit; readonly onMeasures: () => void }) {
+/**
+ * The proof sheet made from the unit, what is put back, what is still open, and the way to close the visit.
+ */
+export function ProveTab({
+  visit,
+  onMeasures,
+}: {
+  readonly visit: OpenVisit
+  readonly onMeasures: () => void
+}) {
   const { state, diagram, say } = visit
   const sheets = useProofSheets(visit)
   return (
     <View style={{ gap: space.huge }}>
       <Part title="Prove every call">
-        <Words size="small" quiet>Run each one; off means off. Expected values are solved at the supply that you measured. Supply air after 10 to 15 minutes.</Words>
-        {diagram.calls.map(({ id, words }) => <ProofRow key={id} visit={visit} call={id} words={words} lines={sheets?.find(({ call }) => call === id)?.lines ?? null} />)}
+        <Words size="small" quiet>
+          Run each one; off means off. Expected values are solved at the supply that you measured. Supply air
+          after 10 to 15 minutes.
+        </Words>
+        {diagram.calls.map(({ id, words }) => (
+          <ProofRow
+            key={id}
+            visit={visit}
+            call={id}
+            words={words}
+            lines={sheets?.find(({ call }) => call === id)?.lines ?? null}
+          />
+        ))}
       </Part>
       <Part title="Put back">
-        {restoredItems.map(({ id, words }) => <Check key={id} title={words} on={state.restored.get(id) === true} onPress={() => { void say({ kind: 'restored', item: id, is: state.restored.get(id) !== true }) }} />)}
-        <Press title="All of these" onPress={() => { void (async () => { for (const { id } of restoredItems) if (state.restored.get(id) !== true) await say({ kind: 'restored', item: id, is: true }) })() }} />
+        {restoredItems.map(({ id, words }) => (
+          <Check
+            key={id}
+            title={words}
+            on={state.restored.get(id) === true}
+            onPress={() => {
+              void say({ kind: 'restored', item: id, is: state.restored.get(id) !== true })
+            }}
+          />
+        ))}
+        <Press
+          title="All of these"
+          onPress={() => {
+            void (async () => {
+              for (const { id } of restoredItems)
+                if (state.restored.get(id) !== true) await say({ kind: 'restored', item: id, is: true })
+            })()
+          }}
+        />
       </Part>
       <Defects visit={visit} />
       <SignOff visit={visit} onMeasures={onMeasures} />
@@ -38,11 +74,22 @@ export function ProveTab({ visit, onMeasures }: { readonly visit: OpenVisit; rea
 /** Solved in the worker for the conditions said so far; null until it is there. */
 function useProofSheets({ ladder, bodies }: OpenVisit): readonly ProofSheet[] | null {
   const [sheets, setSheets] = useState<readonly ProofSheet[] | null>(null)
-  const key = JSON.stringify(bodies.flatMap((body) => (body.kind === 'condition' ? [[body.of, body.value]] : [])))
+  const key = JSON.stringify(
+    bodies.flatMap((body) => (body.kind === 'condition' ? [[body.of, body.value]] : [])),
+  )
   useEffect(() => {
     let here = true
-    void diagnosisService().proof(ladder, Object.fromEntries(JSON.parse(key) as [string, number][])).then((found) => { if (here) setSheets(found) }, () => undefined)
-    return () => { here = false }
+    void diagnosisService()
+      .proof(ladder, Object.fromEntries(JSON.parse(key) as [string, number][]))
+      .then(
+        (found) => {
+          if (here) setSheets(found)
+        },
+        () => undefined,
+      )
+    return () => {
+      here = false
+    }
   }, [ladder, key])
   return sheets
 }
@@ -56,16 +103,56 @@ function SignOff({ visit, onMeasures }: { readonly visit: OpenVisit; readonly on
     await visit.say({ kind: 'sign-off', outcome, words: words.trim() })
     router.navigate(`/visits/${visit.id}/report`)
   }
-  if (visit.state.signOff) return <Press kind="main" title="Open the report" onPress={() => { router.navigate(`/visits/${visit.id}/report`) }} />
+  if (visit.state.signOff)
+    return (
+      <Press
+        kind="main"
+        title="Open the report"
+        onPress={() => {
+          router.navigate(`/visits/${visit.id}/report`)
+        }}
+      />
+    )
   return (
     <Part title="Leave it">
-      <Field label="For the building, in plain words" value={words} onChangeText={setWords} multiline placeholder="What was found, what was done, what is still open" />
-      {problems.map((problem) => <Notice key={problem} kind="caution">{problem}</Notice>)}
+      <Field
+        label="For the building, in plain words"
+        value={words}
+        onChangeText={setWords}
+        multiline
+        placeholder="What was found, what was done, what is still open"
+      />
+      {problems.map((problem) => (
+        <Notice key={problem} kind="caution">
+          {problem}
+        </Notice>
+      ))}
       {always.length > 0 ? <Press title="Temporary measures" onPress={onMeasures} /> : null}
-      <Press kind="main" title="Sign off: repaired" disabled={problems.length > 0} onPress={() => { void close('repaired') }} />
+      <Press
+        kind="main"
+        title="Sign off: repaired"
+        disabled={problems.length > 0}
+        onPress={() => {
+          void close('repaired')
+        }}
+      />
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press grow title="Left restricted" disabled={always.length > 0} onPress={() => { void close('restricted') }} />
-        <Press grow title="Left off" disabled={always.length > 0} onPress={() => { void close('left-off') }} />
+        <Press
+          grow
+          title="Left restricted"
+          disabled={always.length > 0}
+          onPress={() => {
+            void close('restricted')
+          }}
+        />
+        <Press
+          grow
+          title="Left off"
+          disabled={always.length > 0}
+          onPress={() => {
+            void close('left-off')
+          }}
+        />
       </View>
     </Part>
   )

@@ -9,11 +9,16 @@ export function useGlance(unit: string): UnitGlance | null {
   const [glance, setGlance] = useState<UnitGlance | null>(kept.get(unit) ?? null)
   useEffect(() => {
     let here = true
-    request<UnitGlance>('GET', `/units/${unit}/record`).then((found) => {
-      kept.set(unit, found)
-      if (here) setGlance(found)
-    }, () => undefined)
-    return () => { here = false }
+    request<UnitGlance>('GET', `/units/${unit}/record`).then(
+      (found) => {
+        kept.set(unit, found)
+        if (here) setGlance(found)
+      },
+      () => undefined,
+    )
+    return () => {
+      here = false
+    }
   }, [unit])
   return glance
 }

@@ -19,13 +19,40 @@ export function PartChooser({ diagram, chosen, onChoose }: PartChooserProps) {
   const [sought, setSought] = useState<string | null>(null)
   const part = chosen === null ? undefined : diagram.parts.get(chosen)
   if (sought === null)
-    return <Press title={part ? `${part.id}  ${part.words}` : 'Choose a part'} label={part ? `Part in hand: ${part.words}. Change` : 'Choose a part'} onPress={() => { setSought('') }} />
+    return (
+      <Press
+        title={part ? `${part.id}  ${part.words}` : 'Choose a part'}
+        label={part ? `Part in hand: ${part.words}. Change` : 'Choose a part'}
+        onPress={() => {
+          setSought('')
+        }}
+      />
+    )
   const wanted = sought.trim().toLowerCase()
-  const found = [...diagram.parts.values()].filter(({ id, words }) => id.toLowerCase().includes(wanted) || words.toLowerCase().includes(wanted))
+  const found = [...diagram.parts.values()].filter(
+    ({ id, words }) => id.toLowerCase().includes(wanted) || words.toLowerCase().includes(wanted),
+  )
   return (
     <View style={{ gap: space.hair }}>
-      <Field label="Find a part" value={sought} onChangeText={setSought} autoFocus placeholder="CC1, contactor, fuse" />
-      {found.slice(0, shown).map(({ id, words }) => <Row key={id} title={id} below={words} label={`Part ${id}`} onPress={() => { setSought(null); onChoose(id) }} />)}
+      <Field
+        label="Find a part"
+        value={sought}
+        onChangeText={setSought}
+        autoFocus
+        placeholder="CC1, contactor, fuse"
+      />
+      {found.slice(0, shown).map(({ id, words }) => (
+        <Row
+          key={id}
+          title={id}
+          below={words}
+          label={`Part ${id}`}
+          onPress={() => {
+            setSought(null)
+            onChoose(id)
+          }}
+        />
+      ))}
     </View>
   )
 }

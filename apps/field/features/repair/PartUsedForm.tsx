@@ -9,7 +9,11 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 
-const conditions = [{ id: 'new', words: 'New' }, { id: 'proven-on-bench', words: 'Spare, proven on the bench' }, { id: 'unknown', words: 'Spare, condition unknown' }] as const
+const conditions = [
+  { id: 'new', words: 'New' },
+  { id: 'proven-on-bench', words: 'Spare, proven on the bench' },
+  { id: 'unknown', words: 'Spare, condition unknown' },
+] as const
 
 /** A part that was fitted, compared with the one that was there: same coil volts, poles, bar, rating. */
 export function PartUsedForm({ visit, part }: { readonly visit: OpenVisit; readonly part: string }) {
@@ -19,15 +23,28 @@ export function PartUsedForm({ visit, part }: { readonly visit: OpenVisit; reado
   const [dateCode, setDateCode] = useState('')
   const [bench, setBench] = useState<(typeof conditions)[number]['id'] | null>(null)
   const fields = ratingFields(diagram, part)
-  const [rating, setRating] = useState<Readonly<Record<string, string>>>(Object.fromEntries(fields.map(({ setting, fitted }) => [setting, fitted])))
-  const body = { kind: 'part-used', of: part, words: words.trim(), dateCode: dateCode.trim(), rating, ...(bench ? { bench } : {}) } as const
+  const [rating, setRating] = useState<Readonly<Record<string, string>>>(
+    Object.fromEntries(fields.map(({ setting, fitted }) => [setting, fitted])),
+  )
+  const body = {
+    kind: 'part-used',
+    of: part,
+    words: words.trim(),
+    dateCode: dateCode.trim(),
+    rating,
+    ...(bench ? { bench } : {}),
+  } as const
   const used = state.partsUsed.filter((other) => other.body.of === part)
   return (
     <View style={{ gap: space.small }}>
       {used.map(({ entry, body: fitted }) => (
         <View key={entry.id}>
           <Words>{`Fitted: ${fitted.words || part}${fitted.dateCode ? `, date code ${fitted.dateCode}` : ''}`}</Words>
-          {unlikeness(diagram, fitted).map((problem) => <Notice key={problem} kind="caution">{problem}</Notice>)}
+          {unlikeness(diagram, fitted).map((problem) => (
+            <Notice key={problem} kind="caution">
+              {problem}
+            </Notice>
+          ))}
         </View>
       ))}
       {open ? (
@@ -35,13 +52,39 @@ export function PartUsedForm({ visit, part }: { readonly visit: OpenVisit; reado
           <Field label="Part fitted" value={words} onChangeText={setWords} />
           <Field label="Date code" value={dateCode} onChangeText={setDateCode} />
           {fields.map(({ setting, words: name, fitted }) => (
-            <Field key={setting} label={`${name} (the diagram has ${fitted})`} value={rating[setting] ?? ''} onChangeText={(text) => { setRating((now) => ({ ...now, [setting]: text })) }} />
+            <Field
+              key={setting}
+              label={`${name} (the diagram has ${fitted})`}
+              value={rating[setting] ?? ''}
+              onChangeText={(text) => {
+                setRating((now) => ({ ...now, [setting]: text }))
+              }}
+            />
           ))}
           <Chips label="Condition" options={conditions} chosen={bench} onChoose={setBench} />
-          {unlikeness(diagram, body).map((problem) => <Notice key={problem} kind="caution">{problem}</Notice>)}
-          <Press kind="main" title="Record the part" disabled={bench === null} onPress={() => { void say(body); setOpen(false) }} />
+          {unlikeness(diagram, body).map((problem) => (
+            <Notice key={problem} kind="caution">
+              {problem}
+            </Notice>
+          ))}
+          <Press
+            kind="main"
+            title="Record the part"
+            disabled={bench === null}
+            onPress={() => {
+              void say(body)
+              setOpen(false)
+            }}
+          />
         </>
-      ) : <Press title="A part is fitted" onPress={() => { setOpen(true) }} />}
+      ) : (
+        <Press
+          title="A part is fitted"
+          onPress={() => {
+            setOpen(true)
+          }}
+        />
+      )}
     </View>
   )
 }

@@ -20,7 +20,11 @@ const storedSeconds = { drive: 300, capacitor: 60 } as const
 export function legsOf(diagram: Diagram): readonly { readonly from: string; readonly to: string }[] {
   return diagram.isolators.flatMap((id) => {
     const outlets = [...diagram.points.keys()].filter((point) => point.startsWith(`${id}.T`))
-    return [...outlets.flatMap((from, k) => outlets.slice(k + 1).map((to) => ({ from, to }))), ...outlets.slice(0, 1).map((from) => ({ from, to: 'EARTH' })), ...outlets.slice(1).map((from) => ({ from, to: 'EARTH' }))]
+    return [
+      ...outlets.flatMap((from, k) => outlets.slice(k + 1).map((to) => ({ from, to }))),
+      ...outlets.slice(0, 1).map((from) => ({ from, to: 'EARTH' })),
+      ...outlets.slice(1).map((from) => ({ from, to: 'EARTH' })),
+    ]
   })
 }
 
@@ -29,7 +33,10 @@ const storedIn = (diagram: Diagram): number => {
   return kinds.has('drive') ? storedSeconds.drive : kinds.has('capacitor') ? storedSeconds.capacitor : 0
 }
 
-/** Locked, stored energy waited for, tester proven, each leg dead, tester proven again: only then is the unit isolated. */
+/**
+ * Locked, stored energy waited for, tester proven, each leg dead, tester proven again: only then is the unit
+ * isolated.
+ */
 export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly onDone: () => void }) {
   const { diagram, say } = visit
   const legs = legsOf(diagram)
@@ -41,41 +48,110 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
   const [read, setRead] = useState<readonly DeadLeg[]>([])
   const [asking, setAsking] = useState<number | null>(null)
   const live = read.find(({ volts }) => volts >= deadBelowVolts)
-  const toggle = (id: string): void => { setLocked((now) => new Set(now.has(id) ? [...now].filter((other) => other !== id) : [...now, id])) }
+  const toggle = (id: string): void => {
+    setLocked((now) => new Set(now.has(id) ? [...now].filter((other) => other !== id) : [...now, id]))
+  }
   const allLocked = diagram.isolators.every((id) => locked.has(id))
   const ready = allLocked && waited && before && after && read.length === legs.length && !live
   const log = (leg: number, volts: number): void => {
-    setRead((now) => [...now.filter(({ from, to }) => from !== legs[leg].from || to !== legs[leg].to), { ...legs[leg], volts }])
+    setRead((now) => [
+      ...now.filter(({ from, to }) => from !== legs[leg].from || to !== legs[leg].to),
+      { ...legs[leg], volts },
+    ])
     setAsking(null)
   }
-  const allDead = (): void => { setRead(legs.map((leg) => ({ ...leg, volts: 0 }))) }
+  const allDead = (): void => {
+    setRead(legs.map((leg) => ({ ...leg, volts: 0 })))
+  }
   const finish = async (): Promise<void> => {
-    await say({ kind: 'isolation', sources: [...locked], storedEnergySeconds: stored, testerBefore: before, testerAfter: after, legs: read })
+    await say({
+      kind: 'isolation',
+      sources: [...locked],
+      storedEnergySeconds: stored,
+      testerBefore: before,
+      testerAfter: after,
+      legs: read,
+    })
     await say({ kind: 'power', is: 'isolated', of: diagram.isolators.join(', ') })
     onDone()
   }
   if (asking !== null) {
     return (
       <View style={{ gap: space.small }}>
-        <Words strong>{`${legs[asking].from} to ${legs[asking].to === 'EARTH' ? 'ground' : legs[asking].to}`}</Words>
-        <NumberPad unit="V" onDone={(value) => { log(asking, value ?? 0) }} />
+        <Words
+          strong
+        >{`${legs[asking].from} to ${legs[asking].to === 'EARTH' ? 'ground' : legs[asking].to}`}</Words>
+        <NumberPad
+          unit="V"
+          onDone={(value) => {
+            log(asking, value ?? 0)
+          }}
+        />
       </View>
     )
   }
   return (
     <View style={{ gap: space.small }}>
-      {diagram.isolators.map((id) => <Check key={id} title={`${partWords(diagram, id)} off, locked and tagged`} on={locked.has(id)} onPress={() => { toggle(id) }} />)}
-      {stored > 0 ? <Check title={`Stored energy: ${stored} s waited, capacitors and drive bus discharged`} on={waited} onPress={() => { setWaited(!waited) }} /> : null}
-      <Check title="Tester proven on a live source" on={before} onPress={() => { setBefore(!before) }} />
+      {diagram.isolators.map((id) => (
+        <Check
+          key={id}
+          title={`${partWords(diagram, id)} off, locked and tagged`}
+          on={locked.has(id)}
+          onPress={() => {
+            toggle(id)
+          }}
+        />
+      ))}
+      {stored > 0 ? (
+        <Check
+          title={`Stored energy: ${stored} s waited, capacitors and drive bus discharged`}
+          on={waited}
+          onPress={() => {
+            setWaited(!waited)
+          }}
+        />
+      ) : null}
+      <Check
+        title="Tester proven on a live source"
+        on={before}
+        onPress={() => {
+          setBefore(!before)
+        }}
+      />
       <Words strong>{`Each leg to each other and to ground: ${read.length} of ${legs.length} read`}</Words>
-      {live ? <Notice kind="wrong">{`${live.from} to ${live.to}: ${live.volts} V is not dead. Find the other source.`}</Notice> : null}
+      {live ? (
+        <Notice kind="wrong">{`${live.from} to ${live.to}: ${live.volts} V is not dead. Find the other source.`}</Notice>
+      ) : null}
       <View style={{ flexDirection: 'row', gap: space.small }}>
         <Press grow title="All read 0 V" disabled={!before} onPress={allDead} />
-        <Press grow title="Enter a leg" disabled={!before} onPress={() => { setAsking(Math.min(read.length, legs.length - 1)) }} />
+        <Press
+          grow
+          title="Enter a leg"
+          disabled={!before}
+          onPress={() => {
+            setAsking(Math.min(read.length, legs.length - 1))
+          }}
+        />
       </View>
-      <Check title="Tester proven again" on={after} onPress={() => { setAfter(!after) }} />
-      <Press kind="main" title="Isolated, proven dead" disabled={!ready} onPress={() => { void finish() }} />
-      <Words size="small" quiet>480 V and arc flash belong to qualified people. One hand, eye protection, rated gloves and leads. A contactor that switches two legs leaves the third live.</Words>
+      <Check
+        title="Tester proven again"
+        on={after}
+        onPress={() => {
+          setAfter(!after)
+        }}
+      />
+      <Press
+        kind="main"
+        title="Isolated, proven dead"
+        disabled={!ready}
+        onPress={() => {
+          void finish()
+        }}
+      />
+      <Words size="small" quiet>
+        480 V and arc flash belong to qualified people. One hand, eye protection, rated gloves and leads. A
+        contactor that switches two legs leaves the third live.
+      </Words>
     </View>
   )
 }

@@ -18,28 +18,79 @@ interface PowerSheetProps {
   readonly onClose: () => void
 }
 
-/** The power state of the unit and of its sections; isolation is a form of its own, because it has to be proven. */
+/**
+ * The power state of the unit and of its sections; isolation is a form of its own, because it has to be
+ * proven.
+ */
 export function PowerSheet({ visit, open, onClose }: PowerSheetProps) {
   const [isolating, setIsolating] = useState(false)
   const { state, diagram, say } = visit
-  const close = (): void => { setIsolating(false); onClose() }
+  const close = (): void => {
+    setIsolating(false)
+    onClose()
+  }
   const holding = powerOnProblems(state)
   const several = diagram.isolators.length > 1
   return (
     <Sheet title={isolating ? 'Isolate and prove dead' : 'Power state'} open={open} onClose={close}>
-      {isolating ? <IsolationForm visit={visit} onDone={close} /> : (
+      {isolating ? (
+        <IsolationForm visit={visit} onDone={close} />
+      ) : (
         <>
-          {state.power !== 'on' ? holding.map((problem) => <Notice key={problem} kind="wrong">{problem}</Notice>) : null}
-          <Press title={powerWords.on} selected={state.power === 'on' && state.powerWords === ''} disabled={state.power !== 'on' && holding.length > 0}
-            onPress={() => { close(); void say({ kind: 'power', is: 'on' }) }} />
-          {several ? diagram.isolators.map((id) => (
-            <Press key={id} title={`Only ${partWords(diagram, id)} off`} onPress={() => { close(); void say({ kind: 'power', is: 'off', of: id }) }} />
-          )) : null}
-          <Press title={powerWords.off} selected={state.power === 'off'} onPress={() => { close(); void say({ kind: 'power', is: 'off' }) }} />
-          <Press kind="main" title="Isolate, lock, prove dead" onPress={() => { setIsolating(true) }} />
+          {state.power !== 'on'
+            ? holding.map((problem) => (
+                <Notice key={problem} kind="wrong">
+                  {problem}
+                </Notice>
+              ))
+            : null}
+          <Press
+            title={powerWords.on}
+            selected={state.power === 'on' && state.powerWords === ''}
+            disabled={state.power !== 'on' && holding.length > 0}
+            onPress={() => {
+              close()
+              void say({ kind: 'power', is: 'on' })
+            }}
+          />
+          {several
+            ? diagram.isolators.map((id) => (
+                <Press
+                  key={id}
+                  title={`Only ${partWords(diagram, id)} off`}
+                  onPress={() => {
+                    close()
+                    void say({ kind: 'power', is: 'off', of: id })
+                  }}
+                />
+              ))
+            : null}
+          <Press
+            title={powerWords.off}
+            selected={state.power === 'off'}
+            onPress={() => {
+              close()
+              void say({ kind: 'power', is: 'off' })
+            }}
+          />
+          <Press
+            kind="main"
+            title="Isolate, lock, prove dead"
+            onPress={() => {
+              setIsolating(true)
+            }}
+          />
           <View style={{ gap: space.hair }}>
-            <Words size="small" quiet>{`Sources of this unit: ${diagram.isolators.map((id) => partWords(diagram, id)).join(', ')}. Ohms and repairs only when every one is isolated and proven dead.`}</Words>
-            {state.isolation ? <Words size="small" quiet>{`Proven dead on ${state.isolation.body.legs.length} pairs, the tester proven before and after.`}</Words> : null}
+            <Words
+              size="small"
+              quiet
+            >{`Sources of this unit: ${diagram.isolators.map((id) => partWords(diagram, id)).join(', ')}. Ohms and repairs only when every one is isolated and proven dead.`}</Words>
+            {state.isolation ? (
+              <Words
+                size="small"
+                quiet
+              >{`Proven dead on ${state.isolation.body.legs.length} pairs, the tester proven before and after.`}</Words>
+            ) : null}
           </View>
         </>
       )}

@@ -5,7 +5,9 @@ import { usePalette } from '../../ui/theme'
 export function Opening() {
   const palette = usePalette()
   return (
-    <View style={{ flex: 1, alignItems: 'center', justifyContent: 'center', backgroundColor: palette.ground }}>
+    <View
+      style={{ flex: 1, alignItems: 'center', justifyContent: 'center', backgroundColor: palette.ground }}
+    >
       <ActivityIndicator color={palette.accent} accessibilityLabel="Opening" />
     </View>
   )

@@ -1,7 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { Person } from '@jokulgale/contract/session'
 
-export type Session = { readonly is: 'unknown' } | { readonly is: 'out' } | { readonly is: 'in'; readonly person: Person }
+export type Session =
+  { readonly is: 'unknown' } | { readonly is: 'out' } | { readonly is: 'in'; readonly person: Person }
 
 const initialState = { is: 'unknown' } as Session
 

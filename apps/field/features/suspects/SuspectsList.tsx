@@ -13,7 +13,10 @@ interface SuspectsListProps {
   readonly onRepaired: () => void
 }
 
-/** Suspects with what speaks for and against each, those that a reading has cleared, and what is not covered yet. */
+/**
+ * Suspects with what speaks for and against each, those that a reading has cleared, and what is not covered
+ * yet.
+ */
 export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps) {
   const palette = usePalette()
   return (
@@ -21,17 +24,28 @@ export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps)
       {briefing.warning ? <Notice kind="caution">{briefing.warning}</Notice> : null}
       {briefing.story ? <Words size="lead">{briefing.story}</Words> : null}
       <View>
-        <Words strong quiet role="heading" aria-level={2}>Suspects</Words>
-        {briefing.suspects.length === 0 ? <Words quiet>Too many, and none stands out yet. Take the next reading.</Words> : null}
-        {briefing.suspects.map((suspect) => <SuspectRow key={suspect.id} suspect={suspect} visit={visit} onRepaired={onRepaired} />)}
+        <Words strong quiet role="heading" aria-level={2}>
+          Suspects
+        </Words>
+        {briefing.suspects.length === 0 ? (
+          <Words quiet>Too many, and none stands out yet. Take the next reading.</Words>
+        ) : null}
+        {briefing.suspects.map((suspect) => (
+          <SuspectRow key={suspect.id} suspect={suspect} visit={visit} onRepaired={onRepaired} />
+        ))}
       </View>
       <Notice kind="plain">{briefing.coverage.sentence}</Notice>
       <Reasons briefing={briefing} />
       {briefing.cleared.length > 0 ? (
         <View>
-          <Words strong quiet role="heading" aria-level={2}>Cleared</Words>
+          <Words strong quiet role="heading" aria-level={2}>
+            Cleared
+          </Words>
           {briefing.cleared.map(({ id, words, by }) => (
-            <View key={id} style={{ paddingVertical: space.small, borderBottomWidth: 1, borderColor: palette.line }}>
+            <View
+              key={id}
+              style={{ paddingVertical: space.small, borderBottomWidth: 1, borderColor: palette.line }}
+            >
               <Words size="small">{words}</Words>
               <Words size="small" quiet>{`by ${by}`}</Words>
             </View>
@@ -47,21 +61,51 @@ function Reasons({ briefing: { reasons } }: { readonly briefing: Briefing }) {
   const [open, setOpen] = useState(false)
   return (
     <View>
-      <Pressable accessibilityRole="button" aria-expanded={open} onPress={() => { setOpen(!open) }} style={{ minHeight: target, justifyContent: 'center' }}>
-        <Words strong quiet>{open ? 'Odds before any reading' : `Odds before any reading: ${reasons.length === 0 ? 'as usual for its parts' : reasons.length === 1 ? 'one reason' : `${reasons.length} reasons`}`}</Words>
+      <Pressable
+        accessibilityRole="button"
+        aria-expanded={open}
+        onPress={() => {
+          setOpen(!open)
+        }}
+        style={{ minHeight: target, justifyContent: 'center' }}
+      >
+        <Words strong quiet>
+          {open
+            ? 'Odds before any reading'
+            : `Odds before any reading: ${reasons.length === 0 ? 'as usual for its parts' : reasons.length === 1 ? 'one reason' : `${reasons.length} reasons`}`}
+        </Words>
       </Pressable>
-      {open && reasons.length === 0 ? <Words size="small" quiet>What commonly fails, part by part; nothing about this call changes it.</Words> : null}
-      {open ? reasons.map(({ reason, factor, faults }) => (
-        <View key={reason} style={{ flexDirection: 'row', gap: space.medium, paddingVertical: 4 }}>
-          <Words size="small" style={{ flex: 1 }}>{reason}</Words>
-          <Words size="small" quiet>{`× ${factor < 10 ? factor.toFixed(2) : factor.toFixed(0)} on ${faults}`}</Words>
-        </View>
-      )) : null}
+      {open && reasons.length === 0 ? (
+        <Words size="small" quiet>
+          What commonly fails, part by part; nothing about this call changes it.
+        </Words>
+      ) : null}
+      {open
+        ? reasons.map(({ reason, factor, faults }) => (
+            <View key={reason} style={{ flexDirection: 'row', gap: space.medium, paddingVertical: 4 }}>
+              <Words size="small" style={{ flex: 1 }}>
+                {reason}
+              </Words>
+              <Words
+                size="small"
+                quiet
+              >{`× ${factor < 10 ? factor.toFixed(2) : factor.toFixed(0)} on ${faults}`}</Words>
+            </View>
+          ))
+        : null}
     </View>
   )
 }
 
-function SuspectRow({ suspect, visit, onRepaired }: { readonly suspect: SuspectBrief; readonly visit: OpenVisit; readonly onRepaired: () => void }) {
+function SuspectRow({
+  suspect,
+  visit,
+  onRepaired,
+}: {
+  readonly suspect: SuspectBrief
+  readonly visit: OpenVisit
+  readonly onRepaired: () => void
+}) {
   const palette = usePalette()
   const [open, setOpen] = useState(false)
   const repaired = (of: string): void => {
@@ -70,26 +114,70 @@ function SuspectRow({ suspect, visit, onRepaired }: { readonly suspect: SuspectB
   }
   return (
     <View style={{ borderBottomWidth: 1, borderColor: palette.line }}>
-      <Pressable accessibilityRole="button" aria-expanded={open} accessibilityLabel={`${suspect.words}, ${suspect.odds}`} onPress={() => { setOpen(!open) }} style={{ paddingVertical: space.medium, gap: 6, minHeight: 60 }}>
+      <Pressable
+        accessibilityRole="button"
+        aria-expanded={open}
+        accessibilityLabel={`${suspect.words}, ${suspect.odds}`}
+        onPress={() => {
+          setOpen(!open)
+        }}
+        style={{ paddingVertical: space.medium, gap: 6, minHeight: 60 }}
+      >
         <View style={{ flexDirection: 'row', gap: space.small, alignItems: 'baseline' }}>
-          <Words style={{ flex: 1 }} strong>{suspect.words}</Words>
-          <Words size="small" quiet>{suspect.odds}</Words>
+          <Words style={{ flex: 1 }} strong>
+            {suspect.words}
+          </Words>
+          <Words size="small" quiet>
+            {suspect.odds}
+          </Words>
         </View>
         <View aria-hidden style={{ height: 6, backgroundColor: palette.sunk, borderRadius: 3 }}>
-          <View style={{ height: 6, width: `${Math.max(1, Math.round(100 * suspect.probability))}%`, backgroundColor: palette.accent, borderRadius: 3 }} />
+          <View
+            style={{
+              height: 6,
+              width: `${Math.max(1, Math.round(100 * suspect.probability))}%`,
+              backgroundColor: palette.accent,
+              borderRadius: 3,
+            }}
+          />
         </View>
       </Pressable>
       {open ? (
         <View style={{ gap: space.small, paddingBottom: space.medium }}>
-          {suspect.explains.map((words) => <Notice key={words} kind="good">{`explains ${words}`}</Notice>)}
-          {suspect.against.map((words) => <Notice key={words} kind="wrong">{words}</Notice>)}
+          {suspect.explains.map((words) => (
+            <Notice key={words} kind="good">{`explains ${words}`}</Notice>
+          ))}
+          {suspect.against.map((words) => (
+            <Notice key={words} kind="wrong">
+              {words}
+            </Notice>
+          ))}
           {suspect.proof ? <Words size="small">{`Would show it: ${suspect.proof}`}</Words> : null}
           {suspect.prove ? <Words size="small">{`Prove it: ${suspect.prove}`}</Words> : null}
           {suspect.cause ? <Words size="small">{`Usual cause: ${suspect.cause}`}</Words> : null}
-          {suspect.before ? <Notice kind="caution">{`Before it is energised again: ${suspect.before}`}</Notice> : null}
-          {suspect.of.length === 1
-            ? <Press kind="main" title="This was it: record the repair" onPress={() => { repaired(suspect.of[0]) }} />
-            : suspect.of.map((of) => <Press key={of} kind="main" title={`${of} repaired`} onPress={() => { repaired(of) }} />)}
+          {suspect.before ? (
+            <Notice kind="caution">{`Before it is energised again: ${suspect.before}`}</Notice>
+          ) : null}
+          {suspect.of.length === 1 ? (
+            <Press
+              kind="main"
+              title="This was it: record the repair"
+              onPress={() => {
+                repaired(suspect.of[0])
+              }}
+            />
+          ) : (
+            suspect.of.map((of) => (
+              <Press
+                key={of}
+                kind="main"
+                title={`${of} repaired`}
+                onPress={() => {
+                  repaired(of)
+                }}
+              />
+            ))
+          )}
         </View>
       ) : null}
     </View>

@@ -13,9 +13,22 @@ export function UnsentNote() {
   const refused = entries.filter((entry) => entry.refused !== undefined)
   const waiting = entries.filter((entry) => !entry.sent && entry.refused === undefined).length
   const overdue = useStayed(waiting > 0, onItsWayMs)
-  if (refused.length > 0) return <Notice kind="wrong">{`The server will not take ${refused.length === 1 ? 'an entry' : `${refused.length} entries`}: ${refused[0].refused ?? ''}`}</Notice>
-  if (waiting > 0 && (overdue || !online)) return <Words size="small" quiet>{`${waiting} ${waiting === 1 ? 'entry' : 'entries'} on this device, not sent yet`}</Words>
-  return online ? null : <Words size="small" quiet>No signal. Everything stays on this device until there is one.</Words>
+  if (refused.length > 0)
+    return (
+      <Notice kind="wrong">{`The server will not take ${refused.length === 1 ? 'an entry' : `${refused.length} entries`}: ${refused[0].refused ?? ''}`}</Notice>
+    )
+  if (waiting > 0 && (overdue || !online))
+    return (
+      <Words
+        size="small"
+        quiet
+      >{`${waiting} ${waiting === 1 ? 'entry' : 'entries'} on this device, not sent yet`}</Words>
+    )
+  return online ? null : (
+    <Words size="small" quiet>
+      No signal. Everything stays on this device until there is one.
+    </Words>
+  )
 }
 
 /** Whether something has been so for a time. */
@@ -23,7 +36,9 @@ function useStayed(is: boolean, forMs: number): boolean {
   const [stayed, setStayed] = useState(false)
   useEffect(() => {
     if (!is) return
-    const timer = setTimeout(() => { setStayed(true) }, forMs)
+    const timer = setTimeout(() => {
+      setStayed(true)
+    }, forMs)
     return () => {
       clearTimeout(timer)
       setStayed(false)

@@ -43,18 +43,26 @@ interface Facts {
 
 export const readPhoto = (id: string): Promise<KeptPhoto | undefined> => get(id, photos)
 export const writePhoto = (photo: KeptPhoto): Promise<void> => set(photo.id, photo, photos)
-export const unsentPhotos = async (): Promise<readonly KeptPhoto[]> => (await entries<string, KeptPhoto>(photos)).map(([, photo]) => photo).filter(({ sent }) => !sent)
+export const unsentPhotos = async (): Promise<readonly KeptPhoto[]> =>
+  (await entries<string, KeptPhoto>(photos)).map(([, photo]) => photo).filter(({ sent }) => !sent)
 
 export const readFact = <K extends keyof Facts>(name: K): Promise<Facts[K] | undefined> => get(name, facts)
-export const writeFact = <K extends keyof Facts>(name: K, value: Facts[K]): Promise<void> => set(name, value, facts)
+export const writeFact = <K extends keyof Facts>(name: K, value: Facts[K]): Promise<void> =>
+  set(name, value, facts)
 export const dropFact = (name: keyof Facts): Promise<void> => del(name, facts)
 
-export const readVisits = async (): Promise<readonly KeptVisit[]> => (await entries<string, KeptVisit>(visits)).map(([, visit]) => visit)
+export const readVisits = async (): Promise<readonly KeptVisit[]> =>
+  (await entries<string, KeptVisit>(visits)).map(([, visit]) => visit)
 export const writeVisit = (visit: KeptVisit): Promise<void> => set(visit.id, visit, visits)
 
-export const readLog = async (): Promise<readonly KeptEntry[]> => (await entries<string, KeptEntry>(log)).map(([, entry]) => entry)
+export const readLog = async (): Promise<readonly KeptEntry[]> =>
+  (await entries<string, KeptEntry>(log)).map(([, entry]) => entry)
 /** Keeps entries under their own identity: written once or many times, each is there once. */
-export const writeEntries = (kept: readonly KeptEntry[]): Promise<void> => setMany(kept.map((entry) => [entry.id, entry]), log)
+export const writeEntries = (kept: readonly KeptEntry[]): Promise<void> =>
+  setMany(
+    kept.map((entry) => [entry.id, entry]),
+    log,
+  )
 
 /** Forgets everything but the device's own name; for another person signing in here. */
 export async function forgetAll(): Promise<void> {

@@ -8,7 +8,20 @@ import { boardKnown, experienceKnown, placesForgotten, placesKnown } from '../pl
 import { signedIn, signedOut } from '../session/sessionSlice'
 import type { AppStore } from '../store'
 import { entriesKept, reachable, visitKept, visitsForgotten } from '../visit/visitsSlice'
-import { dropFact, forgetAll, readFact, readLog, readVisits, unsentPhotos, writeEntries, writeFact, writePhoto, writeVisit, type KeptEntry, type KeptPhoto } from './device'
+import {
+  dropFact,
+  forgetAll,
+  readFact,
+  readLog,
+  readVisits,
+  unsentPhotos,
+  writeEntries,
+  writeFact,
+  writePhoto,
+  writeVisit,
+  type KeptEntry,
+  type KeptPhoto,
+} from './device'
 import { newId } from './newId'
 import { NoAnswer, Refused, request, sendPicture } from './request'
 
@@ -16,7 +29,8 @@ const batch = 200
 const retryMs = 15_000
 
 /**
- * The device's side of the house: what is said is kept here first, then sent when it can be, as often as it takes;
+ * The device's side of the house: what is said is kept here first, then sent when it can be, as often as it
+ * takes;
  * what others said is fetched and merged.
  */
 export class Sync {
@@ -32,7 +46,14 @@ export class Sync {
     await writeFact('device', device)
     this.clock = { wall: 0, counter: 0, device }
     const { dispatch } = this.store
-    const [person, places, board, experience, visits, log] = await Promise.all([readFact('person'), readFact('places'), readFact('board'), readFact('experience'), readVisits(), readLog()])
+    const [person, places, board, experience, visits, log] = await Promise.all([
+      readFact('person'),
+      readFact('places'),
+      readFact('board'),
+      readFact('experience'),
+      readVisits(),
+      readLog(),
+    ])
     if (experience) dispatch(experienceKnown(experience))
     for (const visit of visits) dispatch(visitKept(visit))
     for (const entry of log) this.clock = witness(this.clock, entry.clock)
@@ -40,8 +61,12 @@ export class Sync {
     if (places) dispatch(placesKnown(places))
     if (board) dispatch(boardKnown(board))
     if (person) dispatch(signedIn(person))
-    window.addEventListener('online', () => { void this.send() })
-    setInterval(() => { if (this.unsent().length > 0) void this.send() }, retryMs)
+    window.addEventListener('online', () => {
+      void this.send()
+    })
+    setInterval(() => {
+      if (this.unsent().length > 0) void this.send()
+    }, retryMs)
     await this.attempt(async () => {
       const now = await request<Person | null>('GET', '/session')
       if (now) {
@@ -80,8 +105,16 @@ export class Sync {
   async refresh(): Promise<void> {
     await this.send()
     await this.attempt(async () => {
-      const [board, places, experience] = await Promise.all([request<Board>('GET', '/board'), request<Places>('GET', '/places'), request<Experience>('GET', '/experience')])
-      await Promise.all([writeFact('board', board), writeFact('places', places), writeFact('experience', experience)])
+      const [board, places, experience] = await Promise.all([
+        request<Board>('GET', '/board'),
+        request<Places>('GET', '/places'),
+        request<Experience>('GET', '/experience'),
+      ])
+      await Promise.all([
+        writeFact('board', board),
+        writeFact('places', places),
+        writeFact('experience', experience),
+      ])
       this.store.dispatch(experienceKnown(experience))
       this.store.dispatch(placesKnown(places))
       this.store.dispatch(boardKnown(board))
@@ -91,7 +124,14 @@ export class Sync {
   /** Starts a visit on this device; the server hears of it when it can. */
   async startVisit(unit: string): Promise<string> {
     const { session } = this.store.getState()
-    const visit = { id: newId(), unit, startedAt: new Date().toISOString(), startedBy: session.is === 'in' ? session.person.id : '', sent: false, seen: 0 }
+    const visit = {
+      id: newId(),
+      unit,
+      startedAt: new Date().toISOString(),
+      startedBy: session.is === 'in' ? session.person.id : '',
+      sent: false,
+      seen: 0,
+    }
     await writeVisit(visit)
     this.store.dispatch(visitKept(visit))
     void this.send()
@@ -104,7 +144,10 @@ export class Sync {
       const kept = this.store.getState().visits.visits[id]
       if (kept && !kept.sent) return
       const visit = kept ?? { ...(await request<Visit>('GET', `/visits/${id}`)), sent: true, seen: 0 }
-      const { entries } = await request<{ entries: readonly StoredEntry[] }>('GET', `/visits/${id}/entries?after=${visit.seen}`)
+      const { entries } = await request<{ entries: readonly StoredEntry[] }>(
+        'GET',
+        `/visits/${id}/entries?after=${visit.seen}`,
+      )
       const seen = entries.reduce((most, { sequence }) => Math.max(most, sequence), visit.seen)
       const fetched = entries.map(({ sequence: _, ...entry }): KeptEntry => ({ ...entry, sent: true }))
       for (const { clock } of fetched) this.clock = witness(this.clock, clock)
@@ -115,11 +158,21 @@ export class Sync {
     })
   }
 
-  /** Keeps an entry on the device, shows it, and sends it when it can. Gives its identity; `kept` may change in the same moment what else is shown. */
+  /**
+   * Keeps an entry on the device, shows it, and sends it when it can. Gives its identity; `kept` may change
+   * in the same moment what else is shown.
+   */
   async say(visit: string, body: EntryBody, kept?: (entry: string) => void): Promise<string> {
     const { session } = this.store.getState()
     this.clock = tick(this.clock, Date.now())
-    const entry: KeptEntry = { id: newId(), visit, clock: this.clock, by: session.is === 'in' ? session.person.id : '', body, sent: false }
+    const entry: KeptEntry = {
+      id: newId(),
+      visit,
+      clock: this.clock,
+      by: session.is === 'in' ? session.person.id : '',
+      body,
+      sent: false,
+    }
     await writeEntries([entry])
     kept?.(entry.id)
     this.store.dispatch(entriesKept([entry]))
@@ -135,7 +188,9 @@ export class Sync {
   }
 
   private unsent(): readonly KeptEntry[] {
-    return Object.values(this.store.getState().visits.logs).flat().filter(({ sent, refused }) => !sent && refused === undefined)
+    return Object.values(this.store.getState().visits.logs)
+      .flat()
+      .filter(({ sent, refused }) => !sent && refused === undefined)
   }
 
   /** One sending at a time; what is said meanwhile goes with the next. */
@@ -162,7 +217,8 @@ export class Sync {
       this.store.dispatch(visitKept({ ...visit, sent: true }))
     }
     for (const photo of await unsentPhotos()) await this.sendPhoto(photo)
-    for (let waiting = this.unsent(); waiting.length > 0; waiting = this.unsent()) await this.sendBatch(waiting.slice(0, batch))
+    for (let waiting = this.unsent(); waiting.length > 0; waiting = this.unsent())
+      await this.sendBatch(waiting.slice(0, batch))
     this.store.dispatch(reachable(true))
   }
 
@@ -171,17 +227,21 @@ export class Sync {
       await sendPicture(`/photos/${photo.id}?visit=${photo.visit}`, photo.image)
     } catch (error) {
       // a picture that the server will never take stays on the device and holds back nothing
-      if (!(error instanceof Refused) || error.status === 401 || error.status === 429 || error.status >= 500) throw error
+      if (!(error instanceof Refused) || error.status === 401 || error.status === 429 || error.status >= 500)
+        throw error
     }
     await writePhoto({ ...photo, sent: true })
   }
 
   private async sendBatch(entries: readonly KeptEntry[]): Promise<void> {
     try {
-      await request('POST', '/entries', { entries: entries.map(({ id, visit, clock, body }) => ({ id, visit, clock, body })) })
+      await request('POST', '/entries', {
+        entries: entries.map(({ id, visit, clock, body }) => ({ id, visit, clock, body })),
+      })
       await this.keep(entries.map((entry) => ({ ...entry, sent: true })))
     } catch (error) {
-      if (!(error instanceof Refused) || error.status === 401 || error.status === 429 || error.status >= 500) throw error
+      if (!(error instanceof Refused) || error.status === 401 || error.status === 429 || error.status >= 500)
+        throw error
       // one entry that the server will never take must not hold back the others
       if (entries.length > 1) for (const entry of entries) await this.sendBatch([entry])
       else await this.keep(entries.map((entry) => ({ ...entry, refused: error.message })))
@@ -193,7 +253,9 @@ export class Sync {
     this.store.dispatch(entriesKept(entries))
   }
 
-  /** Does something with the server; no answer is no error, being signed out there is being signed out here. */
+  /**
+   * Does something with the server; no answer is no error, being signed out there is being signed out here.
+   */
   private async attempt(work: () => Promise<unknown>): Promise<void> {
     try {
       await work()

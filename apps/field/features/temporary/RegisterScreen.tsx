@@ -16,14 +16,46 @@ export function RegisterScreen() {
   const [measures, setMeasures] = useState<readonly OpenMeasure[] | null>(null)
   const [problem, setProblem] = useState('')
   useEffect(() => {
-    request<Register>('GET', '/temporary').then(({ measures: found }) => { setMeasures(found) }, (error: unknown) => { setProblem(error instanceof Error ? error.message : String(error)) })
+    request<Register>('GET', '/temporary').then(
+      ({ measures: found }) => {
+        setMeasures(found)
+      },
+      (error: unknown) => {
+        setProblem(error instanceof Error ? error.message : String(error))
+      },
+    )
   }, [])
   return (
-    <Screen head={<Heading title="Temporary measures" below="Still on, anywhere in the shop" back="/" right={<Press kind="quiet" title="Calendar" label="Reminders as a calendar file" onPress={() => { window.location.assign('/api/temporary.ics') }} />} />}>
+    <Screen
+      head={
+        <Heading
+          title="Temporary measures"
+          below="Still on, anywhere in the shop"
+          back="/"
+          right={
+            <Press
+              kind="quiet"
+              title="Calendar"
+              label="Reminders as a calendar file"
+              onPress={() => {
+                window.location.assign('/api/temporary.ics')
+              }}
+            />
+          }
+        />
+      }
+    >
       {problem ? <Notice kind="caution">{problem}</Notice> : null}
       {measures === null && problem === '' ? <Words quiet>Looking …</Words> : null}
-      {measures?.length === 0 ? <Words quiet>Nothing is bridged, bypassed or restricted anywhere. What a visit leaves in place shows here, with the days it may stay.</Words> : null}
-      {measures?.map((measure) => <MeasureLine key={measure.id} measure={measure} />)}
+      {measures?.length === 0 ? (
+        <Words quiet>
+          Nothing is bridged, bypassed or restricted anywhere. What a visit leaves in place shows here, with
+          the days it may stay.
+        </Words>
+      ) : null}
+      {measures?.map((measure) => (
+        <MeasureLine key={measure.id} measure={measure} />
+      ))}
     </Screen>
   )
 }
@@ -36,17 +68,49 @@ function MeasureLine({ measure }: { readonly measure: OpenMeasure }) {
   const due = days === null ? 'no end date' : days < 0 ? `${-days} d over` : `${days} d left`
   const bad = days === null || days < 0 || measure.unsafe
   return (
-    <View style={{ borderBottomWidth: 1, borderColor: palette.line, paddingBottom: space.medium, gap: space.hair }}>
+    <View
+      style={{
+        borderBottomWidth: 1,
+        borderColor: palette.line,
+        paddingBottom: space.medium,
+        gap: space.hair,
+      }}
+    >
       <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.small }}>
         <Words size="lead" strong style={{ flex: 1 }}>{`${measure.unit.label}, ${measure.site.name}`}</Words>
-        <Words strong style={{ fontFamily: fonts.reading }} color={bad ? palette.wrong : palette.text}>{due}</Words>
+        <Words strong style={{ fontFamily: fonts.reading }} color={bad ? palette.wrong : palette.text}>
+          {due}
+        </Words>
       </View>
       <Words>{measure.words}</Words>
-      {measure.unsafe ? <Notice kind="wrong">A safety control is out of its circuit: the unit is to stay off.</Notice> : null}
-      {measure.left ? <Words size="small" quiet>{`${measure.left.hazard}. ${measure.left.reason}. Authorised by ${measure.left.authorisedBy}; told: ${measure.left.told}`}</Words> : <Words size="small" quiet>Nobody has said why and until when.</Words>}
+      {measure.unsafe ? (
+        <Notice kind="wrong">A safety control is out of its circuit: the unit is to stay off.</Notice>
+      ) : null}
+      {measure.left ? (
+        <Words
+          size="small"
+          quiet
+        >{`${measure.left.hazard}. ${measure.left.reason}. Authorised by ${measure.left.authorisedBy}; told: ${measure.left.told}`}</Words>
+      ) : (
+        <Words size="small" quiet>
+          Nobody has said why and until when.
+        </Words>
+      )}
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press title="Open the visit" label={`${measure.unit.label}: open the visit`} onPress={() => { router.navigate(`/visits/${measure.visit}`) }} />
-        <Press title="Print a tag" label={`${measure.unit.label}: print a tag`} onPress={() => { router.navigate(`/temporary/${measure.id}`) }} />
+        <Press
+          title="Open the visit"
+          label={`${measure.unit.label}: open the visit`}
+          onPress={() => {
+            router.navigate(`/visits/${measure.visit}`)
+          }}
+        />
+        <Press
+          title="Print a tag"
+          label={`${measure.unit.label}: print a tag`}
+          onPress={() => {
+            router.navigate(`/temporary/${measure.id}`)
+          }}
+        />
       </View>
     </View>
   )

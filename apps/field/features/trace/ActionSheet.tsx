@@ -14,13 +14,22 @@ import { PartChooser } from '../repair/PartChooser'
 import type { OpenVisit } from '../visit/useVisit'
 
 const verbs = [
-  { id: 'bridge', words: 'Join two points' }, { id: 'lift', words: 'Lift a lead' }, { id: 'unplug', words: 'Pull a plug' },
-  { id: 'reset', words: 'Reset' }, { id: 'warm', words: 'Warm' }, { id: 'cool', words: 'Cool' }, { id: 'wiggle', words: 'Move the wires' },
+  { id: 'bridge', words: 'Join two points' },
+  { id: 'lift', words: 'Lift a lead' },
+  { id: 'unplug', words: 'Pull a plug' },
+  { id: 'reset', words: 'Reset' },
+  { id: 'warm', words: 'Warm' },
+  { id: 'cool', words: 'Cool' },
+  { id: 'wiggle', words: 'Move the wires' },
 ] as const
 type Verb = (typeof verbs)[number]['id']
 
 const undoing: Partial<Record<ActionVerb, ActionVerb>> = { bridge: 'unbridge', lift: 'land', unplug: 'plug' }
-const undoWords: Partial<Record<ActionVerb, string>> = { bridge: 'is off', lift: 'is landed', unplug: 'is plugged in' }
+const undoWords: Partial<Record<ActionVerb, string>> = {
+  bridge: 'is off',
+  lift: 'is landed',
+  unplug: 'is plugged in',
+}
 
 interface ActionSheetProps {
   readonly visit: OpenVisit
@@ -43,16 +52,26 @@ export function ActionSheet({ visit, open, onClose }: ActionSheetProps) {
       {standing.length > 0 ? (
         <Part title="Done and not undone">
           {standing.map(({ do: did, of, to = '' }) => (
-            <Press key={`${did} ${of} ${to}`} title={`${of}${to ? ` to ${to}` : ''} ${undoWords[did] ?? ''}`}
-              onPress={() => { const back = undoing[did]; if (back) void say({ kind: 'action', do: back, of, ...(to ? { to } : {}) }) }} />
+            <Press
+              key={`${did} ${of} ${to}`}
+              title={`${of}${to ? ` to ${to}` : ''} ${undoWords[did] ?? ''}`}
+              onPress={() => {
+                const back = undoing[did]
+                if (back) void say({ kind: 'action', do: back, of, ...(to ? { to } : {}) })
+              }}
+            />
           ))}
         </Part>
       ) : null}
       <Chips label="What is done" options={verbs} chosen={verb} onChoose={setVerb} />
       {verb === 'bridge' ? <BridgeForm visit={visit} onDone={done} /> : null}
       {verb === 'lift' ? <LiftForm visit={visit} onDone={done} /> : null}
-      {verb !== null && verb !== 'bridge' && verb !== 'lift' ? <PartChooser key={verb} diagram={visit.diagram} chosen={null} onChoose={done} /> : null}
-      {(verb === 'unplug' || verb === 'lift') && state.power === 'on' ? <Notice kind="caution">Isolate the unit before a lead or plug comes off.</Notice> : null}
+      {verb !== null && verb !== 'bridge' && verb !== 'lift' ? (
+        <PartChooser key={verb} diagram={visit.diagram} chosen={null} onChoose={done} />
+      ) : null}
+      {(verb === 'unplug' || verb === 'lift') && state.power === 'on' ? (
+        <Notice kind="caution">Isolate the unit before a lead or plug comes off.</Notice>
+      ) : null}
     </Sheet>
   )
 }
@@ -64,38 +83,89 @@ function standingActions(bodies: readonly { readonly kind: string }[]): readonly
   for (const body of bodies as readonly (ActionBody & { readonly kind: string })[]) {
     if (body.kind !== 'action') continue
     if (undoing[body.do]) open.push(body)
-    const at = open.findIndex((other) => undoing[other.do] === body.do && [other.of, other.to ?? ''].sort().join() === [body.of, body.to ?? ''].sort().join())
+    const at = open.findIndex(
+      (other) =>
+        undoing[other.do] === body.do &&
+        [other.of, other.to ?? ''].sort().join() === [body.of, body.to ?? ''].sort().join(),
+    )
     if (at >= 0) open.splice(at, 1)
   }
   return open
 }
 
-function BridgeForm({ visit: { diagram }, onDone }: { readonly visit: OpenVisit; readonly onDone: (of: string, to: string) => void }) {
+function BridgeForm({
+  visit: { diagram },
+  onDone,
+}: {
+  readonly visit: OpenVisit
+  readonly onDone: (of: string, to: string) => void
+}) {
   const [from, setFrom] = useState('')
   const [to, setTo] = useState('')
   if (from === '' || to === '')
-    return <View><Words strong>{from === '' ? 'From' : `${from} to`}</Words><PointChooser key={from} diagram={diagram} among={null} onChoose={from === '' ? setFrom : setTo} /></View>
-  const short = [from, to].every((point) => /^T[BS]\./.test(point)) && [from, to].some((point) => point.endsWith('.R')) && [from, to].some((point) => point.endsWith('.C'))
+    return (
+      <View>
+        <Words strong>{from === '' ? 'From' : `${from} to`}</Words>
+        <PointChooser key={from} diagram={diagram} among={null} onChoose={from === '' ? setFrom : setTo} />
+      </View>
+    )
+  const short =
+    [from, to].every((point) => /^T[BS]\./.test(point)) &&
+    [from, to].some((point) => point.endsWith('.R')) &&
+    [from, to].some((point) => point.endsWith('.C'))
   const guard = isForbiddenBridge(diagram, from, to)
   return (
     <View style={{ gap: space.small }}>
       <Words strong>{`${from} to ${to}`}</Words>
-      {short ? <Notice kind="wrong">R to C is a dead short of the transformer: never join these two.</Notice> : null}
-      {guard ? <Notice kind="wrong">A limit, smoke, gas-safety or high-pressure control, phase protection or a line pole is never bridged, not for a test. Read across it instead. If somebody else has bridged it, record that under Look.</Notice> : null}
-      {short || guard ? null : <Notice kind="caution">For a moment, watched, and off again. It stays in the list until you say that it is off.</Notice>}
-      <Press kind="main" title="Joined" disabled={short || guard} onPress={() => { onDone(from, to) }} />
+      {short ? (
+        <Notice kind="wrong">R to C is a dead short of the transformer: never join these two.</Notice>
+      ) : null}
+      {guard ? (
+        <Notice kind="wrong">
+          A limit, smoke, gas-safety or high-pressure control, phase protection or a line pole is never
+          bridged, not for a test. Read across it instead. If somebody else has bridged it, record that under
+          Look.
+        </Notice>
+      ) : null}
+      {short || guard ? null : (
+        <Notice kind="caution">
+          For a moment, watched, and off again. It stays in the list until you say that it is off.
+        </Notice>
+      )}
+      <Press
+        kind="main"
+        title="Joined"
+        disabled={short || guard}
+        onPress={() => {
+          onDone(from, to)
+        }}
+      />
     </View>
   )
 }
 
-function LiftForm({ visit: { diagram }, onDone }: { readonly visit: OpenVisit; readonly onDone: (of: string) => void }) {
+function LiftForm({
+  visit: { diagram },
+  onDone,
+}: {
+  readonly visit: OpenVisit
+  readonly onDone: (of: string) => void
+}) {
   const [point, setPoint] = useState('')
   if (point === '') return <PointChooser diagram={diagram} among={null} onChoose={setPoint} />
   const wires = [...diagram.wires.values()].filter(({ from, to }) => from === point || to === point)
   return (
     <View style={{ gap: space.small }}>
       <Words strong>{`Which lead of ${point}?`}</Words>
-      {wires.map((wire) => <Press key={wire.id} title={`${wire.color} ${wire.number}, to ${wire.from === point ? wire.to : wire.from}`} onPress={() => { onDone(wire.id) }} />)}
+      {wires.map((wire) => (
+        <Press
+          key={wire.id}
+          title={`${wire.color} ${wire.number}, to ${wire.from === point ? wire.to : wire.from}`}
+          onPress={() => {
+            onDone(wire.id)
+          }}
+        />
+      ))}
     </View>
   )
 }

@@ -27,43 +27,96 @@ interface AskDetailProps {
   readonly onDo: () => void
 }
 
-/** What each outcome would mean, two alternatives, “can’t reach it”, any other reading, and in what manner to search. */
-export function AskDetail({ visit, asks, open, school, onSchool, onClose, onMeasure, onSaw, onCannot, onSee, onDo }: AskDetailProps) {
+/**
+ * What each outcome would mean, two alternatives, “can’t reach it”, any other reading, and in what manner to
+ * search.
+ */
+export function AskDetail({
+  visit,
+  asks,
+  open,
+  school,
+  onSchool,
+  onClose,
+  onMeasure,
+  onSaw,
+  onCannot,
+  onSee,
+  onDo,
+}: AskDetailProps) {
   const [first, ...others] = asks
   return (
     <Sheet title="Next step" open={open} onClose={onClose}>
       {first ? <AskWords ask={first} visit={visit} /> : null}
-      {first?.reason && first.do !== 'wait' ? <Words size="small" quiet>{first.reason}</Words> : null}
+      {first?.reason && first.do !== 'wait' ? (
+        <Words size="small" quiet>
+          {first.reason}
+        </Words>
+      ) : null}
       {first?.outcomes.map(({ shows, means, odds }) => (
         <View key={shows}>
           <Words strong>{`${shows} · ${odds}`}</Words>
-          <Words size="small" quiet>{means}</Words>
+          <Words size="small" quiet>
+            {means}
+          </Words>
         </View>
       ))}
       {first && first.do !== 'wait' ? <Press title="Can’t reach it" onPress={onCannot} /> : null}
       {others.length > 0 ? (
         <Part title="Instead">
-          {others.map((ask) => (ask.do === 'look' ? <LookRow key={`look ${ask.of} ${ask.deed?.of ?? ''}`} ask={ask} visit={visit} onSaw={onSaw} />
-            : ask.do === 'measure' ? (
-              <View key={`${ask.meter} ${ask.from} ${ask.to} ${ask.call} ${ask.deed?.of ?? ''}`} style={{ gap: space.hair }}>
+          {others.map((ask) =>
+            ask.do === 'look' ? (
+              <LookRow key={`look ${ask.of} ${ask.deed?.of ?? ''}`} ask={ask} visit={visit} onSaw={onSaw} />
+            ) : ask.do === 'measure' ? (
+              <View
+                key={`${ask.meter} ${ask.from} ${ask.to} ${ask.call} ${ask.deed?.of ?? ''}`}
+                style={{ gap: space.hair }}
+              >
                 <AskWords ask={ask} visit={visit} />
-                <Press title="Enter this one" label={`Enter ${ask.meterWords} ${ask.from} to ${ask.to}`} onPress={() => { onMeasure(ask) }} />
+                <Press
+                  title="Enter this one"
+                  label={`Enter ${ask.meterWords} ${ask.from} to ${ask.to}`}
+                  onPress={() => {
+                    onMeasure(ask)
+                  }}
+                />
               </View>
-            ) : <AskWords key="wait" ask={ask} visit={visit} />))}
+            ) : (
+              <AskWords key="wait" ask={ask} visit={visit} />
+            ),
+          )}
         </Part>
       ) : null}
-      <Press title="Any other reading" onPress={() => { onMeasure({ meter: 'volts', from: '', to: visit.diagram.common }) }} />
+      <Press
+        title="Any other reading"
+        onPress={() => {
+          onMeasure({ meter: 'volts', from: '', to: visit.diagram.common })
+        }}
+      />
       <Press title="Say what you see" onPress={onSee} />
       <Press title="Do something to it" onPress={onDo} />
       <LogImport visit={visit} onDone={onClose} />
       <Part title="How to search">
-        <Chips label="How to search" options={schools.map((id) => ({ id, words: schoolWords[id] }))} chosen={school} onChoose={onSchool} />
+        <Chips
+          label="How to search"
+          options={schools.map((id) => ({ id, words: schoolWords[id] }))}
+          chosen={school}
+          onChoose={onSchool}
+        />
       </Part>
     </Sheet>
   )
 }
 
-function LookRow({ ask, visit, onSaw }: { readonly ask: LookAsk; readonly visit: OpenVisit; readonly onSaw: AskDetailProps['onSaw'] }) {
+function LookRow({
+  ask,
+  visit,
+  onSaw,
+}: {
+  readonly ask: LookAsk
+  readonly visit: OpenVisit
+  readonly onSaw: AskDetailProps['onSaw']
+}) {
   return (
     <View style={{ gap: space.hair }}>
       <AskWords ask={ask} visit={visit} />

@@ -38,37 +38,140 @@ interface AskPanelProps {
 const settled = (done: boolean): object => ({ dataSet: { settled: done ? 'yes' : 'no' } })
 
 /** The next step, as one would say it to a helper, and the way to enter what came of it. */
-export function AskPanel({ visit, asks, busy, story, warning, leading, school, onSchool, onMeasure, onSaid, onSuspects }: AskPanelProps) {
+export function AskPanel({
+  visit,
+  asks,
+  busy,
+  story,
+  warning,
+  leading,
+  school,
+  onSchool,
+  onMeasure,
+  onSaid,
+  onSuspects,
+}: AskPanelProps) {
   const [detail, setDetail] = useState(false)
   const [seeing, setSeeing] = useState(false)
   const [doing, setDoing] = useState(false)
   const [first] = asks
-  const more = <Press title="More" label="Outcomes, alternatives, can’t reach it" onPress={() => { setDetail(true) }} />
+  const more = (
+    <Press
+      title="More"
+      label="Outcomes, alternatives, can’t reach it"
+      onPress={() => {
+        setDetail(true)
+      }}
+    />
+  )
   const say = (body: EntryBody, words: string): void => {
     setDetail(false)
     setSeeing(false)
-    void visit.say(body, (entry) => { onSaid(entry, `${words} logged`) })
+    void visit.say(body, (entry) => {
+      onSaid(entry, `${words} logged`)
+    })
   }
-  const saw = (of: string, what: string): void => { say({ kind: 'observation', what, of }, `${partWords(visit.diagram, of)}: ${seenWords(what)}`) }
+  const saw = (of: string, what: string): void => {
+    say({ kind: 'observation', what, of }, `${partWords(visit.diagram, of)}: ${seenWords(what)}`)
+  }
   const cannot = (): void => {
     if (first?.do === 'look') say({ kind: 'unreachable', of: first.of }, `${first.ofWords}: out of reach`)
     if (first?.do === 'measure') say({ kind: 'unreachable', of: first.from }, `${first.from}: out of reach`)
   }
   return (
     <View {...settled(!busy)} style={{ padding: space.medium, gap: space.small }}>
-      {busy && first ? <Words size="small" quiet>Working out the next one …</Words> : warning ? <Notice kind="caution">{warning}</Notice> : story ? <Words size="small" strong>{story}</Words> : null}
-      {first ? <AskWords ask={first} visit={visit} /> : <Words strong>{busy ? 'Working out the next reading …' : leading ? `No reading tells the rest apart. Leading: ${leading}.` : 'No reading would tell the rest apart.'}</Words>}
+      {busy && first ? (
+        <Words size="small" quiet>
+          Working out the next one …
+        </Words>
+      ) : warning ? (
+        <Notice kind="caution">{warning}</Notice>
+      ) : story ? (
+        <Words size="small" strong>
+          {story}
+        </Words>
+      ) : null}
+      {first ? (
+        <AskWords ask={first} visit={visit} />
+      ) : (
+        <Words strong>
+          {busy
+            ? 'Working out the next reading …'
+            : leading
+              ? `No reading tells the rest apart. Leading: ${leading}.`
+              : 'No reading would tell the rest apart.'}
+        </Words>
+      )}
       <View style={{ flexDirection: 'row', gap: space.small }}>
         {more}
-        {first?.do === 'measure' ? <Press grow kind="main" title="Enter the reading" onPress={() => { onMeasure(first) }} /> : null}
+        {first?.do === 'measure' ? (
+          <Press
+            grow
+            kind="main"
+            title="Enter the reading"
+            onPress={() => {
+              onMeasure(first)
+            }}
+          />
+        ) : null}
         {first?.do === 'look' ? <LookAnswers ask={first} main onSaw={saw} /> : null}
-        {first ? null : leading && !busy ? <Press grow kind="main" title="Go to the suspects" onPress={onSuspects} />
-          : <Press grow title="Enter another reading" onPress={() => { onMeasure({ meter: 'volts', from: '', to: visit.diagram.common }) }} />}
+        {first ? null : leading && !busy ? (
+          <Press grow kind="main" title="Go to the suspects" onPress={onSuspects} />
+        ) : (
+          <Press
+            grow
+            title="Enter another reading"
+            onPress={() => {
+              onMeasure({ meter: 'volts', from: '', to: visit.diagram.common })
+            }}
+          />
+        )}
       </View>
-      {detail ? <AskDetail visit={visit} asks={asks} open school={school} onSchool={onSchool} onClose={() => { setDetail(false) }} onSaw={saw} onCannot={cannot}
-        onMeasure={(wanted) => { setDetail(false); onMeasure(wanted) }} onSee={() => { setDetail(false); setSeeing(true) }} onDo={() => { setDetail(false); setDoing(true) }} /> : null}
-      {doing ? <ActionSheet visit={visit} open onClose={() => { setDoing(false) }} /> : null}
-      {seeing ? <SeenSheet visit={visit} open onSaw={saw} onClose={() => { setSeeing(false) }} /> : null}
+      {detail ? (
+        <AskDetail
+          visit={visit}
+          asks={asks}
+          open
+          school={school}
+          onSchool={onSchool}
+          onClose={() => {
+            setDetail(false)
+          }}
+          onSaw={saw}
+          onCannot={cannot}
+          onMeasure={(wanted) => {
+            setDetail(false)
+            onMeasure(wanted)
+          }}
+          onSee={() => {
+            setDetail(false)
+            setSeeing(true)
+          }}
+          onDo={() => {
+            setDetail(false)
+            setDoing(true)
+          }}
+        />
+      ) : null}
+      {doing ? (
+        <ActionSheet
+          visit={visit}
+          open
+          onClose={() => {
+            setDoing(false)
+          }}
+        />
+      ) : null}
+      {seeing ? (
+        <SeenSheet
+          visit={visit}
+          open
+          onSaw={saw}
+          onClose={() => {
+            setSeeing(false)
+          }}
+        />
+      ) : null}
     </View>
   )
 }

@@ -15,7 +15,9 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
     return (
       <View style={{ gap: 2 }}>
         <Words strong>{`Wait ${Math.ceil(ask.seconds / 60)} min for ${ask.ofWords}`}</Words>
-        <Words size="small" quiet>{ask.reason}</Words>
+        <Words size="small" quiet>
+          {ask.reason}
+        </Words>
       </View>
     )
   }
@@ -29,10 +31,21 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
           <Words strong color={palette.wrong}>{`${ask.meter === 'amps' ? 'wire' : 'red'} ${ask.from}`}</Words>
           <Words strong>{`${ask.meter === 'amps' ? 'to' : 'black'} ${ask.to}`}</Words>
         </View>
-      ) : <Words strong>{`Look at ${ask.ofWords}`}</Words>}
-      <Words size="small" quiet numberOfLines={1}>{ask.do === 'measure' ? `${ask.fromWords} · ${ask.zone}` : ask.zone}</Words>
-      {ask.do === 'measure' && meterCaution(ask.meter) ? <Notice kind="caution">{meterCaution(ask.meter)}</Notice> : null}
-      <Words size="small">{ask.do === 'measure' ? 'Should read ' : 'Should be '}<Words strong style={{ fontFamily: fonts.reading }}>{ask.healthy}</Words></Words>
+      ) : (
+        <Words strong>{`Look at ${ask.ofWords}`}</Words>
+      )}
+      <Words size="small" quiet numberOfLines={1}>
+        {ask.do === 'measure' ? `${ask.fromWords} · ${ask.zone}` : ask.zone}
+      </Words>
+      {ask.do === 'measure' && meterCaution(ask.meter) ? (
+        <Notice kind="caution">{meterCaution(ask.meter)}</Notice>
+      ) : null}
+      <Words size="small">
+        {ask.do === 'measure' ? 'Should read ' : 'Should be '}
+        <Words strong style={{ fontFamily: fonts.reading }}>
+          {ask.healthy}
+        </Words>
+      </Words>
     </View>
   )
 }
@@ -40,11 +53,22 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
 /** The call and power that the step needs, with the way to say that they are set. */
 function FirstSet({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
   const call = ask.call !== currentCall(visit)
-  const power = ask.power === 'off' && visit.state.power !== 'isolated' ? 'Isolate the unit and prove it dead first: power state above.'
-    : ask.power === 'on' && visit.state.power !== 'on' ? 'Switch the unit on first: power state above.' : ''
+  const power =
+    ask.power === 'off' && visit.state.power !== 'isolated'
+      ? 'Isolate the unit and prove it dead first: power state above.'
+      : ask.power === 'on' && visit.state.power !== 'on'
+        ? 'Switch the unit on first: power state above.'
+        : ''
   return (
     <>
-      {call ? <Press title={`Set the call: ${ask.callWords}`} onPress={() => { void visit.say({ kind: 'call', call: ask.call }) }} /> : null}
+      {call ? (
+        <Press
+          title={`Set the call: ${ask.callWords}`}
+          onPress={() => {
+            void visit.say({ kind: 'call', call: ask.call })
+          }}
+        />
+      ) : null}
       {power ? <Notice kind="caution">{power}</Notice> : null}
     </>
   )
@@ -56,7 +80,12 @@ function Deed({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) 
   const { verb, of, to, words, caution } = ask.deed
   return (
     <>
-      <Press title={`${words}: done`} onPress={() => { void visit.say({ kind: 'action', do: verb, of, ...(to ? { to } : {}) }) }} />
+      <Press
+        title={`${words}: done`}
+        onPress={() => {
+          void visit.say({ kind: 'action', do: verb, of, ...(to ? { to } : {}) })
+        }}
+      />
       {caution ? <Notice kind="caution">{caution}</Notice> : null}
     </>
   )

@@ -5,22 +5,26 @@ import { Press } from '../../ui/Press'
 import type { OpenVisit } from '../visit/useVisit'
 
 /** Asks for a text file; null when none was chosen. */
-const chooseText = (): Promise<string | null> => new Promise((resolve) => {
-  const input = document.createElement('input')
-  input.type = 'file'
-  input.accept = '.csv,text/csv,text/plain'
-  input.style.display = 'none'
-  input.dataset.purpose = 'meter-log'
-  input.addEventListener('change', () => {
-    const [file] = input.files ?? []
-    input.remove()
-    if (file) void file.text().then(resolve)
-    else resolve(null)
+const chooseText = (): Promise<string | null> =>
+  new Promise((resolve) => {
+    const input = document.createElement('input')
+    input.type = 'file'
+    input.accept = '.csv,text/csv,text/plain'
+    input.style.display = 'none'
+    input.dataset.purpose = 'meter-log'
+    input.addEventListener('change', () => {
+      const [file] = input.files ?? []
+      input.remove()
+      if (file) void file.text().then(resolve)
+      else resolve(null)
+    })
+    input.addEventListener('cancel', () => {
+      input.remove()
+      resolve(null)
+    })
+    document.body.append(input)
+    input.click()
   })
-  input.addEventListener('cancel', () => { input.remove(); resolve(null) })
-  document.body.append(input)
-  input.click()
-})
 
 /** For what comes and goes: a meter's log with its drop-outs, each of them evidence. */
 export function LogImport({ visit, onDone }: { readonly visit: OpenVisit; readonly onDone: () => void }) {
@@ -35,7 +39,12 @@ export function LogImport({ visit, onDone }: { readonly visit: OpenVisit; readon
         return
       }
       for (const { fell, held, atSeconds, lastsSeconds, first } of drops.slice(0, 20))
-        await visit.say({ kind: 'drop-out', fell, held, words: `at ${atSeconds} s for ${lastsSeconds} s, ${first.from} first` })
+        await visit.say({
+          kind: 'drop-out',
+          fell,
+          held,
+          words: `at ${atSeconds} s for ${lastsSeconds} s, ${first.from} first`,
+        })
       setProblem('')
       onDone()
     } catch (error) {
@@ -44,7 +53,12 @@ export function LogImport({ visit, onDone }: { readonly visit: OpenVisit; readon
   }
   return (
     <>
-      <Press title="It comes and goes: read in a meter’s log" onPress={() => { void take() }} />
+      <Press
+        title="It comes and goes: read in a meter’s log"
+        onPress={() => {
+          void take()
+        }}
+      />
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
     </>
   )

@@ -13,6 +13,15 @@ const capital = (words: string): string => words.charAt(0).toUpperCase() + words
 /** What may be seen at a look, side by side, one to be pressed. */
 export function LookAnswers({ ask, main, onSaw }: LookAnswersProps) {
   return ask.answers.map(({ what, words }) => (
-    <Press key={what} grow {...(main ? { kind: 'main' } : {})} title={capital(words)} label={`${ask.ofWords}: ${words}`} onPress={() => { onSaw(ask.of, what) }} />
+    <Press
+      key={what}
+      grow
+      {...(main ? { kind: 'main' } : {})}
+      title={capital(words)}
+      label={`${ask.ofWords}: ${words}`}
+      onPress={() => {
+        onSaw(ask.of, what)
+      }}
+    />
   ))
 }

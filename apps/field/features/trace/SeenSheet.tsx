@@ -16,7 +16,9 @@ interface SeenSheetProps {
 
 /** Anything seen without a meter: a contactor in, a motor still, a lamp dark. */
 export function SeenSheet({ visit, open, onSaw, onClose }: SeenSheetProps) {
-  const parts = [...visit.diagram.parts.values()].filter(({ kind, settings }) => lookChoices(kind, settings).length > 0)
+  const parts = [...visit.diagram.parts.values()].filter(
+    ({ kind, settings }) => lookChoices(kind, settings).length > 0,
+  )
   return (
     <Sheet title="What do you see?" open={open} onClose={onClose}>
       {parts.map((part) => (
@@ -24,8 +26,15 @@ export function SeenSheet({ visit, open, onSaw, onClose }: SeenSheetProps) {
           <Words strong>{part.words}</Words>
           <View style={{ flexDirection: 'row', gap: space.small }}>
             {lookChoices(part.kind, part.settings).map((what) => (
-              <Press key={what} grow title={seenWords(what)} label={`${part.words}: ${seenWords(what)}`}
-                onPress={() => { onSaw(part.id, what) }} />
+              <Press
+                key={what}
+                grow
+                title={seenWords(what)}
+                label={`${part.words}: ${seenWords(what)}`}
+                onPress={() => {
+                  onSaw(part.id, what)
+                }}
+              />
             ))}
           </View>
         </View>

@@ -19,27 +19,48 @@ interface StripsProps {
 /** The paths of the call that is set; a tap on two stops puts the leads there. */
 export const Strips = memo(function Strips({ common, strips, red, black, onMeasure }: StripsProps) {
   const [firstLead, setFirstLead] = useState('')
-  const tapStop = useCallback((point: string): void => {
-    if (firstLead === '' || firstLead === point) {
-      setFirstLead(firstLead === point ? '' : point)
-      return
-    }
-    setFirstLead('')
-    onMeasure({ meter: 'volts', from: firstLead, to: point })
-  }, [firstLead, onMeasure])
+  const tapStop = useCallback(
+    (point: string): void => {
+      if (firstLead === '' || firstLead === point) {
+        setFirstLead(firstLead === point ? '' : point)
+        return
+      }
+      setFirstLead('')
+      onMeasure({ meter: 'volts', from: firstLead, to: point })
+    },
+    [firstLead, onMeasure],
+  )
   return (
     <View style={{ gap: space.small }}>
       {strips === null ? <Words quiet>Solving this unit’s circuit …</Words> : null}
       {firstLead !== '' ? (
         <View style={{ gap: space.small }}>
           <Words>{`Red lead on ${firstLead}. Tap the stop for the black lead, or:`}</Words>
-          <Press title={`${firstLead} to common`} onPress={() => { setFirstLead(''); onMeasure({ meter: 'volts', from: firstLead, to: common }) }} />
+          <Press
+            title={`${firstLead} to common`}
+            onPress={() => {
+              setFirstLead('')
+              onMeasure({ meter: 'volts', from: firstLead, to: common })
+            }}
+          />
         </View>
       ) : null}
       {strips?.map((strip, k) => (
-        <StripView key={strip.words} strip={strip} startsOpen={k === 0} red={firstLead || red} black={firstLead ? '' : black} onStop={tapStop} />
+        <StripView
+          key={strip.words}
+          strip={strip}
+          startsOpen={k === 0}
+          red={firstLead || red}
+          black={firstLead ? '' : black}
+          onStop={tapStop}
+        />
       ))}
-      {strips?.length === 0 ? <Words quiet>This call asks for nothing: every load should be still. Choose another call above, or measure what should be dead.</Words> : null}
+      {strips?.length === 0 ? (
+        <Words quiet>
+          This call asks for nothing: every load should be still. Choose another call above, or measure what
+          should be dead.
+        </Words>
+      ) : null}
     </View>
   )
 })

@@ -10,7 +10,11 @@ import { useGlance } from '../record/useGlance'
 import { useBriefing } from './useBriefing'
 import type { OpenVisit } from './useVisit'
 
-const controlWords = { thermostat: 'Controlled by its thermostat', building: 'The building’s system makes the call', 'energy-company': 'An energy-management company makes the call' } as const
+const controlWords = {
+  thermostat: 'Controlled by its thermostat',
+  building: 'The building’s system makes the call',
+  'energy-company': 'An energy-management company makes the call',
+} as const
 
 const cautionByClass: Readonly<Record<string, string>> = {
   rooftop: 'Roof edge, ladder, weather.',
@@ -28,10 +32,24 @@ export function Arrival({ visit }: { readonly visit: OpenVisit }) {
   useBriefing(visit, 'best')
   const { controls } = state
   return (
-    <Screen head={<Heading title={unit.label} below={site.name} back="/" />}
-      foot={<View style={{ padding: space.medium }}><Press kind="main" title="I am here: start" onPress={() => { void visit.say({ kind: 'arrived' }) }} /></View>}>
+    <Screen
+      head={<Heading title={unit.label} below={site.name} back="/" />}
+      foot={
+        <View style={{ padding: space.medium }}>
+          <Press
+            kind="main"
+            title="I am here: start"
+            onPress={() => {
+              void visit.say({ kind: 'arrived' })
+            }}
+          />
+        </View>
+      }
+    >
       <View>
-        <Words size="title" strong>{complaint?.words ?? state.complaint}</Words>
+        <Words size="title" strong>
+          {complaint?.words ?? state.complaint}
+        </Words>
         {state.complaintWords ? <Words size="lead">“{state.complaintWords}”</Words> : null}
       </View>
       {controls && controls.by !== 'thermostat' ? (
@@ -42,8 +60,14 @@ export function Arrival({ visit }: { readonly visit: OpenVisit }) {
         <Words quiet>{unit.place}</Words>
         <Words quiet>{`${site.address}. ${site.access}`}</Words>
       </View>
-      {glance ? <Glance glance={glance} /> : <Words quiet>The unit’s record comes with the next signal.</Words>}
-      <Notice kind="caution">{`${cautionByClass[diagram.unitClass] ?? ''} If somebody has switched the unit off or hung a lock, find out who and why before anything else.`.trim()}</Notice>
+      {glance ? (
+        <Glance glance={glance} />
+      ) : (
+        <Words quiet>The unit’s record comes with the next signal.</Words>
+      )}
+      <Notice kind="caution">
+        {`${cautionByClass[diagram.unitClass] ?? ''} If somebody has switched the unit off or hung a lock, find out who and why before anything else.`.trim()}
+      </Notice>
     </Screen>
   )
 }

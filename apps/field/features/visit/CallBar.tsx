@@ -14,23 +14,77 @@ export const CallBar = memo(function CallBar({ visit }: { readonly visit: OpenVi
   const [open, setOpen] = useState<'call' | 'power' | null>(null)
   const { diagram, state, say } = visit
   const call = diagram.calls.find(({ id }) => id === currentCall(visit))
-  const close = (): void => { setOpen(null) }
+  const close = (): void => {
+    setOpen(null)
+  }
   const chip = (label: string, name: string, onPress: () => void, live: boolean) => (
-    <Pressable accessibilityRole="button" accessibilityLabel={`${name}: ${label}. Change`} onPress={onPress}
-      style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: target, paddingHorizontal: space.medium, flexShrink: name === 'Power' ? 0 : 1 }}>
-      <View aria-hidden style={{ width: 10, height: 10, borderRadius: live ? 5 : 0, backgroundColor: live ? palette.live : palette.dead }} />
-      <Words size="small" strong numberOfLines={1} style={{ flexShrink: 1 }}>{label}</Words>
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={`${name}: ${label}. Change`}
+      onPress={onPress}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 6,
+        minHeight: target,
+        paddingHorizontal: space.medium,
+        flexShrink: name === 'Power' ? 0 : 1,
+      }}
+    >
+      <View
+        aria-hidden
+        style={{
+          width: 10,
+          height: 10,
+          borderRadius: live ? 5 : 0,
+          backgroundColor: live ? palette.live : palette.dead,
+        }}
+      />
+      <Words size="small" strong numberOfLines={1} style={{ flexShrink: 1 }}>
+        {label}
+      </Words>
       <Icon name="chevron-down" size={16} color={palette.quiet} />
     </Pressable>
   )
   return (
-    <View style={{ flexDirection: 'row', justifyContent: 'space-between', borderTopWidth: 1, borderColor: palette.line }}>
-      {chip(call?.words ?? 'No call', 'Call', () => { setOpen('call') }, call?.id !== 'off')}
-      {chip(state.powerWords ? `On, ${state.powerWords}` : powerWords[state.power], 'Power', () => { setOpen('power') }, state.power === 'on')}
+    <View
+      style={{
+        flexDirection: 'row',
+        justifyContent: 'space-between',
+        borderTopWidth: 1,
+        borderColor: palette.line,
+      }}
+    >
+      {chip(
+        call?.words ?? 'No call',
+        'Call',
+        () => {
+          setOpen('call')
+        },
+        call?.id !== 'off',
+      )}
+      {chip(
+        state.powerWords ? `On, ${state.powerWords}` : powerWords[state.power],
+        'Power',
+        () => {
+          setOpen('power')
+        },
+        state.power === 'on',
+      )}
       <Sheet title="Which call is set?" open={open === 'call'} onClose={close}>
-        <Words quiet>Set it at the thermostat, or join its terminals to R at the unit’s board. Then say here which it is.</Words>
+        <Words quiet>
+          Set it at the thermostat, or join its terminals to R at the unit’s board. Then say here which it is.
+        </Words>
         {diagram.calls.map(({ id, words }) => (
-          <Press key={id} title={words} selected={id === call?.id} onPress={() => { close(); void say({ kind: 'call', call: id }) }} />
+          <Press
+            key={id}
+            title={words}
+            selected={id === call?.id}
+            onPress={() => {
+              close()
+              void say({ kind: 'call', call: id })
+            }}
+          />
         ))}
       </Sheet>
       <PowerSheet visit={visit} open={open === 'power'} onClose={close} />

@@ -7,14 +7,34 @@ import { Words } from '../../ui/Words'
 import type { OpenVisit } from './useVisit'
 
 /** Says on every screen of a visit that a safety control is out of its circuit. */
-export const SafetyLine = memo(function SafetyLine({ visit: { diagram, state } }: { readonly visit: OpenVisit }) {
+export const SafetyLine = memo(function SafetyLine({
+  visit: { diagram, state },
+}: {
+  readonly visit: OpenVisit
+}) {
   const palette = usePalette()
   const [first] = unsafeFindings(diagram, state.entries)
   if (!first) return null
   return (
-    <View role="alert" style={{ flexDirection: 'row', gap: space.small, alignItems: 'center', paddingHorizontal: space.medium, paddingVertical: 6, borderTopWidth: 2, borderColor: palette.wrong }}>
+    <View
+      role="alert"
+      style={{
+        flexDirection: 'row',
+        gap: space.small,
+        alignItems: 'center',
+        paddingHorizontal: space.medium,
+        paddingVertical: 6,
+        borderTopWidth: 2,
+        borderColor: palette.wrong,
+      }}
+    >
       <Icon name="x-octagon" color={palette.wrong} size={20} />
-      <Words size="small" strong color={palette.wrong} style={{ flex: 1 }}>{`Unsafe. ${first.words}. Leave the unit off and tell somebody.`}</Words>
+      <Words
+        size="small"
+        strong
+        color={palette.wrong}
+        style={{ flex: 1 }}
+      >{`Unsafe. ${first.words}. Leave the unit off and tell somebody.`}</Words>
     </View>
   )
 })

@@ -15,17 +15,44 @@ export const visitTabs = [
 export type VisitTab = (typeof visitTabs)[number]['id']
 
 /** Where one is in the call; at the thumb. */
-export const Tabs = memo(function Tabs({ now, onChoose }: { readonly now: VisitTab; readonly onChoose: (tab: VisitTab) => void }) {
+export const Tabs = memo(function Tabs({
+  now,
+  onChoose,
+}: {
+  readonly now: VisitTab
+  readonly onChoose: (tab: VisitTab) => void
+}) {
   const palette = usePalette()
   return (
     <View role="tablist" style={{ flexDirection: 'row' }}>
       {visitTabs.map(({ id, words, icon }) => {
         const here = id === now
         return (
-          <Pressable key={id} role="tab" aria-selected={here} accessibilityLabel={words} onPress={() => { onChoose(id) }}
-            style={{ flex: 1, minHeight: 56, alignItems: 'center', justifyContent: 'center', borderTopWidth: 3, borderColor: here ? palette.accent : 'transparent' }}>
+          <Pressable
+            key={id}
+            role="tab"
+            aria-selected={here}
+            accessibilityLabel={words}
+            onPress={() => {
+              onChoose(id)
+            }}
+            style={{
+              flex: 1,
+              minHeight: 56,
+              alignItems: 'center',
+              justifyContent: 'center',
+              borderTopWidth: 3,
+              borderColor: here ? palette.accent : 'transparent',
+            }}
+          >
             <Icon name={icon} size={20} color={here ? palette.accent : palette.quiet} />
-            <Words size="small" color={here ? palette.accent : palette.quiet} style={{ fontFamily: here ? fonts.strong : fonts.text }}>{words}</Words>
+            <Words
+              size="small"
+              color={here ? palette.accent : palette.quiet}
+              style={{ fontFamily: here ? fonts.strong : fonts.text }}
+            >
+              {words}
+            </Words>
           </Pressable>
         )
       })}

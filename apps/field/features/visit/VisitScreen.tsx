@@ -30,8 +30,16 @@ import { useVisit, type OpenVisit } from './useVisit'
 /** One visit to one unit, from the complaint to the sign-off. */
 export function VisitScreen({ id }: { readonly id: string }) {
   const visit = useVisit(id)
-  if (!visit) return <Screen head={<Heading title="Visit" back="/" />}><Words quiet>Looking for this visit. If it was begun on another device, it comes with the next signal.</Words></Screen>
-  if (visit.state.complaint !== '' && !visit.state.entries.some(({ body }) => body.kind === 'arrived')) return <Arrival visit={visit} />
+  if (!visit)
+    return (
+      <Screen head={<Heading title="Visit" back="/" />}>
+        <Words quiet>
+          Looking for this visit. If it was begun on another device, it comes with the next signal.
+        </Words>
+      </Screen>
+    )
+  if (visit.state.complaint !== '' && !visit.state.entries.some(({ body }) => body.kind === 'arrived'))
+    return <Arrival visit={visit} />
   return <OpenVisitScreen visit={visit} />
 }
 
@@ -41,7 +49,9 @@ const aroundWideTrace = 215
 function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const wide = useWide()
   const { height } = useWindowDimensions()
-  const [tab, setTab] = useState<VisitTab>(visit.state.readings.length > 0 || visit.state.firstLook.size > 0 ? 'trace' : 'look')
+  const [tab, setTab] = useState<VisitTab>(
+    visit.state.readings.length > 0 || visit.state.firstLook.size > 0 ? 'trace' : 'look',
+  )
   const [wanted, setWanted] = useState<ReadingWanted | null>(null)
   const [measures, setMeasures] = useState(false)
   const [school, setSchool] = useState<School>('best')
@@ -62,20 +72,74 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
     setLogged(null)
   }, [logged, visit])
   useScrollToFocus(briefing?.strips ?? [], red, tab === 'trace')
-  useShortcuts(useMemo(() => ({
-    ...Object.fromEntries(visitTabs.map(({ id }, k) => [String(k + 1), () => { setTab(id) }])),
-    m: () => { measure(ask?.do === 'measure' ? ask : { meter: 'volts', from: '', to: visit.diagram.common }) },
-    u: undo,
-  }), [ask, measure, undo, visit.diagram.common]), wide && wanted === null)
-  const strips = <Strips common={visit.diagram.common} strips={briefing?.strips ?? null} red={red} black={black} onMeasure={measure} />
+  useShortcuts(
+    useMemo(
+      () => ({
+        ...Object.fromEntries(
+          visitTabs.map(({ id }, k) => [
+            String(k + 1),
+            () => {
+              setTab(id)
+            },
+          ]),
+        ),
+        m: () => {
+          measure(ask?.do === 'measure' ? ask : { meter: 'volts', from: '', to: visit.diagram.common })
+        },
+        u: undo,
+      }),
+      [ask, measure, undo, visit.diagram.common],
+    ),
+    wide && wanted === null,
+  )
+  const strips = (
+    <Strips
+      common={visit.diagram.common}
+      strips={briefing?.strips ?? null}
+      red={red}
+      black={black}
+      onMeasure={measure}
+    />
+  )
   // wide, story and warning stand over the suspects beside it
-  const panel = <AskPanel visit={visit} asks={briefing?.asks ?? []} busy={busy} story={wide ? '' : briefing?.story ?? ''} warning={wide ? '' : briefing?.warning ?? ''} leading={briefing?.suspects.find(({ probability }) => probability >= possibleFrom)?.words ?? ''}
-    school={school} onSchool={setSchool} onMeasure={measure} onSaid={(entry, words) => { setLogged({ entry, words }) }} onSuspects={() => { setTab('suspects') }} />
-  const suspects = briefing ? <SuspectsList briefing={briefing} visit={visit} onRepaired={() => { setTab('repair') }} /> : <Words quiet>Solving …</Words>
+  const panel = (
+    <AskPanel
+      visit={visit}
+      asks={briefing?.asks ?? []}
+      busy={busy}
+      story={wide ? '' : (briefing?.story ?? '')}
+      warning={wide ? '' : (briefing?.warning ?? '')}
+      leading={briefing?.suspects.find(({ probability }) => probability >= possibleFrom)?.words ?? ''}
+      school={school}
+      onSchool={setSchool}
+      onMeasure={measure}
+      onSaid={(entry, words) => {
+        setLogged({ entry, words })
+      }}
+      onSuspects={() => {
+        setTab('suspects')
+      }}
+    />
+  )
+  const suspects = briefing ? (
+    <SuspectsList
+      briefing={briefing}
+      visit={visit}
+      onRepaired={() => {
+        setTab('repair')
+      }}
+    />
+  ) : (
+    <Words quiet>Solving …</Words>
+  )
   const wideTrace = (
     <View style={{ flexDirection: 'row', gap: space.huge, height: Math.max(400, height - aroundWideTrace) }}>
       <ScrollView style={{ flex: 5 }}>{strips}</ScrollView>
-      <ScrollView style={{ flex: 4 }} contentContainerStyle={{ gap: space.large }}>{panel}{suspects}<ShortcutList /></ScrollView>
+      <ScrollView style={{ flex: 4 }} contentContainerStyle={{ gap: space.large }}>
+        {panel}
+        {suspects}
+        <ShortcutList />
+      </ScrollView>
     </View>
   )
   return (
@@ -84,7 +148,23 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
       page={tab}
       head={
         <>
-          <Heading title={visit.unit.label} below={visit.site.name} back="/" right={<Press kind="quiet" title={visit.state.measures.length > 0 ? `Temporary: ${visit.state.measures.length}` : 'Temporary'} label={`Temporary measures: ${visit.state.measures.length} on`} onPress={() => { setMeasures(true) }} />} />
+          <Heading
+            title={visit.unit.label}
+            below={visit.site.name}
+            back="/"
+            right={
+              <Press
+                kind="quiet"
+                title={
+                  visit.state.measures.length > 0 ? `Temporary: ${visit.state.measures.length}` : 'Temporary'
+                }
+                label={`Temporary measures: ${visit.state.measures.length} on`}
+                onPress={() => {
+                  setMeasures(true)
+                }}
+              />
+            }
+          />
           <CallBar visit={visit} />
           <DelayStrip visit={visit} delays={briefing?.delays ?? []} />
           <SafetyLine visit={visit} />
@@ -94,7 +174,9 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
         <>
           {logged ? (
             <View style={{ flexDirection: 'row', alignItems: 'center', paddingLeft: space.large }}>
-              <Words style={{ flex: 1 }} aria-live="polite">{logged.words}</Words>
+              <Words style={{ flex: 1 }} aria-live="polite">
+                {logged.words}
+              </Words>
               <Press kind="quiet" title="Undo" onPress={undo} />
             </View>
           ) : null}
@@ -109,20 +191,54 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
       {tab === 'trace' ? (wide ? wideTrace : strips) : null}
       {tab === 'suspects' ? suspects : null}
       {tab === 'repair' ? <RepairTab visit={visit} /> : null}
-      {tab === 'prove' ? <ProveTab visit={visit} onMeasures={() => { setMeasures(true) }} /> : null}
-      <ReadingSheet visit={visit} wanted={wanted} delays={briefing?.delays ?? []} onClose={() => { setWanted(null) }} onLogged={(entry, words) => { setWanted(null); setLogged({ entry, words }) }} />
-      {measures ? <TemporarySheet visit={visit} open onClose={() => { setMeasures(false) }} /> : null}
+      {tab === 'prove' ? (
+        <ProveTab
+          visit={visit}
+          onMeasures={() => {
+            setMeasures(true)
+          }}
+        />
+      ) : null}
+      <ReadingSheet
+        visit={visit}
+        wanted={wanted}
+        delays={briefing?.delays ?? []}
+        onClose={() => {
+          setWanted(null)
+        }}
+        onLogged={(entry, words) => {
+          setWanted(null)
+          setLogged({ entry, words })
+        }}
+      />
+      {measures ? (
+        <TemporarySheet
+          visit={visit}
+          open
+          onClose={() => {
+            setMeasures(false)
+          }}
+        />
+      ) : null}
     </Screen>
   )
 }
 
 /** Brings into view where the ask is, or else where the call stops being live. */
-function useScrollToFocus(strips: readonly { readonly stops: readonly { readonly point: string; readonly state: string }[] }[], red: string, here: boolean): void {
-  const focus = strips.flatMap(({ stops }) => stops).find(({ point }) => point === red)?.point
-    ?? strips[0]?.stops.find(({ state }, k) => k > 0 && state !== 'live')?.point ?? ''
+function useScrollToFocus(
+  strips: readonly { readonly stops: readonly { readonly point: string; readonly state: string }[] }[],
+  red: string,
+  here: boolean,
+): void {
+  const focus =
+    strips.flatMap(({ stops }) => stops).find(({ point }) => point === red)?.point ??
+    strips[0]?.stops.find(({ state }, k) => k > 0 && state !== 'live')?.point ??
+    ''
   useEffect(() => {
     if (!here || focus === '') return
     const quiet = window.matchMedia('(prefers-reduced-motion: reduce)').matches
-    document.getElementById(stopElement(focus))?.scrollIntoView({ block: 'center', behavior: quiet ? 'auto' : 'smooth' })
+    document
+      .getElementById(stopElement(focus))
+      ?.scrollIntoView({ block: 'center', behavior: quiet ? 'auto' : 'smooth' })
   }, [here, focus])
 }

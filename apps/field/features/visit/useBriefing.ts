@@ -15,9 +15,16 @@ export interface BriefingState {
 }
 
 /** The diagnosis of a log, solved in the worker; the last one stays on the screen until the next is there. */
-export function useBriefing({ ladder, state: { complaint }, bodies, unit }: OpenVisit, school: School): BriefingState {
+export function useBriefing(
+  { ladder, state: { complaint }, bodies, unit }: OpenVisit,
+  school: School,
+): BriefingState {
   const experience = useAppSelector((state) => state.places.experience)
-  const [shown, setState] = useState<Omit<BriefingState, 'busy'> & { readonly key: string }>({ briefing: null, error: '', key: '' })
+  const [shown, setState] = useState<Omit<BriefingState, 'busy'> & { readonly key: string }>({
+    briefing: null,
+    error: '',
+    key: '',
+  })
   const newest = useRef(0)
   const entries = useMemo(() => bodies.filter(tellsOfCircuit), [bodies])
   const key = JSON.stringify([ladder.length, complaint, entries, school, experience])
@@ -25,10 +32,24 @@ export function useBriefing({ ladder, state: { complaint }, bodies, unit }: Open
     if (ladder === '') return
     const asked = ++newest.current
     const ageYears = (Date.now() - Date.parse(unit.installed)) / yearMs
-    diagnosisService().brief(ladder, { complaint, entries }, { school }, { ageYears, ...(experience ? { experience } : {}) }).then(
-      (briefing) => { if (asked === newest.current) startTransition(() => { setState({ briefing, key, error: '' }) }) },
-      (error: unknown) => { if (asked === newest.current) setState((before) => ({ ...before, key, error: error instanceof Error ? error.message : String(error) })) },
-    )
+    diagnosisService()
+      .brief(ladder, { complaint, entries }, { school }, { ageYears, ...(experience ? { experience } : {}) })
+      .then(
+        (briefing) => {
+          if (asked === newest.current)
+            startTransition(() => {
+              setState({ briefing, key, error: '' })
+            })
+        },
+        (error: unknown) => {
+          if (asked === newest.current)
+            setState((before) => ({
+              ...before,
+              key,
+              error: error instanceof Error ? error.message : String(error),
+            }))
+        },
+      )
     // the key stands for the entries
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [ladder, complaint, key, unit.installed])

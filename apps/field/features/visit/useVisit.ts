@@ -28,8 +28,12 @@ export function useVisit(id: string): OpenVisit | null {
   const places = useAppSelector((state) => state.places.places)
   useEffect(() => {
     void sync.openVisit(id)
-    const timer = setInterval(() => { if (document.visibilityState === 'visible') void sync.openVisit(id) }, 20_000)
-    return () => { clearInterval(timer) }
+    const timer = setInterval(() => {
+      if (document.visibilityState === 'visible') void sync.openVisit(id)
+    }, 20_000)
+    return () => {
+      clearInterval(timer)
+    }
   }, [sync, id])
   const say = useCallback<OpenVisit['say']>((body, kept) => sync.say(id, body, kept), [sync, id])
   // an entry never changes: that the server has it now makes no other visit
@@ -40,6 +44,11 @@ export function useVisit(id: string): OpenVisit | null {
   const unit = places?.units.find((candidate) => candidate.id === visit?.unit)
   const site = places?.sites.find((candidate) => candidate.id === unit?.site)
   const ladder = places?.diagrams.find((candidate) => candidate.id === unit?.diagram)?.ladder
-  return useMemo(() => (unit && site && ladder !== undefined ? { id, unit, site, ladder, diagram: knownLadder(ladder), state, bodies, say } : null),
-    [id, unit, site, ladder, state, bodies, say])
+  return useMemo(
+    () =>
+      unit && site && ladder !== undefined
+        ? { id, unit, site, ladder, diagram: knownLadder(ladder), state, bodies, say }
+        : null,
+    [id, unit, site, ladder, state, bodies, say],
+  )
 }

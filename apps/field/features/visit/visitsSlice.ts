@@ -15,7 +15,10 @@ export const visitsSlice = createSlice({
   name: 'visits',
   initialState,
   reducers: {
-    visitKept: (state, { payload }: PayloadAction<KeptVisit>) => ({ ...state, visits: { ...state.visits, [payload.id]: payload } }),
+    visitKept: (state, { payload }: PayloadAction<KeptVisit>) => ({
+      ...state,
+      visits: { ...state.visits, [payload.id]: payload },
+    }),
     entriesKept: (state, { payload }: PayloadAction<readonly KeptEntry[]>): VisitsState => {
       const logs: Record<string, readonly KeptEntry[]> = { ...original(state)?.logs }
       for (const visit of new Set(payload.map((entry) => entry.visit))) {
@@ -24,7 +27,9 @@ export const visitsSlice = createSlice({
       }
       return { ...(original(state) ?? initialState), logs }
     },
-    reachable: (state, { payload }: PayloadAction<boolean>) => { state.online = payload },
+    reachable: (state, { payload }: PayloadAction<boolean>) => {
+      state.online = payload
+    },
     visitsForgotten: () => initialState,
   },
 })
