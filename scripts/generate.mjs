@@ -1,5 +1,4 @@
-// Writes what is derived from other files of the tree: the ladder parser from its grammar, and the built-in
-// units
+// Writes what is derived from other files of the tree: the ladder parser from its grammar, and the built-in units
 // as one module, so that the core needs no file access.
 import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises'
 import path from 'node:path'
@@ -8,30 +7,7 @@ import { fileURLToPath } from 'node:url'
 const core = path.join(path.dirname(fileURLToPath(import.meta.url)), '..', 'packages', 'core')
 
 const parserTypes = `// Written by scripts/generate.mjs.
-type Entry = readonly [string, string | number]
-export type Step =
-  | { readonly by: 'wire'; readonly color: string; readonly number: string; readonly to: string; readonly line: number }
-  | { readonly by: 'part'; readonly to: string; readonly line: number }
-interface Placed { readonly line: number }
-export interface PartStatement extends Placed {
-  readonly is: 'part'; readonly id: string; readonly kind: string; readonly words: string; readonly zone: string; readonly settings: readonly Entry[]
-}
-export interface ChainStatement extends Placed {
-  readonly is: 'chain'; readonly chain: { readonly first: string; readonly steps: readonly Step[] }
-}
-export type Statement =
-  | (Placed & { readonly is: 'unit'; readonly id: string; readonly title: string })
-  | (Placed & { readonly is: 'class'; readonly name: string })
-  | (Placed & { readonly is: 'isolate'; readonly parts: readonly string[] })
-  | (Placed & { readonly is: 'common'; readonly point: string })
-  | (Placed & { readonly is: 'call'; readonly id: string; readonly words: string; readonly conditions: readonly Entry[] })
-  | (Placed & { readonly is: 'zone'; readonly id: string; readonly words: string; readonly settings: readonly Entry[] })
-  | (Placed & { readonly is: 'complaint'; readonly id: string; readonly words: string; readonly call: string })
-  | PartStatement
-  | (Placed & { readonly is: 'rung'; readonly words: string; readonly wiring: 'control' | 'line' })
-  | (Placed & { readonly is: 'trace'; readonly call: string; readonly words: string; readonly from: string; readonly to: string })
-  | (Placed & { readonly is: 'code'; readonly part: string; readonly code: string; readonly words: string })
-  | ChainStatement
+import type { Statement } from '../diagram/ladderStatement'
 export function parse(text: string): readonly Statement[]
 `
 

@@ -1,5 +1,6 @@
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { Pairing, UnitGlance } from '@jokulgale/contract/records'
+import { faultsOf } from '@jokulgale/core/diagram/faults'
 import { experienceKey, type Experience } from '@jokulgale/core/diagnosis/priors'
 import { seriesWords } from '@jokulgale/core/diagnosis/words'
 import { entriesOf } from '@jokulgale/core/visit/fold'
@@ -64,7 +65,9 @@ export async function experienceOf(db: Database, shopId: string): Promise<Experi
     const { body, unit, visit } = entry
     const diagram = diagramOf.get(unit)
     if (body.kind !== 'repair' || !body.fault || !diagram || !closed.has(visit)) continue
-    const key = experienceKey(diagram, { of: body.of, id: body.fault })
+    const fault = faultsOf(diagram).find(({ id }) => id === body.fault)
+    if (!fault) continue
+    const key = experienceKey(diagram, fault)
     repairs[key] = (repairs[key] ?? 0) + 1
   }
   return { repairs }

@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit'
 import SVGtoPDF from 'svg-to-pdfkit'
-import { gather } from '@jokulgale/core/diagnosis/evidence'
+import { gather } from '@jokulgale/core/visit/evidence'
 import { modelOf } from '@jokulgale/core/diagnosis/diagnose'
 import { measuredStrips } from '@jokulgale/core/diagnosis/strip'
 import { stripSvg } from '@jokulgale/core/formats/stripSvg'
@@ -30,7 +30,7 @@ export async function visitReport(db: Database, shopId: string, id: string): Pro
     photosOfVisit(db, shopId, id),
   ])
   if (!drawn) throw notFound('this unit')
-  const state = foldVisit(log)
+  const state = foldVisit(log, drawn.diagram)
   return {
     ...drawn,
     state,

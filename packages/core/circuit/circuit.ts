@@ -1,5 +1,5 @@
 import type { Diagram } from '../diagram/diagram'
-import type { Effect } from '../diagram/effect'
+import type { Effect } from '../parts/effect'
 import type { Conditions } from '../parts/kind'
 import { castOf } from './actors'
 import { buildNetwork, type Network } from './network'

@@ -1,4 +1,4 @@
-import type { Effect } from '../diagram/effect'
+import type { Effect } from '../parts/effect'
 import type { Settled } from './circuit'
 import { Factored } from './factored'
 import { buildNetwork, type Analysis, type Network, type Row } from './network'

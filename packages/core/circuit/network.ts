@@ -1,4 +1,4 @@
-import { earth, type BranchId, type Effect } from '../diagram/effect'
+import { earth, type BranchId, type Effect } from '../parts/effect'
 import type { Diagram, Part } from '../diagram/diagram'
 import { resistance, self, type Equation, type Law } from '../electric/law'
 import type { Conditions, Role } from '../parts/kind'

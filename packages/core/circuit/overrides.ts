@@ -1,4 +1,4 @@
-import type { BranchId, Effect } from '../diagram/effect'
+import type { BranchId, Effect } from '../parts/effect'
 import { UnknownNameError } from '../diagram/nearest'
 import type { Settings } from '../parts/settings'
 import { joinsOf, resistanceRows, type Analysis, type Network, type Row } from './network'

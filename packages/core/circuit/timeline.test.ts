@@ -1,5 +1,5 @@
 import { faultsOf } from '../diagram/faults'
-import { openingSeconds } from '../parts/overcurrent'
+import { openingSeconds } from '../physics/fuseTimes'
 import { builtInUnit } from '../units/index'
 import { situationOf } from './situation'
 import { playTimeline } from './timeline'

@@ -1,6 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
-import type { Effect } from '../diagram/effect'
-import { openingSeconds } from '../parts/overcurrent'
+import type { Effect } from '../parts/effect'
+import { openingSeconds } from '../physics/fuseTimes'
 import { Circuit, type Situation } from './circuit'
 import { clampAmpsOf } from './meter'
 import { resolveEffects } from './overrides'

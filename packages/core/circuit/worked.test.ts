@@ -1,5 +1,5 @@
 import { readLadder } from '../diagram/readLadder'
-import type { Effect } from '../diagram/effect'
+import type { Effect } from '../parts/effect'
 import { Circuit } from './circuit'
 import { meterValue, type Meter } from './meter'
 import { situationOf } from './situation'

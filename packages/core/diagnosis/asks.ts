@@ -1,9 +1,11 @@
 import { display, type Meter } from '../circuit/meter'
 import { partWords, type Diagram } from '../diagram/diagram'
+import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
 import type { Deed, LookStep, Outcome, ReadingStep, Step, WaitStep } from './steps'
-import { meterWords, oddsWords, seenWords } from './words'
+import { seenWords } from '../visit/seenWords'
+import { meterWords, oddsWords } from './words'
 
 /** The next step, as one would say it to a helper. */
 export type Ask = MeasureAsk | LookAsk | WaitAsk
@@ -160,9 +162,9 @@ export function deedWords(
   const name = part?.words ?? of
   switch (verb) {
     case 'bridge': {
-      if (of === 'TB.R')
+      if (of === diagram.hot && callTerminals(diagram).includes(to))
         return {
-          words: `Join R to ${to.split('.')[1]} at the board`,
+          words: `Join ${of.split('.')[1]} to ${to.split('.')[1]} at the board`,
           caution:
             'R to Y skips the thermostat’s compressor delay: keep it yourself. With electric heat join G as well. Never R to C.',
         }

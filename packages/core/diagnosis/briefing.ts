@@ -86,7 +86,6 @@ export function brief(
 function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
   const { model, belief, ranked, findings } = diagnosis
   const tops = belief.weight.map(top)
-  const kindOf = (part: string): string | undefined => model.diagram.parts.get(part)?.kind.kind
   const shown = ranked.slice(0, shownSuspects).filter((h) => belief.probability[h] > shownFrom)
   const proofs = provingSteps(diagnosis, shown)
   return shown.map((h): SuspectBrief => {
@@ -107,7 +106,7 @@ function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
       cause,
       prove,
       proof: provingWords(diagnosis, proofs.get(h)),
-      before: beforeEnergising(hypothesis, kindOf),
+      before: beforeEnergising(model.diagram, hypothesis),
       explains: told
         .filter(({ gain }) => gain > speaks)
         .map(({ piece }) => evidenceWords(model.diagram, piece)),

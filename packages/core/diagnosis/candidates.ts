@@ -96,18 +96,8 @@ function findLive(diagram: Diagram): readonly Candidate[] {
   return [...toCommon, ...acrossParts, ...toMetal, ...clamped]
 }
 
-const lineSwitches = new Set([
-  'relay',
-  'breaker',
-  'fuse',
-  'automatic-limit',
-  'manual-limit',
-  'sequencer',
-  'disconnect',
-  'contactor',
-])
 const switchesLine = (diagram: Diagram, part: string): boolean =>
-  lineSwitches.has(diagram.parts.get(part)?.kind.kind ?? '')
+  diagram.parts.get(part)?.kind.breaksLine === true
 
 const feedsLoad = (diagram: Diagram, point: string): boolean => {
   const part = diagram.parts.get(partOfPoint(point))

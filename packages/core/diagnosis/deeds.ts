@@ -1,6 +1,7 @@
 import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
-import { isForbiddenBridge } from '../diagram/guards'
-import { effectsOfAction } from './actions'
+import { joinProblem } from '../diagram/joins'
+import { boardHot, callTerminals } from '../diagram/roles'
+import { effectsOfAction } from '../visit/actions'
 import type { Candidate } from './candidates'
 import { lookSteps, readingSteps, situationIn, type Search } from './proposals'
 import type { Deed, Step } from './steps'
@@ -37,7 +38,7 @@ export function deedSteps(search: Search): readonly Step[] {
       ({ verb, of, to }) =>
         !findings.unreachable.has(of) &&
         !findings.unreachable.has(to) &&
-        !(verb === 'bridge' && isForbiddenBridge(model.diagram, of, to)),
+        !(verb === 'bridge' && joinProblem(model.diagram, of, to)),
     )
     .slice(0, mostDeeds)
     .flatMap((proposal): readonly Step[] => {
@@ -64,17 +65,18 @@ function proposalsFor(diagram: Diagram, blamed: ReadonlySet<string>): readonly P
   ]
 }
 
-/** R to each call terminal of the board: takes the thermostat out of the question. */
-const calls = (diagram: Diagram): readonly Proposal[] =>
-  ['G', 'Y1', 'Y2', 'W1', 'W2']
-    .filter((terminal) => diagram.points.has(`TB.${terminal}`) && diagram.points.has('TB.R'))
-    .map((terminal): Proposal => ({
-      verb: 'bridge',
-      of: 'TB.R',
-      to: `TB.${terminal}`,
-      power: 'on',
-      readings: [],
-    }))
+/** Hot to each call terminal of the board: takes the thermostat out of the question. */
+const calls = (diagram: Diagram): readonly Proposal[] => {
+  const hot = boardHot(diagram)
+  if (hot === null) return []
+  return callTerminals(diagram).map((to): Proposal => ({
+    verb: 'bridge',
+    of: hot,
+    to,
+    power: 'on',
+    readings: [],
+  }))
+}
 
 function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Proposal[] {
   if (!blamed.has(part.id)) return []
@@ -111,7 +113,7 @@ const shortReadings = (diagram: Diagram): readonly Candidate[] =>
     ])
 
 const plugProposals = (diagram: Diagram, part: Part): readonly Proposal[] =>
-  part.kind.kind === 'plug'
+  part.kind.separable
     ? [{ verb: 'unplug', of: part.id, to: '', power: 'off', readings: shortReadings(diagram) }]
     : []
 
@@ -122,7 +124,7 @@ const leadProposals = (diagram: Diagram, blamed: ReadonlySet<string>): readonly 
       ({ id, from, to }) =>
         blamed.has(id) &&
         diagram.points.get(from)?.zone !== diagram.points.get(to)?.zone &&
-        (from.startsWith('TB.') || to.startsWith('TB.')),
+        [from, to].some((end) => partOfPoint(end) === diagram.board),
     )
     .map(({ id }): Proposal => ({
       verb: 'lift',

@@ -1,6 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
 import type { CaseFile } from '../visit/entry'
-import { gather, type Findings } from './evidence'
+import { gather, type Findings } from '../visit/evidence'
 import { pick, stepsInOrder, type Choosing } from './nextStep'
 import { UnitModel } from './predictor'
 import type { UnitFacts } from './priors'

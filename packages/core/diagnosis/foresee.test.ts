@@ -5,7 +5,7 @@ import { brief } from './briefing'
 import { modelOf } from './diagnose'
 import { foresee, prepare } from './foresee'
 import { standingsElsewhere } from './nextStep'
-import { gather } from './evidence'
+import { gather } from '../visit/evidence'
 
 const entries: readonly EntryBody[] = [
   { kind: 'observation', what: 'still', of: 'IFM' },

@@ -7,7 +7,7 @@ import { candidatesIn, standingsElsewhere } from './nextStep'
 import type { SituationModel, UnitModel } from './predictor'
 import type { UnitFacts } from './priors'
 import { situationIn } from './proposals'
-import { atArrival } from './standing'
+import { atArrival } from '../visit/standing'
 
 /** Faults that are solved in one piece of the work. */
 const pieceFaults = 40

@@ -1,5 +1,5 @@
 import type { Diagram } from '../diagram/diagram'
-import type { Effect, Fault } from '../diagram/effect'
+import type { Effect, Fault } from '../parts/effect'
 import { faultsOf } from '../diagram/faults'
 
 /** One way the unit may be: a fault, several at once, or none. */

@@ -7,7 +7,7 @@ import { pathDrops } from './drops'
 import { provingSteps } from './proving'
 import { pathPlaces } from './pathPoints'
 import type { School } from './schools'
-import { atArrival } from './standing'
+import { atArrival } from '../visit/standing'
 import { sortOf } from './steps'
 
 const live: EntryBody = { kind: 'reading', meter: 'volts', from: 'TB.Y1', to: 'TB.C', value: 25.2 }

@@ -8,11 +8,11 @@ import {
 } from './candidates'
 import { deedSteps } from './deeds'
 import { pathDrops } from './drops'
-import type { Findings } from './evidence'
+import type { Findings } from '../visit/evidence'
 import type { UnitModel } from './predictor'
 import { lookSteps, readingSteps, searchOf, situationIn, type Search } from './proposals'
 import { inOrderOf, type School } from './schools'
-import type { Standing } from './standing'
+import type { Standing } from '../visit/standing'
 import { rate, sortOf, type Step, type StepSort, type WaitStep } from './steps'
 import type { Belief } from './suspects'
 

@@ -1,4 +1,4 @@
-import type { Effect } from '../diagram/effect'
+import type { Effect } from '../parts/effect'
 import type { UnitModel } from './predictor'
 
 /** Log-likelihood that a hypothesis may lose on a piece of evidence and still be said to explain it. */

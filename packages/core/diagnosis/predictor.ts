@@ -11,10 +11,10 @@ import {
 import { lateMoves, pendingAt, type LateMove } from '../circuit/delays'
 import { situationOf } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
-import type { Clearing, Effect, Fault } from '../diagram/effect'
+import type { Clearing, Effect, Fault } from '../parts/effect'
 import { bothOf, hypothesesOf, type Hypothesis } from './hypothesis'
 import { outcomeNumbers } from './outcomeNumbers'
-import type { SettingChange, Standing } from './standing'
+import type { SettingChange, Standing } from '../visit/standing'
 
 /** Predicted values by hypothesis number; NaN stands for out of range, and for what was not asked for. */
 export type Predictions = Float64Array

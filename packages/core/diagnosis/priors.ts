@@ -1,6 +1,8 @@
-import type { Diagram, Part } from '../diagram/diagram'
+import type { Diagram, Part, Symptom } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
-import type { Fault } from '../diagram/effect'
+import type { Fault } from '../parts/effect'
+import type { FaultClass } from '../parts/faultClass'
+import type { Liking } from '../parts/kind'
 import type { Hypothesis } from './hypothesis'
 
 /** Repairs of the shop's closed visits: how often each kind of part had each fault. */
@@ -17,7 +19,7 @@ export interface UnitFacts {
 
 /** Facts of a call that change what is likely; from the log and from the unit's record. */
 export interface PriorContext extends UnitFacts {
-  readonly complaint: string
+  readonly symptom: Symptom
   readonly outdoorDryBulb: number | null
   /** Parts that somebody replaced lately. */
   readonly replaced: readonly string[]
@@ -45,89 +47,84 @@ const newYears = 1
 const hotFahrenheit = 85
 const coldFahrenheit = 40
 
-const kindIs =
-  (...kinds: readonly string[]) =>
-  (_: Fault, part: Part | undefined): boolean =>
-    part !== undefined && kinds.includes(part.kind.kind)
-const isLanding = ({ id }: Pick<Fault, 'id'>): boolean => /:on[:-]|leads-crossed|set-|:R-joined/.test(id)
-const isShort = ({ id }: Fault): boolean => /grounded|crossed:|shorted/.test(id)
+type Applies = Rule['applies']
 
-/** Parts that wear with their switching. */
-const wearing = [
-  'contactor',
-  'relay',
-  'capacitor',
-  'sequencer',
-  'single-phase-compressor',
-  'three-phase-compressor',
-  'capacitor-fan',
-  'three-phase-fan',
-  'belt',
-] as const
+const isLikelier =
+  (...likings: readonly Liking[]): Applies =>
+  (_, part) =>
+    part?.kind.likelier?.some((liking) => likings.includes(liking)) ?? false
 
-function rulesFor({ ageYears, complaint, outdoorDryBulb, replaced }: PriorContext): readonly Rule[] {
+const isOf =
+  (...classes: readonly FaultClass[]): Applies =>
+  (fault) =>
+    classes.includes(fault.class)
+
+const isMiswired = isOf('landing', 'setting', 'joined')
+/** A motor that has opened on its own heat. */
+const isHotMotor: Applies = (fault, part) => part?.kind.symbol === 'motor' && fault.class === 'trip'
+
+function rulesFor({ ageYears, symptom, outdoorDryBulb, replaced }: PriorContext): readonly Rule[] {
   const rules: Rule[] = []
   if (ageYears !== undefined && ageYears >= oldYears)
     rules.push({
       reason: `${Math.round(ageYears)} years old: what switches and turns wears out`,
       factor: 1.6,
-      applies: kindIs(...wearing),
+      applies: isLikelier('wear'),
     })
   if (ageYears !== undefined && ageYears < newYears)
     rules.push({
       reason: 'Less than a year old: wiring and settings of the installation first',
       factor: 3,
-      applies: isLanding,
+      applies: isMiswired,
     })
   if (outdoorDryBulb !== null && outdoorDryBulb >= hotFahrenheit)
     rules.push({
       reason: 'Hot outside: high pressure, heat in motors',
       factor: 1.5,
-      applies: (fault, part) =>
-        kindIs('high-pressure-switch', 'outdoor-coil')(fault, part) || fault.id.endsWith(':protector-open'),
+      applies: (fault, part) => isLikelier('hot-weather')(fault, part) || isHotMotor(fault, part),
     })
   if (outdoorDryBulb !== null && outdoorDryBulb <= coldFahrenheit)
     rules.push({
       reason: 'Cold outside: defrost, strip heat, lockouts',
       factor: 1.5,
-      applies: kindIs('defrost-control', 'heater', 'heater-bank', 'lockout', 'sequencer', 'crankcase-heater'),
+      applies: isLikelier('cold-weather'),
     })
-  if (complaint === 'water')
+  if (symptom === 'water')
     rules.push({
       reason: 'Water: drain, trap and float first',
       factor: 6,
-      applies: kindIs('float-switch', 'drain'),
+      applies: isLikelier('water'),
     })
-  if (complaint === 'fuse-goes' || complaint === 'breaker-goes')
+  if (symptom === 'trips')
     rules.push({
       reason: 'A fuse or breaker goes: a short or a grounded winding',
       factor: 4,
-      applies: isShort,
+      applies: isOf('short', 'ground', 'crossed'),
     })
   if (replaced.length > 0) {
     rules.push({
       reason: `Replaced lately: ${replaced.join(', ')}; fresh miswiring at it`,
       factor: 8,
-      applies: (fault) => isLanding(fault) && replaced.some((part) => touches(fault, part)),
+      applies: (fault, part) => isMiswired(fault, part) && replaced.some((id) => touches(fault, id)),
     })
     rules.push({
       reason: `Replaced lately: ${replaced.join(', ')}; the part itself is new`,
       factor: 0.35,
-      applies: (fault) => replaced.includes(fault.of) && !isLanding(fault),
+      applies: (fault, part) => replaced.includes(fault.of) && !isMiswired(fault, part),
     })
   }
   return rules
 }
 
-const touches = ({ of, id }: Fault, part: string): boolean =>
-  of === part || of.split('-').some((end) => partOfPoint(end) === part) || id.includes(`:${part}.`)
+const touches = ({ of, landedOn }: Fault, part: string): boolean =>
+  of === part ||
+  of.split('-').some((end) => partOfPoint(end) === part) ||
+  (landedOn !== undefined && partOfPoint(landedOn) === part)
 
 /** The key under which a fault is counted in the shop's experience. */
-export const experienceKey = (diagram: Diagram, { of, id }: Pick<Fault, 'of' | 'id'>): string => {
-  const part = diagram.parts.get(of)
-  return part
-    ? `${part.kind.kind}:${id.slice(id.indexOf(':') + 1)}`
-    : `wire:${id.includes(':crossed:') ? 'crossed' : id.slice(id.lastIndexOf(':') + 1)}`
+export const experienceKey = (diagram: Diagram, fault: Pick<Fault, 'of' | 'id' | 'class'>): string => {
+  const part = diagram.parts.get(fault.of)
+  return part ? `${part.kind.kind}:${fault.id.slice(fault.id.indexOf(':') + 1)}` : `wire:${fault.class}`
 }
 
 /** Factor on each hypothesis's prior, and the table of reasons that made it. Pairs take both factors. */

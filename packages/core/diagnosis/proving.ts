@@ -5,7 +5,8 @@ import type { Diagnosis } from './diagnose'
 import { readingOf } from './grouping'
 import { distinct } from './likelihood'
 import type { Step } from './steps'
-import { meterWords, placeWords, seenWords, standingWords } from './words'
+import { seenWords } from '../visit/seenWords'
+import { meterWords, placeWords, standingWords } from './words'
 
 /** A step, and what would show at it if it were a suspect. */
 export interface ProvingStep {

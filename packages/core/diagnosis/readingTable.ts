@@ -4,7 +4,7 @@ import { isolatedCandidates, liveCandidates, type Candidate } from './candidates
 import { pathDrops } from './drops'
 import { outcomeNumbers, type Fineness } from './outcomeNumbers'
 import type { UnitModel } from './predictor'
-import { atArrival, type Standing } from './standing'
+import { atArrival, type Standing } from '../visit/standing'
 
 /** A reading in a call or isolated, with what each hypothesis has it show. */
 export interface TableRow extends Candidate {
@@ -34,7 +34,7 @@ export function readingTable(model: UnitModel, fineness: Fineness): readonly Tab
       standing,
       outcome,
       hop: hops.get(candidate.from) ?? Infinity,
-      atPlug: diagram.parts.get(candidate.from.split('.')[0])?.kind.kind === 'plug',
+      atPlug: diagram.parts.get(candidate.from.split('.')[0])?.kind.separable === true,
       outcomes: outcome.reduce((most, number) => Math.max(most, number + 1), 0),
     }
   }

@@ -1,8 +1,8 @@
-import type { Fault } from '../diagram/effect'
+import type { Fault } from '../parts/effect'
 import type { EntryBody, ProofValue } from '../visit/entry'
 import { isNear, proofSheets } from '../visit/proofSheet'
 import type { UnitModel } from './predictor'
-import { atArrival } from './standing'
+import { atArrival } from '../visit/standing'
 import { playTrial, trueValue, type TrialOptions } from './trial'
 
 /**

@@ -2,8 +2,8 @@ import type { EntryBody } from '../visit/entry'
 import { builtInUnit } from '../units/index'
 import { brief } from './briefing'
 import { diagnose } from './diagnose'
-import { gather } from './evidence'
-import { tellsOfCircuit } from './tellsOfCircuit'
+import { gather } from '../visit/evidence'
+import { tellsOfCircuit } from '../visit/tellsOfCircuit'
 
 /** Probability of the suspects whose id begins so. */
 function given(unit: string, entries: readonly EntryBody[], start: string): number {

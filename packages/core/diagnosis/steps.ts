@@ -1,7 +1,7 @@
 import type { ActionVerb } from '../visit/entry'
 import type { Candidate } from './candidates'
 import type { Predictions } from './predictor'
-import type { Standing } from './standing'
+import type { Standing } from '../visit/standing'
 
 /** One of the outcomes that a step can tell apart. */
 export interface Outcome {

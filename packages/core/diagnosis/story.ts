@@ -1,5 +1,6 @@
 import { display } from '../circuit/meter'
-import { partWords } from '../diagram/diagram'
+import { partWords, type Diagram } from '../diagram/diagram'
+import { findTheShort } from '../parts/energising'
 import type { Diagnosis } from './diagnose'
 import type { Hypothesis } from './hypothesis'
 import { readingOf } from './grouping'
@@ -87,23 +88,12 @@ export function doubtOf({ model, belief, findings }: Diagnosis): string {
   return `What was found before does not point to ${doubted.map((of) => partWords(model.diagram, of)).join(' or ')}: what stopped the unit may still be there.`
 }
 
-/** What has to be looked at before the unit is energised again with this repaired. */
-export function beforeEnergising(
-  { faults }: Hypothesis,
-  kindOf: (part: string) => string | undefined,
-): string {
-  const kinds = faults.map(({ of }) => kindOf(of) ?? '')
-  const ids = faults.map(({ id }) => id).join(' ')
-  if (
-    /grounded|crossed|shorted|fuse\d?-open|:tripped/.test(ids) &&
-    kinds.some((kind) => ['fuse', 'breaker', ''].includes(kind))
-  )
-    return 'Find the short first: ohms from the line side and each call terminal to common and to ground, isolated.'
-  if (kinds.some((kind) => /compressor|fan$/.test(kind)) || kinds.some((kind) => kind === 'contactor'))
-    return 'What it feeds, leg to leg and leg to ground, isolated; a compressor never in vacuum. On a contactor that switches two legs the third stays live.'
-  if (kinds.some((kind) => /limit|rollout|overload|pressure/.test(kind)))
-    return 'Find why it opened: air, filter, charge, coil, a lost leg. Reset once.'
-  if (kinds.includes('transformer'))
-    return 'Find the short that took it: ohms R to C and to ground with the secondary lifted.'
-  return ''
+/** What has to be known before the unit is energised again with this repaired. */
+export function beforeEnergising(diagram: Diagram, { faults }: Hypothesis): string {
+  const said = faults.map((fault) => {
+    const part = diagram.parts.get(fault.of)
+    if (part) return part.kind.beforeEnergising?.(fault.class) ?? ''
+    return fault.class === 'ground' || fault.class === 'crossed' ? findTheShort : ''
+  })
+  return [...new Set(said.filter((words) => words !== ''))].join(' ')
 }

@@ -1,4 +1,4 @@
-import type { Findings } from './evidence'
+import type { Findings } from '../visit/evidence'
 import type { UnitModel } from './predictor'
 import { weighPriors, type PriorReason, type UnitFacts } from './priors'
 import { weigh, type Weighed } from './weighing'
@@ -49,7 +49,7 @@ export function believe(model: UnitModel, findings: Findings, facts: UnitFacts =
   const { repaired } = findings
   const priors = weighPriors(model.diagram, model.hypotheses, {
     ...facts,
-    complaint: findings.complaint,
+    symptom: model.diagram.complaints.find(({ id }) => id === findings.complaint)?.means ?? 'any',
     replaced: findings.replaced,
     outdoorDryBulb: findings.now.conditions.outdoorDryBulb ?? null,
   })

@@ -5,7 +5,7 @@ import { readingOf } from './grouping'
 import { blunderOf, neighbourOf, noisy, type Random } from './noise'
 import type { Choosing } from './nextStep'
 import type { UnitModel } from './predictor'
-import { atArrival, type Standing } from './standing'
+import { atArrival, type Standing } from '../visit/standing'
 import type { ReadingStep, Step } from './steps'
 
 /** How a made-up technician works: what is asked is read off a unit whose faults are known, well or badly. */

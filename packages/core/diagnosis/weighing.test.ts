@@ -1,7 +1,7 @@
 import { builtInUnit } from '../units/index'
 import { diagnose } from './diagnose'
 import { complaintOf, trueValue } from './trial'
-import { atArrival } from './standing'
+import { atArrival } from '../visit/standing'
 
 test('a circuit that will not rest may read anything, and so explains no one reading well, on whichever meter', () => {
   const diagram = builtInUnit('package-proving')

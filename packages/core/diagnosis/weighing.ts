@@ -1,12 +1,12 @@
-import type { Fault } from '../diagram/effect'
+import type { Fault } from '../parts/effect'
 import type { DropPoint } from '../visit/entry'
-import type { Evidence, Findings } from './evidence'
+import type { Evidence, Findings } from '../visit/evidence'
 import { readingOf } from './grouping'
 import type { Hypothesis } from './hypothesis'
 import { likelihood, lookChance } from './likelihood'
 import { pairsWorthTrying } from './pairs'
 import type { SituationModel, UnitModel } from './predictor'
-import { atArrival } from './standing'
+import { atArrival } from '../visit/standing'
 
 /** Chance of hearing the complaint from a unit whose loads all do what they should. */
 const complaintWithoutSymptom = 0.05

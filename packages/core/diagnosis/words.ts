@@ -1,7 +1,8 @@
 import { display, type Meter } from '../circuit/meter'
 import { partWords, type Diagram } from '../diagram/diagram'
-import type { Evidence } from './evidence'
-import type { Standing } from './standing'
+import type { Evidence } from '../visit/evidence'
+import { seenWords } from '../visit/seenWords'
+import type { Standing } from '../visit/standing'
 
 /** Meter functions as one says them to a helper. */
 export const meterWords: Readonly<Record<Meter, string>> = {
@@ -31,17 +32,6 @@ export function oddsWords(probability: number): string {
   if (probability >= 0.03) return 'less likely'
   return 'unlikely'
 }
-
-/** What a look shows, as one says it. */
-const lookWords: Readonly<Record<string, string>> = {
-  'pulled-in': 'pulled in',
-  'dropped-out': 'dropped out',
-  'lamp-on': 'lamp on',
-  'lamp-off': 'lamp off',
-  'open-drawn': 'drawn open',
-  shut: 'shut',
-}
-export const seenWords = (seen: string): string => lookWords[seen] ?? seen.replaceAll('-', ' ')
 
 /** Where a reading is taken, as one says it. */
 export const placeWords = (meter: Meter, from: string, to: string): string =>

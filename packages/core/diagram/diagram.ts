@@ -1,6 +1,6 @@
 import type { Conditions, PartKind } from '../parts/kind'
 import type { Settings } from '../parts/settings'
-import type { PointId } from './effect'
+import type { PointId } from '../parts/effect'
 
 /** A place on the unit: what has to be opened to reach it, and the seconds that takes. */
 export interface Zone {
@@ -61,8 +61,28 @@ export interface Trace {
 export interface Complaint {
   readonly id: string
   readonly words: string
+  /** The call that it is first thought of in. */
   readonly call: string
+  /** Every call it can be about. */
+  readonly calls: readonly string[]
+  /** What it means of the unit; `any`: something does not do what it should. */
+  readonly means: Symptom
 }
+
+/** What a customer's words say of a unit. */
+export const symptoms = [
+  'any',
+  'no-cooling',
+  'no-heat',
+  'weak-heat',
+  'no-air',
+  'runs-on',
+  'blank',
+  'water',
+  'trips',
+  'comes-and-goes',
+] as const
+export type Symptom = (typeof symptoms)[number]
 
 /** A code or lamp of an electronic part, as its table explains it: evidence, never a verdict. */
 export interface FaultCode {
@@ -83,7 +103,14 @@ export interface Diagram {
   readonly id: string
   readonly title: string
   readonly unitClass: string
+  /** The terminal that control readings are taken against. */
   readonly common: PointId
+  /** Where control power comes to, behind everything that may take it away; null: not said. */
+  readonly hot: PointId | null
+  /** The part whose terminals the calls come to; null: none. */
+  readonly board: string | null
+  /** The thermostat, whose plate the calls leave from; null: none. */
+  readonly plate: string | null
   readonly isolators: readonly string[]
   readonly calls: readonly Call[]
   readonly zones: ReadonlyMap<string, Zone>

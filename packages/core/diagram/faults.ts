@@ -1,5 +1,6 @@
 import { terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
-import { earth, type Effect, type Fault, type PointId } from './effect'
+import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
+import { boardHot, callTerminals } from './roles'
 
 /** Weights of what goes wrong with wires, against those of parts. */
 const wirePrior = { open: 0.35, openInCable: 0.9, ground: 0.08, groundInCable: 0.3, crossed: 0.12 } as const
@@ -25,21 +26,19 @@ export const inPart = (part: Part, effect: Effect): Effect => {
 }
 
 const partFaults = (part: Part): readonly Fault[] =>
-  part.kind.faults(part.settings).map((fault) => ({
-    id: `${part.id}:${fault.name}`,
-    words: `${part.words}: ${fault.words}`,
-    prior: fault.prior,
-    effects: fault.effects.map((effect) => inPart(part, effect)),
-    cause: fault.cause ?? '',
-    prove: fault.prove ?? '',
+  part.kind.faults(part.settings).map(({ name, words, effects, cause = '', prove = '', ...rest }) => ({
+    ...rest,
+    id: `${part.id}:${name}`,
+    words: `${part.words}: ${words}`,
+    effects: effects.map((effect) => inPart(part, effect)),
+    cause,
+    prove,
     of: part.id,
-    ...(fault.shows ? { shows: fault.shows } : {}),
-    ...(fault.clears ? { clears: fault.clears } : {}),
-    ...(fault.unless ? { unless: fault.unless } : {}),
   }))
 
-const inCable = (diagram: Diagram, wire: Wire): boolean =>
-  diagram.points.get(wire.from)?.zone !== diagram.points.get(wire.to)?.zone
+/** Whether a wire leads from one place to another: it lies in a cable. */
+export const inCable = ({ points }: Diagram, { from, to }: Wire): boolean =>
+  points.get(from)?.zone !== points.get(to)?.zone
 
 const wireName = (wire: Wire): string => `${wire.color} ${wire.number}, ${wire.from} to ${wire.to}`
 
@@ -48,6 +47,7 @@ function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
   return [
     {
       id: `${wire.id}:open`,
+      class: 'loose',
       words: `Wire ${wireName(wire)}: open`,
       of: wire.id,
       prior: cable ? wirePrior.openInCable : wirePrior.open,
@@ -58,6 +58,7 @@ function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
     },
     {
       id: `${wire.id}:grounded`,
+      class: 'ground',
       words: `Wire ${wireName(wire)}: chafed to metal`,
       of: wire.id,
       prior: cable ? wirePrior.groundInCable : wirePrior.ground,
@@ -69,134 +70,169 @@ function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
   ]
 }
 
-/** Wires of one cable touch each other: every pair with the same two places at its ends. */
-function crossedFaults(diagram: Diagram): readonly Fault[] {
+/** Control wires of one cable: those with the same two places at their ends. */
+function cablesOf(diagram: Diagram): readonly (readonly Wire[])[] {
   const cables = new Map<string, Wire[]>()
   for (const wire of diagram.wires.values()) {
     if (!inCable(diagram, wire) || wire.wiring === 'line') continue
-    const zones = [diagram.points.get(wire.from)?.zone ?? '', diagram.points.get(wire.to)?.zone ?? '']
+    const zones = [wire.from, wire.to]
+      .map((end) => diagram.points.get(end)?.zone ?? '')
       .sort()
       .join(' ')
     cables.set(zones, [...(cables.get(zones) ?? []), wire])
   }
-  return [...cables.values()].flatMap((cable) =>
+  return [...cables.values()]
+}
+
+/** Wires of one cable touch each other, pair by pair. */
+const crossedFaults = (diagram: Diagram): readonly Fault[] =>
+  cablesOf(diagram).flatMap((cable) =>
     cable.flatMap((a, k) =>
-      cable
-        .slice(k + 1)
-        .filter((b) => b.from !== a.from && b.to !== a.to)
-        .map((b): Fault => ({
-          id: `${a.id}:crossed:${b.id}`,
-          words: `Wires ${a.color} ${a.number} and ${b.color} ${b.number} touch in their cable (${a.from}, ${b.from})`,
-          of: a.id,
-          touching: b.id,
-          prior: wirePrior.crossed,
-          effects: [{ does: 'join', from: a.from, to: b.from, ohms: chafedOhms }],
-          cause: 'staple, garden tool, gnawing',
-          shows: 'chafed',
-          prove: 'power off, both ends lifted, ohms between the two',
-        })),
+      cable.slice(k + 1).flatMap((b) => (b.from !== a.from && b.to !== a.to ? [crossed(a, b)] : [])),
     ),
   )
-}
 
-/** Terminals of a part that a lead may be landed on by mistake, in groups that look alike. */
-function alikeTerminals(part: Part): readonly string[] {
-  if (part.kind.kind === 'transformer') return part.settings.list('taps').map((tap) => `P${tap}`)
-  if (part.kind.kind === 'smoke-detector') return ['NC', 'NO']
-  if (part.kind.kind === 'changeover-sensor') return ['COLD', 'HOT']
-  // the board's call terminals, R among them; common is a conductor of its own color
-  if (part.id === 'TB') return part.settings.list('terminals').filter((name) => name !== 'C' && name !== 'N')
-  return []
-}
+const crossed = (a: Wire, b: Wire): Fault => ({
+  id: `${a.id}:crossed:${b.id}`,
+  class: 'crossed',
+  words: `Wires ${a.color} ${a.number} and ${b.color} ${b.number} touch in their cable (${a.from}, ${b.from})`,
+  of: a.id,
+  touching: b.id,
+  prior: wirePrior.crossed,
+  effects: [{ does: 'join', from: a.from, to: b.from, ohms: chafedOhms }],
+  cause: 'staple, garden tool, gnawing',
+  shows: 'chafed',
+  prove: 'power off, both ends lifted, ohms between the two',
+})
 
-/** Weight of a lead on the wrong terminal: of a transformer's tap, left as delivered, and of any other. */
-const landingPrior = { tap: 1.2, other: 0.06, alarm: 0.5 } as const
+/** Weight of a call's lead on the wrong terminal of the board. */
+const boardLandingPrior = 0.06
 
 /** Leads that sit on the wrong one of several terminals that look alike. */
-function landingFaults(diagram: Diagram): readonly Fault[] {
-  return [...diagram.parts.values()].flatMap((part) => {
-    const alike = alikeTerminals(part).map((name) => `${part.id}.${name}`)
-    const isTap = part.kind.kind === 'transformer'
-    return [...diagram.wires.values()].flatMap((wire) =>
-      [wire.from, wire.to]
-        .filter((end) => alike.includes(end))
-        .flatMap((end) =>
-          alike
-            .filter((other) => other !== end && other !== wire.from && other !== wire.to)
-            .map((other): Fault => ({
-              id: isTap ? `${part.id}:on-${terminalOfPoint(other)}` : `${wire.id}:on:${other}`,
-              words: isTap
-                ? `${part.words}: primary lead on tap ${terminalOfPoint(other).slice(1)} V`
-                : `Wire ${wireName(wire)}: landed on ${other} instead of ${end}`,
-              of: isTap ? part.id : wire.id,
-              prior: isTap
-                ? landingPrior.tap
-                : part.kind.kind === 'smoke-detector'
-                  ? landingPrior.alarm
-                  : landingPrior.other,
-              effects: [{ does: 'move', wire: wire.id, end, to: other }],
-              cause: isTap
-                ? 'left as delivered, or a replacement wired like the old one'
-                : 'miswired at the last work',
-              prove: isTap ? 'compare the tap with the measured supply' : 'follow the lead to its terminal',
-            })),
-        ),
+const landingFaults = (diagram: Diagram): readonly Fault[] => [
+  ...[...diagram.parts.values()].flatMap((part) =>
+    (part.kind.landings?.(part.settings) ?? []).flatMap(({ terminals, ...landing }) =>
+      landedElsewhere(
+        diagram,
+        terminals.map((name) => `${part.id}.${name}`),
+        (wire, end, other) =>
+          landing.by.is === 'tap'
+            ? {
+                id: `${part.id}:on-${terminalOfPoint(other)}`,
+                words: `${part.words}: ${landing.by.words(terminalOfPoint(other))}`,
+                of: part.id,
+                ...landing,
+              }
+            : { ...leadLanded(wire, end, other), ...landing },
+      ),
+    ),
+  ),
+  ...landedElsewhere(diagram, boardTerminals(diagram), (wire, end, other) => ({
+    ...leadLanded(wire, end, other),
+    prior: boardLandingPrior,
+    cause: 'miswired at the last work',
+    prove: 'follow the lead to its terminal',
+  })),
+]
+
+/** The board's hot and call terminals; common is a conductor of its own color. */
+const boardTerminals = (diagram: Diagram): readonly PointId[] => {
+  const hot = boardHot(diagram)
+  return [...new Set([...(hot === null ? [] : [hot]), ...callTerminals(diagram)])]
+}
+
+const leadLanded = (wire: Wire, end: PointId, other: PointId): Pick<Fault, 'id' | 'words' | 'of'> => ({
+  id: `${wire.id}:on:${other}`,
+  words: `Wire ${wireName(wire)}: landed on ${other} instead of ${end}`,
+  of: wire.id,
+})
+
+type LandingWords = Pick<Fault, 'id' | 'words' | 'of' | 'prior' | 'cause' | 'prove'>
+
+const landedElsewhere = (
+  { wires }: Diagram,
+  alike: readonly PointId[],
+  describe: (wire: Wire, end: PointId, other: PointId) => LandingWords,
+): readonly Fault[] =>
+  [...wires.values()].flatMap((wire) =>
+    [wire.from, wire.to]
+      .filter((end) => alike.includes(end))
+      .flatMap((end) =>
+        alike
+          .filter((other) => other !== end && other !== wire.from && other !== wire.to)
+          .map((other): Fault => {
+            const { id, words, of, prior, cause, prove } = describe(wire, end, other)
+            const effects: readonly Effect[] = [{ does: 'move', wire: wire.id, end, to: other }]
+            return { id, class: 'landing', words, of, prior, effects, cause, prove, landedOn: other }
+          }),
+      ),
+  )
+
+/** Polarised leads landed the wrong way round. */
+const polarityFaults = (diagram: Diagram): readonly Fault[] =>
+  [...diagram.parts.values()].flatMap((part): readonly Fault[] => {
+    const { polarity } = part.kind
+    if (!polarity) return []
+    const points = [polarity.plus, polarity.minus].map((name) => `${part.id}.${name}`)
+    const [plus, minus] = points.map((point) =>
+      [...diagram.wires.values()].find(({ from, to }) => from === point || to === point),
     )
+    if (!plus || !minus) return []
+    return [
+      {
+        id: `${part.id}:leads-crossed`,
+        class: 'landing',
+        words: `${part.words}: + and − leads crossed`,
+        of: part.id,
+        prior: polarity.prior,
+        effects: [
+          { does: 'move', wire: plus.id, end: points[0], to: points[1] },
+          { does: 'move', wire: minus.id, end: points[1], to: points[0] },
+        ],
+        cause: polarity.cause,
+        prove: polarity.prove,
+      },
+    ]
+  })
+
+/** Weight of a jumper from hot to a call: to the first call that a unit has, its fan, and to any other. */
+const joinedPrior = { fan: 0.3, other: 0.05 } as const
+
+/** The hot terminal of the board joined by somebody to a call that then never stops. */
+function joinedFaults(diagram: Diagram): readonly Fault[] {
+  const hot = boardHot(diagram)
+  const board = diagram.parts.get(diagram.board ?? '')
+  if (hot === null || !board) return []
+  const fanCall = diagram.parts.get(diagram.plate ?? '')?.kind.fanCall
+  return callTerminals(diagram).map((point): Fault => {
+    const name = terminalOfPoint(point)
+    return {
+      id: `${board.id}:${terminalOfPoint(hot)}-joined-${name}`,
+      class: 'joined',
+      words: `${board.words}: ${terminalOfPoint(hot)} joined to ${name} by somebody`,
+      of: board.id,
+      prior: name === fanCall ? joinedPrior.fan : joinedPrior.other,
+      effects: [{ does: 'join', from: hot, to: point, ohms: 0.05 }],
+      cause: 'a jumper left in, or put in so that ventilation never stops',
+      prove: 'look at the board for a strange wire',
+    }
   })
 }
 
-/** Polarised sensor leads landed the wrong way round, and two leads of one sensor off at the controller. */
-function sensorFaults(diagram: Diagram): readonly Fault[] {
-  const wires = [...diagram.wires.values()]
-  return [...diagram.parts.values()]
-    .filter((part) => part.kind.kind === 'humidity-sensor')
-    .flatMap((part): readonly Fault[] => {
-      const plus = wires.find((wire) => wire.from === `${part.id}.1+` || wire.to === `${part.id}.1+`)
-      const minus = wires.find((wire) => wire.from === `${part.id}.1-` || wire.to === `${part.id}.1-`)
-      if (!plus || !minus) return []
-      return [
-        {
-          id: `${part.id}:leads-crossed`,
-          words: `${part.words}: + and − leads crossed`,
-          of: part.id,
-          prior: 1.2,
-          effects: [
-            { does: 'move', wire: plus.id, end: `${part.id}.1+`, to: `${part.id}.1-` },
-            { does: 'move', wire: minus.id, end: `${part.id}.1-`, to: `${part.id}.1+` },
-          ],
-          cause: 'lead colours that do not match at a joint',
-          prove: 'follow both leads to their terminals; direct volts across the sensor',
-        },
-      ]
-    })
-}
-
-/** Terminals of the board joined by somebody: R to a call that then never stops. */
-function joinedFaults(diagram: Diagram): readonly Fault[] {
-  const board = diagram.parts.get('TB')
-  if (!board || !board.settings.list('terminals').includes('R')) return []
-  return board.settings
-    .list('terminals')
-    .filter((name) => /^(G|Y1|Y2|W1|W2)$/.test(name))
-    .map((name): Fault => ({
-      id: `TB:R-joined-${name}`,
-      words: `${board.words}: R joined to ${name} by somebody`,
-      of: 'TB',
-      prior: name === 'G' ? 0.3 : 0.05,
-      effects: [{ does: 'join', from: 'TB.R', to: `TB.${name}`, ohms: 0.05 }],
-      cause: 'a jumper left in, or put in so that ventilation never stops',
-      prove: 'look at the board for a strange wire',
-    }))
-}
+const known = new WeakMap<Diagram, readonly Fault[]>()
 
 /** Every single thing that can be wrong with the unit's parts, wires, settings and landings. */
 export function faultsOf(diagram: Diagram): readonly Fault[] {
-  return [
+  const kept = known.get(diagram)
+  if (kept) return kept
+  const faults = [
     ...[...diagram.parts.values()].flatMap(partFaults),
     ...[...diagram.wires.values()].flatMap((wire) => wireFaults(diagram, wire)),
     ...crossedFaults(diagram),
     ...landingFaults(diagram),
     ...joinedFaults(diagram),
-    ...sensorFaults(diagram),
+    ...polarityFaults(diagram),
   ]
+  known.set(diagram, faults)
+  return faults
 }

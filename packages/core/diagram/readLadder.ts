@@ -1,4 +1,4 @@
-import { parse, type ChainStatement, type PartStatement, type Statement } from '../generated/ladderParser'
+import { parse } from '../generated/ladderParser'
 import { partKinds } from '../parts/index'
 import { Settings } from '../parts/settings'
 import type {
@@ -14,7 +14,8 @@ import type {
   Wire,
   Zone,
 } from './diagram'
-import { partOfPoint } from './diagram'
+import { partOfPoint, symptoms } from './diagram'
+import type { ChainStatement, ComplaintStatement, PartStatement, Statement } from './ladderStatement'
 import { nearest } from './nearest'
 import { unsoundWiring } from './soundness'
 
@@ -79,6 +80,10 @@ class Reader {
   private identity = { id: '', title: '' }
   private unitClass = ''
   private common = { point: '', line: 1 }
+  private readonly roles = new Map<
+    'hot' | 'board' | 'plate',
+    { readonly of: string; readonly line: number }
+  >()
 
   constructor(private readonly statements: readonly Statement[]) {}
 
@@ -91,6 +96,9 @@ class Reader {
       ...this.identity,
       unitClass: this.unitClass,
       common: this.common.point,
+      hot: this.roles.get('hot')?.of ?? null,
+      board: this.roles.get('board')?.of ?? null,
+      plate: this.roles.get('plate')?.of ?? null,
       isolators: this.isolators.map(({ part }) => part),
       calls: this.calls,
       zones: this.zones,
@@ -122,6 +130,13 @@ class Reader {
       case 'common':
         this.common = { point: statement.point, line: statement.line }
         return
+      case 'hot':
+        this.roles.set('hot', { of: statement.point, line: statement.line })
+        return
+      case 'board':
+      case 'plate':
+        this.roles.set(statement.is, { of: statement.part, line: statement.line })
+        return
       case 'call':
         this.calls.push({
           id: statement.id,
@@ -135,7 +150,7 @@ class Reader {
         return
       }
       case 'complaint':
-        this.complaints.push(statement)
+        this.complain(statement)
         return
       case 'part':
         this.addPart(statement)
@@ -157,6 +172,12 @@ class Reader {
   }
 
   private readonly chainRung = new Map<ChainStatement, { wiring: 'control' | 'line'; chains: RungStop[][] }>()
+
+  private complain({ id, words, calls, means, line }: ComplaintStatement): void {
+    const symptom = means === '' ? 'any' : symptoms.find((name) => name === means)
+    if (symptom) this.complaints.push({ id, words, call: calls[0], calls, means: symptom })
+    else this.problem(line, `complaint ${id}: “${means}” is no meaning; it may mean ${symptoms.join(', ')}`)
+  }
 
   private addPart(statement: PartStatement): void {
     const { id, line } = statement
@@ -260,6 +281,7 @@ class Reader {
         this.common.line,
         `common ${this.common.point || '(missing)'}: must name the terminal that control readings are taken against`,
       )
+    this.checkRoles()
     for (const { part, line } of this.isolators)
       if (!this.parts.has(part))
         this.problem(
@@ -277,9 +299,27 @@ class Reader {
     if (this.problems.length === 0)
       this.problems.push(...unsoundWiring(this.parts.values(), this.wires.values()))
     for (const trace of this.traces) for (const point of [trace.from, trace.to]) this.knows(point, trace.line)
-    for (const { call, words } of [...this.traces, ...this.complaints])
+    const spokenOf = [
+      ...this.traces,
+      ...this.complaints.flatMap(({ calls, words }) => calls.map((call) => ({ call, words }))),
+    ]
+    for (const { call, words } of spokenOf)
       if (!this.calls.some(({ id }) => id === call))
         this.problem(1, `“${words}” speaks of the call ${call}, which the unit does not have`)
+  }
+
+  /** Hot, board and plate are there, and are what they are said to be. */
+  private checkRoles(): void {
+    for (const [role, { of, line }] of this.roles) {
+      if (role === 'hot') this.knows(of, line)
+      else if (!this.parts.has(of))
+        this.problem(
+          line,
+          `${role} ${of}: no such part; nearest: ${nearest(of, this.parts.keys()).join(', ')}`,
+        )
+      else if (role === 'plate' && !this.parts.get(of)?.kind.calls)
+        this.problem(line, `plate ${of}: gives no calls; name the thermostat`)
+    }
   }
 
   /** A part with no wire at all floats: it cannot be solved and cannot be meant. */

@@ -1,19 +1,5 @@
 import type { Part, Wire } from './diagram'
-
-/** Nodes joined step by step; `find` gives the same name for all that hang together. */
-class Joined {
-  private readonly parent = new Map<string, string>()
-
-  find(name: string): string {
-    let at = name
-    for (let up = this.parent.get(at); up !== undefined && up !== at; up = this.parent.get(at)) at = up
-    return at
-  }
-
-  join(a: string, b: string): void {
-    this.parent.set(this.find(a), this.find(b))
-  }
-}
+import { Joined } from './joined'
 
 const end = (part: Part, name: string): string =>
   name === 'EARTH' ? name : name.startsWith('~') ? `${part.id}${name}` : `${part.id}.${name}`

@@ -8,7 +8,7 @@ import { islandsOf } from '../circuit/islands'
 import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import { faultsOf } from '../diagram/faults'
-import type { Effect } from '../diagram/effect'
+import type { Effect } from '../parts/effect'
 import { builtInUnit, builtInUnitIds } from '../units/index'
 import { spiceNetlist, spiceOhms } from './spice'
 

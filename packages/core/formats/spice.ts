@@ -2,7 +2,7 @@ import type { Settled } from '../circuit/circuit'
 import { directNetwork } from '../circuit/direct'
 import { leakageSiemens } from '../circuit/factored'
 import type { Analysis, Network, Row } from '../circuit/network'
-import type { Effect } from '../diagram/effect'
+import type { Effect } from '../parts/effect'
 
 const hertz = 60
 

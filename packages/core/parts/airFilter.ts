@@ -6,9 +6,11 @@ export const airFilter = plainThing({
   words: 'air filter',
   symbol: 'switch',
   good: 'clean',
+  firstLook: { words: 'Filters clean', right: 'clean', wrong: 'dirty' },
   faults: [
     {
       name: 'blocked',
+      class: 'fouled',
       words: 'air filter blocked: no air over the coil or heater',
       prior: 2.2,
       state: 'dirty',

@@ -6,6 +6,8 @@ export const automaticLimit = protectiveSwitch({
   words: 'automatic limit',
   symbol: 'limit',
   testBridge: 'never',
+  guard: true,
+  breaksLine: true,
   openPrior: 1,
   watch: { reads: 'heaterTemperature', opensAt: 170, closesAt: 130 },
   trip: {

@@ -6,9 +6,11 @@ export const belt = plainThing({
   words: 'blower belt',
   symbol: 'motor',
   good: 'whole',
+  firstLook: { words: 'Belt whole and tight', right: 'whole', wrong: 'broken' },
   faults: [
     {
       name: 'off',
+      class: 'fouled',
       words: 'blower belt broken or off: the motor turns, the blower does not',
       prior: 1.6,
       state: 'broken',

@@ -1,5 +1,6 @@
 import { contact, memory } from './contact'
-import { becomes, opens } from './fault'
+import { findTheShort } from './energising'
+import { makesBadly, opens } from './fault'
 import type { PartFault, PartKind } from './kind'
 import { fusePosition, overcurrentSenses } from './overcurrent'
 import type { Settings } from './settings'
@@ -14,6 +15,7 @@ const handleAt = (
 ): PartFault => ({
   ...detail,
   name: handle,
+  class: handle === 'off' ? 'off' : 'trip',
   words,
   prior,
   effects: [
@@ -31,6 +33,13 @@ export const breaker: PartKind = {
   kind: 'breaker',
   words: 'breaker',
   symbol: 'switch',
+  breaksLine: true,
+  ratings: [
+    ['amps', 'Amps'],
+    ['poles', 'Poles'],
+  ],
+  lookWords: () => ['on', 'off', 'tripped', 'burnt'],
+  beforeEnergising: (fault) => (fault === 'trip' ? findTheShort : ''),
   settings: { poles: 2, amps: 60 },
   terminals: (s) => poleTerminals(s.number('poles')),
   branches: (s) => [
@@ -65,7 +74,7 @@ export const breaker: PartKind = {
     }),
     ...poleNumbers(s.number('poles')).flatMap((pole) => [
       opens(`pole${pole}`, `breaker pole ${pole} does not make`, 0.5),
-      becomes(`pole${pole}-burnt`, `pole${pole}`, 1, `breaker pole ${pole} or its stab burnt`, 0.6, {
+      makesBadly(`pole${pole}-burnt`, `pole${pole}`, 1, `breaker pole ${pole} or its stab burnt`, 0.6, {
         shows: 'burnt',
       }),
     ]),

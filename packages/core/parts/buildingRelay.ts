@@ -7,6 +7,7 @@ export const buildingRelay: PartKind = {
   kind: 'building-relay',
   words: 'building-controller relay',
   symbol: 'contact',
+  calls: () => ['NO'],
   settings: { closesIn: 'cool1,cool2' },
   terminals: () => [
     { name: 'COM', words: 'common' },

@@ -1,7 +1,7 @@
 import { complex } from '../electric/complex'
 import { impedance } from '../electric/law'
 import { fixed } from './contact'
-import { becomes, opens } from './fault'
+import { shorts, opens } from './fault'
 import type { PartKind } from './kind'
 
 const supplyHertz = 60
@@ -11,6 +11,9 @@ export const capacitor: PartKind = {
   kind: 'capacitor',
   words: 'running capacitor',
   symbol: 'capacitor',
+  likelier: ['wear'],
+  storedSeconds: 60,
+  ratings: [['microfarads', 'Microfarads']],
   settings: { microfarads: 7.5 },
   terminals: () => [
     { name: '1', words: 'capacitor, common' },
@@ -29,6 +32,6 @@ export const capacitor: PartKind = {
     opens('plates', 'running capacitor open or lost its value', 2.5, {
       prove: 'discharge it; microfarads against its label',
     }),
-    becomes('shorted', 'plates', 0.05, 'running capacitor shorted', 0.6),
+    shorts('shorted', 'plates', 0.05, 'running capacitor shorted', 0.6),
   ],
 }

@@ -8,6 +8,16 @@ export const changeoverSensor: PartKind = {
   kind: 'changeover-sensor',
   words: 'pipe changeover sensor',
   symbol: 'sensor',
+  throws: () => [['cold'], ['hot']],
+  landings: () => [
+    {
+      terminals: ['COLD', 'HOT'],
+      prior: 0.06,
+      by: { is: 'lead' },
+      cause: 'miswired at the last work',
+      prove: 'follow the lead to its terminal',
+    },
+  ],
   settings: { opensAbove: 75, reads: 'pipe', ...untouched },
   terminals: () => [
     { name: 'COM', words: 'common' },
@@ -22,6 +32,7 @@ export const changeoverSensor: PartKind = {
   faults: () => [
     {
       name: 'stuck-hot',
+      class: 'stuck',
       words: 'changeover stuck in its hot position',
       prior: 1.4,
       cause: 'rusted in place',
@@ -33,6 +44,7 @@ export const changeoverSensor: PartKind = {
     },
     {
       name: 'stuck-cold',
+      class: 'stuck',
       words: 'changeover stuck in its cold position',
       prior: 1.4,
       cause: 'rusted in place',

@@ -6,6 +6,7 @@ export const chargeSwitch = protectiveSwitch({
   words: 'loss-of-charge switch',
   symbol: 'pressure',
   testBridge: 'never',
+  guard: true,
   openPrior: 0.5,
   watch: { reads: 'liquidPressure', opensAt: 7, closesAt: 22 },
   trip: { words: 'loss-of-charge switch open', prior: 1.5, cause: 'charge lost' },

@@ -1,7 +1,8 @@
 import { resistance } from '../electric/law'
 import { armatureIn, armatureSenses, coilBranch } from './coil'
 import { contact, fixed, memory, position } from './contact'
-import { becomes, grounds, opens, sticks } from './fault'
+import { feedsWindings } from './energising'
+import { grounds, makesBadly, opens, shorts, sticks } from './fault'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
 import type { Settings } from './settings'
@@ -30,6 +31,17 @@ export const contactor: PartKind = {
   kind: 'contactor',
   words: 'contactor',
   symbol: 'coil',
+  breaksLine: true,
+  likelier: ['wear'],
+  ageShown: true,
+  ratings: [
+    ['coilVolts', 'Coil volts'],
+    ['poles', 'Poles'],
+    ['bars', 'Poles bridged by a bar'],
+    ['auxiliary', 'Auxiliary switch'],
+  ],
+  lookWords: () => ['pulled-in', 'dropped-out', 'burnt'],
+  beforeEnergising: feedsWindings,
   settings: { poles: 3, bars: '', coilVolts: 24, va: 8, coilOhms: 12, auxiliary: 'no' },
   moving: 'armature',
   terminals: (s) => [
@@ -67,7 +79,7 @@ export const contactor: PartKind = {
       cause: 'heat, age, a plate that did not come home',
       prove: 'ohms across the coil, a lead off',
     }),
-    becomes('coil-shorted', 'coil', 0.4, 'coil shorted inside', 1.5, {
+    shorts('coil-shorted', 'coil', 0.4, 'coil shorted inside', 1.5, {
       cause: 'heat',
       prove: 'ohms across the coil, a lead off',
       shows: 'burnt',
@@ -75,6 +87,7 @@ export const contactor: PartKind = {
     grounds('A1', 'coil lead touches metal', 0.3),
     {
       name: 'wrong-coil',
+      class: 'unlike',
       words: 'coil of a higher voltage fitted: does not pull in',
       prior: 0.25,
       cause: 'a substitute fitted by somebody',
@@ -83,6 +96,7 @@ export const contactor: PartKind = {
     },
     {
       name: 'jammed',
+      class: 'stuck',
       words: 'armature does not come in though the coil is good',
       prior: 0.8,
       cause: 'insects, a burnt carrier, a warped plate',
@@ -90,6 +104,7 @@ export const contactor: PartKind = {
     },
     {
       name: 'welded',
+      class: 'stuck',
       words: 'all poles welded closed',
       prior: 0.6,
       cause: 'short cycling, low coil volts',
@@ -102,7 +117,7 @@ export const contactor: PartKind = {
         shows: 'burnt',
       }),
       sticks(`pole${pole}-welded`, [`pole${pole}`], 'closed', `pole ${pole} welded`, 0.5),
-      becomes(`pole${pole}-burnt`, `pole${pole}`, 0.4, `pole ${pole} burnt: drops volts under load`, 1, {
+      makesBadly(`pole${pole}-burnt`, `pole${pole}`, 0.4, `pole ${pole} burnt: drops volts under load`, 1, {
         prove: 'millivolts across each pole under load',
         shows: 'burnt',
       }),

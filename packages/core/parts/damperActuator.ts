@@ -1,7 +1,7 @@
 import { complex, impedanceForVoltAmperes } from '../electric/complex'
 import { impedance } from '../electric/law'
 import { fixed } from './contact'
-import { becomes, opens } from './fault'
+import { shorts, opens } from './fault'
 import type { PartKind } from './kind'
 
 /** A damper actuator on 24 V with a 2–10 V direct-current signal. */
@@ -9,6 +9,7 @@ export const damperActuator: PartKind = {
   kind: 'damper-actuator',
   words: 'damper actuator',
   symbol: 'motor',
+  lookWords: () => ['open-drawn', 'shut'],
   settings: { va: 6 },
   terminals: () => [
     { name: 'R', words: '24 V' },
@@ -23,7 +24,7 @@ export const damperActuator: PartKind = {
   senses: () => ({ volts: ['motor'], steps: { motor: [] }, direct: ['signal'] }),
   faults: () => [
     opens('motor', 'actuator dead', 1),
-    becomes('motor-shorted', 'motor', 0.4, 'actuator shorted inside', 0.4),
+    shorts('motor-shorted', 'motor', 0.4, 'actuator shorted inside', 0.4),
     opens('signal', 'actuator’s signal input dead', 0.4),
   ],
   pairs: () => [['S+', 'S-']],

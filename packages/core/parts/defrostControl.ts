@@ -20,6 +20,7 @@ export const defrostControl: PartKind = {
   kind: 'defrost-control',
   words: 'defrost control',
   symbol: 'control',
+  likelier: ['cold-weather'],
   settings: {},
   terminals: () => [
     { name: 'R', words: 'control power' },

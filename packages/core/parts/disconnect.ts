@@ -1,5 +1,5 @@
 import { contact } from './contact'
-import { becomes, opens, sticks } from './fault'
+import { makesBadly, opens, sticks } from './fault'
 import type { PartKind } from './kind'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
 
@@ -8,6 +8,9 @@ export const disconnect: PartKind = {
   kind: 'disconnect',
   words: 'disconnect',
   symbol: 'switch',
+  firstLook: { words: 'Disconnect on, breaker neither off nor tripped', right: 'on', wrong: 'off' },
+  breaksLine: true,
+  lookWords: () => ['on', 'off', 'burnt'],
   settings: { poles: 3 },
   terminals: (s) => poleTerminals(s.number('poles')),
   branches: (s) =>
@@ -22,16 +25,18 @@ export const disconnect: PartKind = {
       'disconnect off',
       3,
       {
+        class: 'off',
         cause: 'somebody switched it off: find out who and why before switching on',
         prove: 'look at the handle',
       },
     ),
     ...poleNumbers(s.number('poles')).flatMap((pole) => [
       opens(`pole${pole}`, `blade of pole ${pole} does not make`, 1.5, {
+        class: 'loose',
         cause: 'loose or burnt blade',
         shows: 'burnt',
       }),
-      becomes(
+      makesBadly(
         `pole${pole}-burnt`,
         `pole${pole}`,
         1.2,

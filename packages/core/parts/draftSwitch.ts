@@ -7,6 +7,7 @@ export const draftSwitch: PartKind = {
   kind: 'draft-switch',
   words: 'proving switch',
   symbol: 'pressure',
+  guard: true,
   settings: { follows: '' },
   terminals: () => [
     { name: '1', words: 'proving switch, in' },

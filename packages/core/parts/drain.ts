@@ -6,9 +6,12 @@ export const drain = plainThing({
   words: 'condensate drain',
   symbol: 'valve',
   good: 'running',
+  likelier: ['water'],
+  firstLook: { words: 'Drain pan and trap in order', right: 'running', wrong: 'blocked' },
   faults: [
     {
       name: 'blocked',
+      class: 'fouled',
       words: 'drain, trap or line blocked: water in the pan',
       prior: 2.6,
       state: 'blocked',

@@ -20,6 +20,8 @@ export const drive: PartKind = {
   kind: 'drive',
   words: 'drive',
   symbol: 'control',
+  storedSeconds: 300,
+  lookWords: () => ['lamp-on', 'lamp-off'],
   settings: { volts: 480, amps: 7.6, output: 440 },
   moving: 'output1',
   terminals: () => [
@@ -85,6 +87,7 @@ export const drive: PartKind = {
   },
   faults: () => [
     sticks('locked-out', ['output1', 'output2', 'output3'], 'off', 'drive locked out on a fault', 3, {
+      class: 'trip',
       cause: 'its display names the fault: overcurrent, ground, undervoltage, heat',
       clears: ['reset'],
     }),

@@ -2,10 +2,10 @@ import { complex, impedanceForVoltAmperes } from '../electric/complex'
 import { directSource, impedance, rectified, type Law } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { misset, opens, sticks } from './fault'
-import { enthalpyBtuPerPound } from '../bench/psychrometrics'
+import { enthalpyBtuPerPound } from '../physics/psychrometrics'
 import { humidityLoop, humidityOfAmps } from './humiditySensor'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
-import { thermistorFahrenheit } from './thermistorCurve'
+import { thermistorFahrenheit } from '../physics/thermistor'
 
 /** Volts that the inputs give their sensors, behind this resistance. */
 const sensorVolts = 5

@@ -1,7 +1,10 @@
-import type { Clearing } from '../diagram/effect'
+import type { Clearing } from './effect'
+import type { FaultClass } from './faultClass'
 import type { PartFault } from './kind'
 
 interface Detail {
+  /** Where it is of another class than its helper says. */
+  readonly class?: FaultClass
   readonly cause?: string
   readonly prove?: string
   readonly shows?: string
@@ -11,21 +14,39 @@ interface Detail {
 /** A branch that passes nothing: `BRANCH-open`. */
 export const opens = (branch: string, words: string, prior: number, detail: Detail = {}): PartFault => ({
   name: `${branch}-open`,
+  class: 'open',
   words,
   prior,
   effects: [{ does: 'open', branch }],
   ...detail,
 })
 
-/** A branch that has become a plain resistance: shorted, burnt, shifted. */
-export const becomes = (
-  name: string,
-  branch: string,
-  ohms: number,
-  words: string,
-  prior: number,
-  detail: Detail = {},
-): PartFault => ({ name, words, prior, effects: [{ does: 'ohms', branch, ohms }], ...detail })
+const becomes =
+  (of: FaultClass) =>
+  (
+    name: string,
+    branch: string,
+    ohms: number,
+    words: string,
+    prior: number,
+    detail: Detail = {},
+  ): PartFault => ({
+    name,
+    class: of,
+    words,
+    prior,
+    effects: [{ does: 'ohms', branch, ohms }],
+    ...detail,
+  })
+
+/** A load or winding that has become next to no resistance. */
+export const shorts = becomes('short')
+/** A connection with resistance in it: burnt, loose, corroded. */
+export const makesBadly = becomes('loose')
+/** A sensor that stands for another value than it should. */
+export const readsWrong = becomes('sensor')
+/** A coil or element of another resistance than belongs there. */
+export const hasOhms = becomes('unlike')
 
 /** Branches that stay in one state whatever drives them. */
 export const sticks = (
@@ -37,6 +58,7 @@ export const sticks = (
   detail: Detail = {},
 ): PartFault => ({
   name,
+  class: 'stuck',
   words,
   prior,
   effects: branches.map((branch) => ({ does: 'hold', branch, state })),
@@ -46,6 +68,7 @@ export const sticks = (
 /** A terminal touching the metal of the unit. */
 export const grounds = (terminal: string, words: string, prior: number, detail: Detail = {}): PartFault => ({
   name: `${terminal}-grounded`,
+  class: 'ground',
   words,
   prior,
   effects: [{ does: 'join', from: terminal, to: 'EARTH', ohms: 0.3 }],
@@ -60,4 +83,11 @@ export const misset = (
   words: string,
   prior: number,
   detail: Detail = {},
-): PartFault => ({ name, words, prior, effects: [{ does: 'set', part: '', setting, to }], ...detail })
+): PartFault => ({
+  name,
+  class: 'setting',
+  words,
+  prior,
+  effects: [{ does: 'set', part: '', setting, to }],
+  ...detail,
+})

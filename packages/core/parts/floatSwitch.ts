@@ -1,5 +1,5 @@
 import { contact, memory, position } from './contact'
-import { becomes, sticks } from './fault'
+import { makesBadly, sticks } from './fault'
 import type { PartKind } from './kind'
 
 /** Float switch in the drain pan: `1`–`2` opens on water; the alarm lead `AL` is then joined to `1`. */
@@ -7,6 +7,9 @@ export const floatSwitch: PartKind = {
   kind: 'float-switch',
   words: 'float switch',
   symbol: 'switch',
+  firstLook: { words: 'Float switch dry', right: 'dry', wrong: 'wet' },
+  likelier: ['water'],
+  lookWords: () => ['tripped', 'set', 'wet', 'dry'],
   settings: {},
   terminals: () => [
     { name: '1', words: 'float switch, in' },
@@ -25,6 +28,7 @@ export const floatSwitch: PartKind = {
   faults: () => [
     {
       name: 'tripped',
+      class: 'trip',
       words: 'float switch open on water',
       prior: 3,
       cause: 'blocked trap or line',
@@ -37,6 +41,7 @@ export const floatSwitch: PartKind = {
     },
     {
       name: 'contact-open',
+      class: 'open',
       words: 'float switch stuck open in a dry pan',
       prior: 1.2,
       cause: 'knocked, dirt under the float',
@@ -47,7 +52,7 @@ export const floatSwitch: PartKind = {
       ],
     },
     sticks('stuck', ['contact'], 'closed', 'float switch stuck closed', 0.4),
-    becomes('contact-high', 'contact', 120, 'float switch makes badly', 0.3),
+    makesBadly('contact-high', 'contact', 120, 'float switch makes badly', 0.3),
   ],
   looks: (now) => [now.is.contact === 'open' ? 'tripped' : 'set', now.is.pan],
   testBridge: 'momentary',

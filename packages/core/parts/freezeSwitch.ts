@@ -6,6 +6,7 @@ export const freezeSwitch = protectiveSwitch({
   words: 'freeze protection',
   symbol: 'limit',
   testBridge: 'never',
+  guard: true,
   openPrior: 0.7,
   watch: { reads: 'coilTemperature', opensAt: 28, closesAt: 45, byHand: true },
   trip: {

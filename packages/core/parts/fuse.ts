@@ -1,6 +1,7 @@
 import { opened, resistance } from '../electric/law'
 import { memory } from './contact'
-import { becomes } from './fault'
+import { findTheShort } from './energising'
+import { makesBadly } from './fault'
 import type { Branch, PartKind } from './kind'
 import { fusePosition, overcurrentSenses } from './overcurrent'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
@@ -17,6 +18,14 @@ export const fuse: PartKind = {
   kind: 'fuse',
   words: 'fuse',
   symbol: 'fuse',
+  breaksLine: true,
+  protects: (s) => (hasWindow(s) ? 'control' : 'line'),
+  ratings: [
+    ['amps', 'Amps'],
+    ['poles', 'Poles'],
+  ],
+  lookWords: (s) => (hasWindow(s) ? ['whole', 'blown-sagged', 'blown-silvered', 'burnt'] : ['burnt']),
+  beforeEnergising: (fault) => (fault === 'blown' ? findTheShort : ''),
   settings: { poles: 1, amps: 3 },
   terminals: (s) => poleTerminals(s.number('poles')),
   branches: (s): readonly Branch[] => [
@@ -49,6 +58,7 @@ export const fuse: PartKind = {
     poleNumbers(s.number('poles')).flatMap((pole) => [
       {
         name: `fuse${pole}-open`,
+        class: 'blown',
         words: s.number('poles') === 1 ? 'fuse open with no short left behind it' : `line fuse ${pole} open`,
         prior: 2.5,
         effects: [
@@ -58,7 +68,7 @@ export const fuse: PartKind = {
         cause: 'age or a start too many; but look for the short before the next fuse goes in',
         prove: 'ohms across the fuse, out of its clips',
       },
-      becomes(
+      makesBadly(
         `clip${pole}-loose`,
         `fuse${pole}`,
         s.number('amps') > 10 ? 0.8 : 30,

@@ -18,6 +18,12 @@ export const heaterBank: PartKind = {
   kind: 'heater-bank',
   words: 'heater bank',
   symbol: 'heater',
+  likelier: ['cold-weather'],
+  ratings: [
+    ['watts', 'Watts'],
+    ['volts', 'Volts'],
+    ['wiring', 'Wiring'],
+  ],
   settings: { watts: 15000, volts: 480, wiring: 'delta' },
   terminals: () => ['1', '2', '3'].map((name) => ({ name, words: `heater bank, leg ${name}` })),
   branches: (s) => {

@@ -6,6 +6,8 @@ export const highPressureSwitch = protectiveSwitch({
   words: 'high-pressure switch',
   symbol: 'pressure',
   testBridge: 'never',
+  guard: true,
+  likelier: ['hot-weather'],
   openPrior: 0.8,
   watch: { reads: 'dischargePressure', opensAt: 610, closesAt: 420 },
   trip: {

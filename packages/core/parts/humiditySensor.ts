@@ -1,5 +1,5 @@
 import { opened, directResistance } from '../electric/law'
-import { becomes, opens } from './fault'
+import { readsWrong, opens } from './fault'
 import type { Branch, PartKind } from './kind'
 
 /** Volts and load resistance of the input that feeds the sensor. */
@@ -22,6 +22,13 @@ export const humiditySensor: PartKind = {
   kind: 'humidity-sensor',
   words: 'humidity sensor',
   symbol: 'sensor',
+  polarity: {
+    plus: '1+',
+    minus: '1-',
+    prior: 1.2,
+    cause: 'lead colours that do not match at a joint',
+    prove: 'follow both leads to their terminals; direct volts across the sensor',
+  },
   settings: { reads: 'outdoorHumidity' },
   terminals: () => [
     { name: '1+', words: 'sensor +' },
@@ -41,7 +48,7 @@ export const humiditySensor: PartKind = {
   behave: (now) => ({ element: now.direct.element > 0.5 ? 'passing' : 'blocking' }),
   faults: () => [
     opens('element', 'sensor open: reads dry', 0.9, { prove: 'loop current against a probe’s humidity' }),
-    becomes('reads-wet', 'element', ohmsAt(95), 'sensor reads wet', 0.6),
-    becomes('reads-dry', 'element', ohmsAt(8), 'sensor reads dry', 0.8),
+    readsWrong('reads-wet', 'element', ohmsAt(95), 'sensor reads wet', 0.6),
+    readsWrong('reads-dry', 'element', ohmsAt(8), 'sensor reads dry', 0.8),
   ],
 }

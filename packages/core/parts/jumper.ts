@@ -16,6 +16,7 @@ export const jumper: PartKind = {
   branches: () => [fixed('link', '1', '2', 'conductor', resistance(0.01))],
   faults: (s) => [
     opens('link', `jumper for ${s.text('for')} missing or loose`, 3, {
+      class: 'loose',
       cause: 'pulled while another option was looked for',
     }),
   ],

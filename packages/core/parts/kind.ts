@@ -1,6 +1,7 @@
 import type { Complex } from '../electric/complex'
 import type { Law } from '../electric/law'
-import type { Clearing, Effect, Exclusion } from '../diagram/effect'
+import type { Clearing, Effect, Exclusion } from './effect'
+import type { FaultClass } from './faultClass'
 import type { Settings } from './settings'
 
 /**
@@ -90,6 +91,7 @@ export interface Delay {
 /** A fault in the part's own names; `effects` speak of the part's branches and terminals. */
 export interface PartFault {
   readonly name: string
+  readonly class: FaultClass
   readonly words: string
   readonly prior: number
   readonly effects: readonly Effect[]
@@ -129,6 +131,32 @@ export type PartSymbol =
   | 'source'
   | 'lamp'
 
+/** A rating by which a replacement is held against the part it replaces: a setting of the kind, and its words. */
+export type Rating = readonly [setting: string, words: string]
+
+/** Terminals that look alike: a lead of one may be landed on another by mistake. */
+export interface Landings {
+  readonly terminals: readonly string[]
+  /** Weight of each such mistake. */
+  readonly prior: number
+  /** What is moved: a lead like any other, or the part's own choice among its terminals. */
+  readonly by: { readonly is: 'lead' } | { readonly is: 'tap'; readonly words: (terminal: string) => string }
+  readonly cause: string
+  readonly prove: string
+}
+
+/** Two leads of a part that do nothing the other way round. */
+export interface Polarity {
+  readonly plus: string
+  readonly minus: string
+  readonly prior: number
+  readonly cause: string
+  readonly prove: string
+}
+
+/** What makes the faults of a kind likelier. */
+export type Liking = 'wear' | 'hot-weather' | 'cold-weather' | 'water'
+
 /** How a person may join across the part's contact for a test. */
 export type TestBridge = 'momentary' | 'with-airflow-proven' | 'watching-pressure' | 'never'
 
@@ -158,7 +186,40 @@ export interface PartKind {
   code?(now: Now): string
   /** The branch whose state others follow (a motor turning, a contact made). */
   readonly moving?: string
+  /** How a person may join across its contact for a test; not said: not at all. */
   readonly testBridge?: TestBridge
+  /** A safety control or phase protection: no unit is left running around it, and nobody joins across it. */
+  readonly guard?: true
+  /** A connector that is pulled apart as a whole: its own branches open, and a search by sections starts there. */
+  readonly separable?: true
+  /** It breaks line conductors: volts from its terminals to bare metal tell where one of them stops. */
+  readonly breaksLine?: true
+  readonly ratings?: readonly Rating[]
+  /** Seconds that the energy stored in it is waited for before hands go in. */
+  readonly storedSeconds?: number
+  /** Which circuit a fuse or breaker of these settings is meant for. */
+  protects?(settings: Settings): 'control' | 'line'
+  /** Full-load amps of the control power that it gives. */
+  fullLoadAmps?(settings: Settings): number
+  /** Its years in service are shown on the unit's record. */
+  readonly ageShown?: true
+  /** What a first look, before any power changes, says of it: right and wrong are words of its looks. */
+  readonly firstLook?: { readonly words: string; readonly right: string; readonly wrong: string }
+  readonly likelier?: readonly Liking[]
+  landings?(settings: Settings): readonly Landings[]
+  readonly polarity?: Polarity
+  /** Outputs that a call leaves by, of a thermostat. */
+  calls?(settings: Settings): readonly string[]
+  /** The one of them that calls the fan. */
+  readonly fanCall?: string
+  /** Words for what a look at it may tell; empty where a look tells nothing. */
+  lookWords?(settings: Settings): readonly string[]
+  /** Sets of its contacts that are closed together, of which only one set can be at a time. */
+  throws?(settings: Settings): readonly (readonly string[])[]
+  /** Pairs of its terminals that are the poles of a source. */
+  poles?(settings: Settings): readonly (readonly [string, string])[]
+  /** What must be known before power goes back on behind a fault of it, by the fault's class; '' where nothing. */
+  beforeEnergising?(fault: FaultClass): string
   /** What a person's warm hand or an ice pack does to it, in its own names. */
   touched?(verb: 'warm' | 'cool', settings: Settings): readonly Effect[]
 }

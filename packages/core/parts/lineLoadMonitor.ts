@@ -32,6 +32,7 @@ export const lineLoadMonitor: PartKind = {
   kind: 'line-load-monitor',
   words: 'line and load phase monitor',
   symbol: 'control',
+  guard: true,
   settings: { volts: 480, unbalance: 4, delay: 5 },
   terminals: () => [
     ...[1, 2, 3].map((n) => ({ name: `L${n}`, words: `line leg ${n}` })),
@@ -69,6 +70,7 @@ export const lineLoadMonitor: PartKind = {
     sticks('welded', ['contact'], 'closed', 'monitor’s contact stuck closed', 0.2),
     {
       name: 'set-narrow',
+      class: 'setting',
       words: 'monitor set too narrow',
       prior: 0.5,
       effects: [{ does: 'hold', branch: 'contact', state: 'open' }],

@@ -8,6 +8,7 @@ export const lockout: PartKind = {
   kind: 'lockout',
   words: 'low-ambient lockout',
   symbol: 'limit',
+  likelier: ['cold-weather'],
   settings: { opensBelow: 45, reads: 'outdoorDryBulb', ...untouched },
   terminals: () => [
     { name: '1', words: 'lockout in' },

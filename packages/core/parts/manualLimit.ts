@@ -6,6 +6,8 @@ export const manualLimit = protectiveSwitch({
   words: 'manual-reset limit',
   symbol: 'limit',
   testBridge: 'never',
+  guard: true,
+  breaksLine: true,
   openPrior: 0.6,
   watch: { reads: 'heaterTemperature', opensAt: 210, closesAt: 120 },
   trip: {

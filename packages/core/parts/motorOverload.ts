@@ -6,6 +6,7 @@ export const motorOverload = protectiveSwitch({
   words: 'motor overload contact',
   symbol: 'limit',
   testBridge: 'never',
+  guard: true,
   openPrior: 0.6,
   watch: { reads: 'overloadHeat', opensAt: 100, closesAt: 60 },
   trip: {

@@ -6,9 +6,12 @@ export const outdoorCoil = plainThing({
   words: 'outdoor coil',
   symbol: 'valve',
   good: 'clean',
+  likelier: ['hot-weather'],
+  firstLook: { words: 'Coil clean, not iced', right: 'clean', wrong: 'dirty' },
   faults: [
     {
       name: 'blocked',
+      class: 'fouled',
       words: 'outdoor coil blocked: pressure climbs',
       prior: 1.4,
       state: 'dirty',

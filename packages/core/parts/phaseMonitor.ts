@@ -36,6 +36,7 @@ export const phaseMonitor: PartKind = {
   kind: 'phase-monitor',
   words: 'phase monitor',
   symbol: 'control',
+  guard: true,
   settings: { volts: 208, unbalance: 4, delay: 5 },
   terminals: () => [
     { name: 'L1', words: 'leg 1' },
@@ -60,6 +61,7 @@ export const phaseMonitor: PartKind = {
     sticks('welded', ['contact'], 'closed', 'phase monitor’s contact stuck closed', 0.2),
     {
       name: 'set-narrow',
+      class: 'setting',
       words: 'phase monitor set too narrow',
       prior: 0.5,
       effects: [{ does: 'hold', branch: 'contact', state: 'open' }],

@@ -1,4 +1,4 @@
-import type { Effect } from '../diagram/effect'
+import type { Effect } from './effect'
 import { memory } from './contact'
 import type { PartKind, PartSymbol } from './kind'
 import type { Settings } from './settings'
@@ -6,6 +6,7 @@ import type { Settings } from './settings'
 /** What is wrong with a thing that carries no current, and which contacts that opens by itself. */
 interface PlainFault {
   readonly name: string
+  readonly class: 'fouled'
   readonly words: string
   readonly prior: number
   /** The state that a look sees. */
@@ -20,6 +21,8 @@ interface PlainThing {
   readonly symbol: PartSymbol
   readonly good: string
   readonly faults: readonly PlainFault[]
+  readonly likelier?: PartKind['likelier']
+  readonly firstLook?: PartKind['firstLook']
 }
 
 const trips = (s: Settings): readonly Effect[] =>
@@ -33,7 +36,8 @@ const trips = (s: Settings): readonly Effect[] =>
  * the contacts
  * of protective switches that open when it fails: `PART/branch`, or `PART/branch=state`.
  */
-export const plainThing = ({ kind, words, symbol, good, faults }: PlainThing): PartKind => ({
+export const plainThing = ({ kind, words, symbol, good, faults, ...facts }: PlainThing): PartKind => ({
+  ...facts,
   kind,
   words,
   symbol,
@@ -46,4 +50,5 @@ export const plainThing = ({ kind, words, symbol, good, faults }: PlainThing): P
       effects: [{ does: 'hold', branch: 'state', state }, ...trips(s)],
     })),
   looks: (now) => [now.is.state],
+  lookWords: () => [good, ...new Set(faults.map(({ state }) => state))],
 })

@@ -1,6 +1,6 @@
 import { resistance } from '../electric/law'
 import { fixed } from './contact'
-import { becomes, opens } from './fault'
+import { makesBadly, opens } from './fault'
 import type { PartKind } from './kind'
 
 /** A plug and its socket: pin n joins `nA` (plug side) to `nB` (socket side). */
@@ -8,6 +8,7 @@ export const plug: PartKind = {
   kind: 'plug',
   words: 'plug and socket',
   symbol: 'plug',
+  separable: true,
   settings: { pins: 4 },
   terminals: (s) =>
     pins(s.number('pins')).flatMap((pin) => [
@@ -20,16 +21,20 @@ export const plug: PartKind = {
     ),
   faults: (s) => [
     ...pins(s.number('pins')).map((pin) =>
-      opens(`pin${pin}`, `pin ${pin} pushed back`, 1.2, { cause: 'not seated, or spread by a probe' }),
+      opens(`pin${pin}`, `pin ${pin} pushed back`, 1.2, {
+        class: 'loose',
+        cause: 'not seated, or spread by a probe',
+      }),
     ),
     ...pins(s.number('pins')).map((pin) =>
-      becomes(`pin${pin}-corroded`, `pin${pin}`, 60, `pin ${pin} corroded`, 0.6, {
+      makesBadly(`pin${pin}-corroded`, `pin${pin}`, 60, `pin ${pin} corroded`, 0.6, {
         cause: 'water in the plug',
         shows: 'wet',
       }),
     ),
     {
       name: 'unplugged',
+      class: 'loose',
       words: 'plug out of its socket',
       prior: 0.8,
       cause: 'not put back after the last work',

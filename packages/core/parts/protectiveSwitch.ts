@@ -1,5 +1,5 @@
 import { contact, position } from './contact'
-import { becomes, opens } from './fault'
+import { makesBadly, opens } from './fault'
 import type { Condition, Now, PartFault, PartKind, PartSymbol, TestBridge } from './kind'
 import { touchEffects, untouched, temperatureFelt } from './touch'
 
@@ -18,10 +18,14 @@ interface Words {
   readonly words: string
   readonly symbol: PartSymbol
   readonly testBridge: TestBridge
+  /** It keeps people or the unit safe: nobody leaves a unit running around it. */
+  readonly guard?: true
+  readonly breaksLine?: true
+  readonly likelier?: PartKind['likelier']
   readonly openPrior: number
   readonly watch: Watch
   /** What opens it when nothing is wrong with the switch itself. */
-  readonly trip: Omit<PartFault, 'name' | 'effects' | 'unless'>
+  readonly trip: Omit<PartFault, 'name' | 'class' | 'effects' | 'unless'>
 }
 
 /** Whether what it watches lets it be closed; nothing measured is nothing wrong. */
@@ -50,10 +54,12 @@ export const protectiveSwitch = ({
   openPrior,
   watch,
   trip,
+  ...facts
 }: Words): PartKind => ({
   kind,
   words,
   symbol,
+  ...facts,
   settings: { reads: watch.reads, opensAt: watch.opensAt, closesAt: watch.closesAt, ...untouched },
   terminals: () => [
     { name: '1', words: `${words}, in` },
@@ -63,9 +69,10 @@ export const protectiveSwitch = ({
   behave: (now) => ({ contact: position(isClosed(now, watch.byHand ?? false)) }),
   faults: (s) => [
     opens('contact', `${words} itself open`, openPrior),
-    becomes('contact-high', 'contact', 120, `${words} makes badly`, 0.3),
+    makesBadly('contact-high', 'contact', 120, `${words} makes badly`, 0.3),
     {
       name: 'bridged',
+      class: 'joined',
       words: `${words} bridged by somebody`,
       prior: 0.05,
       effects: [{ does: 'hold', branch: 'contact', state: 'closed' }],
@@ -74,6 +81,7 @@ export const protectiveSwitch = ({
       ...trip,
       ...(s.text('reads') === 'pipe' ? { cause: waterCause } : {}),
       name: 'tripped',
+      class: 'trip',
       effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
       // it is not held open where what it watches has come back
       unless:
@@ -87,4 +95,6 @@ export const protectiveSwitch = ({
     ? { looks: (now: Now) => [now.is.contact === 'open' ? 'tripped' : 'set'] }
     : {}),
   testBridge,
+  beforeEnergising: (fault) =>
+    fault === 'trip' ? 'Find why it opened: air, filter, charge, coil, a lost leg. Reset once.' : '',
 })

@@ -9,6 +9,7 @@ export const refrigerantCircuit = plainThing({
   faults: [
     {
       name: 'low',
+      class: 'fouled',
       words: 'charge low or gone: low-pressure side starves',
       prior: 1.8,
       state: 'oily',

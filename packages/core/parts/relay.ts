@@ -1,6 +1,6 @@
 import { armatureIn, armatureSenses, coilBranch } from './coil'
 import { contact, position } from './contact'
-import { becomes, opens, sticks } from './fault'
+import { shorts, opens, sticks } from './fault'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
 import { poleNumbers } from './poles'
 import type { Settings } from './settings'
@@ -22,6 +22,15 @@ export const relay: PartKind = {
   kind: 'relay',
   words: 'relay',
   symbol: 'coil',
+  breaksLine: true,
+  likelier: ['wear'],
+  ratings: [
+    ['coilVolts', 'Coil volts'],
+    ['poles', 'Poles'],
+    ['throws', 'Throws'],
+  ],
+  throws: (s) => (throwsTwo(s) ? [poles(s).map((n) => `made${n}`), poles(s).map((n) => `rest${n}`)] : []),
+  lookWords: () => ['pulled-in', 'dropped-out', 'burnt'],
   settings: { poles: 1, throws: '1', coilVolts: 24, va: 3, coilOhms: 70, onDelay: 0, offDelay: 0 },
   moving: 'made1',
   terminals: (s) => [
@@ -59,7 +68,7 @@ export const relay: PartKind = {
       .filter((delay) => delay.seconds > 0),
   faults: (s): readonly PartFault[] => [
     opens('coil', 'relay coil open', 1.8, { prove: 'ohms across the coil, a lead off' }),
-    becomes('coil-shorted', 'coil', 0.5, 'relay coil shorted inside', 1, {
+    shorts('coil-shorted', 'coil', 0.5, 'relay coil shorted inside', 1, {
       prove: 'ohms across the coil, a lead off',
     }),
     ...poles(s).flatMap((n) => [

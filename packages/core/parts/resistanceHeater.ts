@@ -15,6 +15,11 @@ export const resistanceHeater = (
   kind,
   words,
   symbol,
+  likelier: ['cold-weather'],
+  ratings: [
+    ['watts', 'Watts'],
+    ['volts', 'Volts'],
+  ],
   settings: { watts, volts: 240 },
   terminals: () => [
     { name: '1', words: `${words}, in` },

@@ -6,6 +6,7 @@ export const rollout = protectiveSwitch({
   words: 'flame rollout switch',
   symbol: 'limit',
   testBridge: 'never',
+  guard: true,
   openPrior: 0.5,
   watch: { reads: 'burnerTemperature', opensAt: 300, closesAt: 120 },
   trip: {

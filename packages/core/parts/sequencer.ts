@@ -1,7 +1,7 @@
 import { complex } from '../electric/complex'
 import { impedance } from '../electric/law'
 import { contact, fixed, position } from './contact'
-import { becomes, opens, sticks } from './fault'
+import { shorts, opens, sticks } from './fault'
 import type { PartKind } from './kind'
 import { poleNumbers } from './poles'
 
@@ -16,6 +16,10 @@ export const sequencer: PartKind = {
   kind: 'sequencer',
   words: 'heat sequencer',
   symbol: 'coil',
+  breaksLine: true,
+  likelier: ['wear', 'cold-weather'],
+  ratings: [['contacts', 'Contacts']],
+  lookWords: () => ['pulled-in', 'dropped-out', 'burnt'],
   settings: { contacts: 2, volts: 24, ohms: 60 },
   moving: 'make1',
   terminals: (s) => [
@@ -42,7 +46,7 @@ export const sequencer: PartKind = {
     ]),
   faults: (s) => [
     opens('coil', 'sequencer heater open', 1.5, { prove: 'ohms across H1 and H2, a lead off' }),
-    becomes('coil-shorted', 'coil', 0.6, 'sequencer heater shorted', 0.4),
+    shorts('coil-shorted', 'coil', 0.6, 'sequencer heater shorted', 0.4),
     ...poleNumbers(s.number('contacts')).flatMap((n) => [
       opens(`make${n}`, `sequencer contact ${n} does not make`, 1),
       sticks(`make${n}-welded`, [`make${n}`], 'closed', `sequencer contact ${n} stuck closed`, 0.9),

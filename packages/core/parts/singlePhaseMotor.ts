@@ -1,7 +1,8 @@
 import { add, impedanceFor, multiply, polar, scale } from '../electric/complex'
 import { impedance, opened } from '../electric/law'
-import { becomes, grounds, opens } from './fault'
+import { shorts, grounds, opens } from './fault'
 import { memory } from './contact'
+import { windingsFirst } from './energising'
 import { toFrame } from './frame'
 import type { Branch, Now, PartKind, PartSymbol, Wants } from './kind'
 
@@ -40,6 +41,13 @@ export const singlePhaseMotor = (
   kind,
   words,
   symbol,
+  likelier: ['wear'],
+  ratings: [
+    ['volts', 'Volts'],
+    ['amps', 'Rated amps'],
+  ],
+  lookWords: () => ['turning', 'still'],
+  beforeEnergising: windingsFirst,
   settings: { volts: 208, amps },
   moving: 'rotor',
   terminals: () => [
@@ -91,9 +99,10 @@ export const singlePhaseMotor = (
     opens('main', `${words} run winding open`, 1.2, { prove: 'ohms winding by winding, leads off' }),
     opens('start', `${words} start winding open`, 0.6, { prove: 'ohms winding by winding, leads off' }),
     grounds('R', `${words} winding grounded`, 0.8, { prove: 'ohms to ground, leads off; never in vacuum' }),
-    becomes('main-shorted', 'main', 0.1, `${words} winding shorted`, 0.4),
+    shorts('main-shorted', 'main', 0.1, `${words} winding shorted`, 0.4),
     {
       name: 'protector-open',
+      class: 'trip',
       words: `${words} open on its inner protector`,
       prior: 1.5,
       cause: 'hot or seized; it closes again when cool',

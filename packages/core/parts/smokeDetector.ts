@@ -14,6 +14,17 @@ export const smokeDetector: PartKind = {
   kind: 'smoke-detector',
   words: 'duct smoke detector',
   symbol: 'control',
+  guard: true,
+  landings: () => [
+    {
+      terminals: ['NC', 'NO'],
+      prior: 0.5,
+      by: { is: 'lead' },
+      cause: 'miswired at the last work',
+      prove: 'follow the lead to its terminal',
+    },
+  ],
+  throws: () => [['clear'], ['alarm']],
   settings: {},
   terminals: () => [
     { name: 'R', words: '24 V' },
@@ -35,6 +46,7 @@ export const smokeDetector: PartKind = {
   faults: () => [
     {
       name: 'dead',
+      class: 'open',
       words: 'detector dead with its alarm contact open',
       prior: 1.6,
       cause: 'head aged or dirty',
@@ -47,6 +59,7 @@ export const smokeDetector: PartKind = {
     },
     opens('clear', 'alarm contact does not make', 0.8),
     sticks('in-alarm', ['clear'], 'open', 'detector in alarm', 1, {
+      class: 'trip',
       cause: 'smoke, dust: put the fire panel on test before touching it',
       clears: ['reset'],
     }),

@@ -1,5 +1,5 @@
 import { coilBranch } from './coil'
-import { becomes, opens } from './fault'
+import { shorts, opens } from './fault'
 import type { PartKind, PartSymbol } from './kind'
 
 /** A valve that a coil opens; terminals `1` (call side), `2` (common). */
@@ -13,6 +13,7 @@ export const solenoid = (
   kind,
   words,
   symbol,
+  ...(symbol === 'valve' ? { lookWords: () => ['open-drawn', 'shut'] } : {}),
   settings: { volts: 24, va, ohms },
   terminals: () => [
     { name: '1', words: `${words}, call side` },
@@ -22,7 +23,7 @@ export const solenoid = (
   senses: () => ({ volts: ['coil'], steps: { coil: [] } }),
   faults: () => [
     opens('coil', `${words} coil open`, 1.5, { prove: 'ohms across the coil, a lead off' }),
-    becomes('coil-shorted', 'coil', 0.5, `${words} coil shorted inside`, 0.8, {
+    shorts('coil-shorted', 'coil', 0.5, `${words} coil shorted inside`, 0.8, {
       prove: 'ohms across the coil, a lead off',
     }),
   ],

@@ -59,6 +59,13 @@ export const supply: PartKind = {
   kind: 'supply',
   words: 'building supply',
   symbol: 'source',
+  poles: (s) => {
+    const legs = systemOf(s.text('system')).legs.map(({ name }) => name)
+    return [
+      ...legs.flatMap((a, k) => legs.slice(k + 1).map((b) => [a, b] as const)),
+      ...legs.map((leg) => [leg, 'N'] as const),
+    ]
+  },
   settings: { system: '208Y/120', ohms: 0.02 },
   terminals: (s) => [
     ...systemOf(s.text('system')).legs.map((leg) => ({
@@ -101,6 +108,7 @@ export const supply: PartKind = {
     return [
       ...legs.map((leg) =>
         sticks(`${leg.name}-lost`, [leg.name], 'dead', `leg ${leg.name} lost in the building supply`, 1.5, {
+          class: 'supply',
           cause: 'a fuse or connection upstream',
         }),
       ),
@@ -110,12 +118,13 @@ export const supply: PartKind = {
         'dead',
         'supply off at the building panel',
         3,
-        { cause: 'somebody switched it off: find out who and why' },
+        { class: 'supply', cause: 'somebody switched it off: find out who and why' },
       ),
-      opens('neutral', 'neutral open in the building supply', 0.4),
+      opens('neutral', 'neutral open in the building supply', 0.4, { class: 'supply' }),
       ...(legs.length === 3
         ? [
             sticks('reversed', ['L2', 'L3'], 'swapped', 'two legs of the supply exchanged', 0.5, {
+              class: 'supply',
               cause: 'work on the building switchgear',
             }),
           ]

@@ -1,8 +1,8 @@
 import { directResistance } from '../electric/law'
 import { fixed } from './contact'
-import { becomes, opens } from './fault'
+import { readsWrong, opens } from './fault'
 import type { PartKind } from './kind'
-import { thermistorOhms } from './thermistorCurve'
+import { thermistorOhms } from '../physics/thermistor'
 import { handTemperature } from './touch'
 
 /** A 10 kΩ thermistor; `reads` names the condition that it lies in. */
@@ -10,6 +10,7 @@ export const temperatureSensor: PartKind = {
   kind: 'temperature-sensor',
   words: 'temperature sensor',
   symbol: 'sensor',
+  ratings: [['family', 'Thermistor family']],
   settings: { reads: 'outdoorDryBulb', family: '2' },
   terminals: () => [
     { name: '1', words: 'sensor lead 1' },
@@ -31,15 +32,15 @@ export const temperatureSensor: PartKind = {
     opens('element', 'sensor open: reads far too cold', 1.2, {
       prove: 'ohms across the sensor, its leads off, against its table',
     }),
-    becomes('shorted', 'element', 5, 'sensor shorted: reads far too hot', 0.8),
-    becomes(
+    readsWrong('shorted', 'element', 5, 'sensor shorted: reads far too hot', 0.8),
+    readsWrong(
       'drifted-cold',
       'element',
       thermistorOhms(s.text('family'), 45),
       'sensor drifted: reads about 45 °F',
       0.5,
     ),
-    becomes(
+    readsWrong(
       'drifted-hot',
       'element',
       thermistorOhms(s.text('family'), 110),

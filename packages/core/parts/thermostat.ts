@@ -14,36 +14,61 @@ const outputs = (s: Settings): readonly string[] => s.list('outputs')
 const relay = (terminal: string): string => `relay${terminal}`
 
 /** Outputs that a call drives, given how the thermostat is set up. */
-function driven(now: Now): ReadonlySet<string> {
-  const { settings, call } = now
-  const on = new Set<string>()
-  const heatPump = settings.text('system') === 'heat-pump'
-  const driveFanInHeat = settings.text('heat') === 'electric'
-  const stages = settings.number('stages')
-  const changeover = settings.text('changeover')
-  const heating = call === 'heat1' || call === 'heat2' || call === 'emergency' || call === 'defrost'
-  if (call === 'fan') on.add('G')
-  if (call === 'cool1' || call === 'cool2') {
-    on.add('G').add('Y1')
-    if (call === 'cool2' && stages > 1) on.add('Y2')
-    if (heatPump && changeover === 'O') on.add('O')
+function driven({ settings, call }: Now): ReadonlySet<string> {
+  const setUp: SetUp = {
+    isHeatPump: settings.text('system') === 'heat-pump',
+    drivesFanInHeat: settings.text('heat') === 'electric',
+    hasTwoStages: settings.number('stages') > 1,
+    changeover: settings.text('changeover'),
   }
-  if (heating) {
-    if (driveFanInHeat || heatPump) on.add('G')
-    if (heatPump) {
-      if (changeover === 'B') on.add('B')
-      if (call !== 'emergency') on.add('Y1')
-      if (call === 'heat2' && stages > 1) on.add('Y2')
-      if (call === 'heat2' || call === 'emergency') on.add('W1')
-      if (call === 'emergency') on.add('W2').add('E')
-      if (call === 'heat2') on.add('W2')
-    } else {
-      on.add('W1')
-      if (call === 'heat2' || call === 'emergency') on.add('W2')
-    }
+  switch (call) {
+    case 'fan':
+      return new Set(['G'])
+    case 'cool1':
+    case 'cool2':
+      return new Set(inCooling(setUp, call))
+    case 'heat1':
+    case 'heat2':
+    case 'emergency':
+    case 'defrost':
+      return new Set(setUp.isHeatPump ? inHeatPumpHeating(setUp, call) : inHeating(setUp, call))
+    default:
+      return new Set()
   }
-  return on
 }
+
+interface SetUp {
+  readonly isHeatPump: boolean
+  readonly drivesFanInHeat: boolean
+  readonly hasTwoStages: boolean
+  readonly changeover: string
+}
+
+const when = (holds: boolean, ...outputs: readonly string[]): readonly string[] => (holds ? outputs : [])
+
+const inCooling = ({ isHeatPump, hasTwoStages, changeover }: SetUp, call: 'cool1' | 'cool2') => [
+  'G',
+  'Y1',
+  ...when(call === 'cool2' && hasTwoStages, 'Y2'),
+  ...when(isHeatPump && changeover === 'O', 'O'),
+]
+
+type Heating = 'heat1' | 'heat2' | 'emergency' | 'defrost'
+
+const inHeating = ({ drivesFanInHeat }: SetUp, call: Heating) => [
+  ...when(drivesFanInHeat, 'G'),
+  'W1',
+  ...when(call === 'heat2' || call === 'emergency', 'W2'),
+]
+
+const inHeatPumpHeating = ({ hasTwoStages, changeover }: SetUp, call: Heating) => [
+  'G',
+  ...when(changeover === 'B', 'B'),
+  ...when(call !== 'emergency', 'Y1'),
+  ...when(call === 'heat2' && hasTwoStages, 'Y2'),
+  ...when(call === 'heat2' || call === 'emergency', 'W1', 'W2'),
+  ...when(call === 'emergency', 'E'),
+]
 
 /**
  * A thermostat: joins R to the outputs that the call asks for. `heat` says whether it drives G in heating
@@ -54,6 +79,8 @@ export const thermostat: PartKind = {
   kind: 'thermostat',
   words: 'thermostat',
   symbol: 'control',
+  calls: outputs,
+  fanCall: 'G',
   settings: {
     outputs: 'Y1,Y2,G,W1',
     system: 'conventional',

@@ -1,7 +1,8 @@
 import { add, complex, impedanceFor, multiply, polar, type Complex } from '../electric/complex'
 import { opened, resistance, self, type Law, type Term } from '../electric/law'
-import { becomes, grounds, opens } from './fault'
+import { shorts, grounds, opens } from './fault'
 import { memory } from './contact'
+import { windingsFirst } from './energising'
 import { toFrame } from './frame'
 import type { Branch, Now, PartFault, PartKind, PartSymbol, Wants } from './kind'
 import type { Settings } from './settings'
@@ -95,9 +96,10 @@ const motorFaults = (words: string): readonly PartFault[] => [
       prove: 'ohms leg to ground, leads off; never in vacuum',
     }),
   ),
-  becomes('winding1-shorted', 'winding1', 0.05, `${words} winding shorted`, 0.4),
+  shorts('winding1-shorted', 'winding1', 0.05, `${words} winding shorted`, 0.4),
   {
     name: 'protector-open',
+    class: 'trip',
     words: `${words} open on its inner protector`,
     prior: 1.5,
     cause: 'hot: low charge, a lost leg, no condenser air; it closes again when cool',
@@ -113,6 +115,13 @@ export const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol,
   kind,
   words,
   symbol,
+  likelier: ['wear'],
+  ratings: [
+    ['volts', 'Volts'],
+    ['amps', 'Rated amps'],
+  ],
+  lookWords: () => ['turning', 'still'],
+  beforeEnergising: windingsFirst,
   settings: { volts: 208, amps, powerFactor: 0.84 },
   moving: 'rotor',
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),

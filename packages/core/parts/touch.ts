@@ -1,4 +1,4 @@
-import type { Effect } from '../diagram/effect'
+import type { Effect } from './effect'
 import type { Now } from './kind'
 
 /** The setting of a part that a person warms or cools by hand for a test. */

@@ -1,7 +1,7 @@
 import { complex, polar, scale } from '../electric/complex'
 import { impedance, resistance, self, type Equation, type Term } from '../electric/law'
 import { fixed } from './contact'
-import { becomes, opens } from './fault'
+import { makesBadly, opens } from './fault'
 import type { Branch, PartKind } from './kind'
 import type { Settings } from './settings'
 
@@ -12,6 +12,8 @@ const magnetisingDegrees = -72
 const secondaryDirectOhms = 0.8
 
 const taps = (s: Settings): readonly number[] => s.list('taps').map(Number)
+const pairsAmong = (names: readonly string[]): readonly (readonly [string, string])[] =>
+  names.flatMap((a, k) => names.slice(k + 1).map((b) => [a, b] as const))
 const core = (k: number): string => `core${k + 1}`
 
 /**
@@ -24,6 +26,23 @@ export const transformer: PartKind = {
   kind: 'transformer',
   words: 'control transformer',
   symbol: 'transformer',
+  fullLoadAmps: (s) => s.number('va') / s.number('secondary'),
+  ratings: [
+    ['va', 'Volt-amperes'],
+    ['taps', 'Primary taps'],
+    ['secondary', 'Secondary volts'],
+  ],
+  landings: (s) => [
+    {
+      terminals: taps(s).map((volts) => `P${volts}`),
+      prior: 1.2,
+      by: { is: 'tap', words: (terminal) => `primary lead on tap ${terminal.slice(1)} V` },
+      cause: 'left as delivered, or a replacement wired like the old one',
+      prove: 'compare the tap with the measured supply',
+    },
+  ],
+  poles: (s) => [['S1', 'S2'], ...pairsAmong(['COM', ...taps(s).map((volts) => `P${volts}`)])],
+  beforeEnergising: () => 'Find the short that took it: ohms R to C and to ground with the secondary lifted.',
   settings: { va: 40, taps: '208,240', secondary: 24, regulation: 0.1 },
   terminals: (s) => [
     { name: 'COM', words: 'primary common' },
@@ -77,7 +96,7 @@ export const transformer: PartKind = {
       cause: 'a short on the secondary with no fuse',
       prove: 'ohms across the secondary, isolated',
     }),
-    becomes('secondary-weak', 'secondary', 5, 'secondary connection or turns burnt: sags under load', 0.6),
+    makesBadly('secondary-weak', 'secondary', 5, 'secondary connection or turns burnt: sags under load', 0.6),
   ],
   pairs: (s) => [...taps(s).map((volts) => ['COM', `P${volts}`] as const), ['S1', 'S2']],
 }

@@ -1,7 +1,7 @@
 import { Circuit } from '../circuit/circuit'
 import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
-import type { Effect } from '../diagram/effect'
+import type { Effect } from '../parts/effect'
 import { faultsOf } from '../diagram/faults'
 import { builtInUnit } from './index'
 

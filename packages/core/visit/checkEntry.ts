@@ -1,6 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
-import { atArrival } from '../diagnosis/standing'
-import { gather } from '../diagnosis/evidence'
+import { atArrival } from './standing'
+import { gather } from './evidence'
 import type { EntryBody } from './entry'
 
 /**

@@ -1,62 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
 import type { Of } from './fold'
 
-/** What of a part has to be the same in its replacement, in words, by its setting. */
-const matters: Readonly<Record<string, readonly (readonly [string, string])[]>> = {
-  contactor: [
-    ['coilVolts', 'Coil volts'],
-    ['poles', 'Poles'],
-    ['bars', 'Poles bridged by a bar'],
-    ['auxiliary', 'Auxiliary switch'],
-  ],
-  relay: [
-    ['coilVolts', 'Coil volts'],
-    ['poles', 'Poles'],
-    ['throws', 'Throws'],
-  ],
-  fuse: [
-    ['amps', 'Amps'],
-    ['poles', 'Poles'],
-  ],
-  breaker: [
-    ['amps', 'Amps'],
-    ['poles', 'Poles'],
-  ],
-  transformer: [
-    ['va', 'Volt-amperes'],
-    ['taps', 'Primary taps'],
-    ['secondary', 'Secondary volts'],
-  ],
-  capacitor: [['microfarads', 'Microfarads']],
-  heater: [
-    ['watts', 'Watts'],
-    ['volts', 'Volts'],
-  ],
-  'heater-bank': [
-    ['watts', 'Watts'],
-    ['volts', 'Volts'],
-    ['wiring', 'Wiring'],
-  ],
-  sequencer: [['contacts', 'Contacts']],
-  'single-phase-compressor': [
-    ['volts', 'Volts'],
-    ['amps', 'Rated amps'],
-  ],
-  'three-phase-compressor': [
-    ['volts', 'Volts'],
-    ['amps', 'Rated amps'],
-  ],
-  'capacitor-fan': [
-    ['volts', 'Volts'],
-    ['amps', 'Rated amps'],
-  ],
-  'three-phase-fan': [
-    ['volts', 'Volts'],
-    ['amps', 'Rated amps'],
-  ],
-  'temperature-sensor': [['family', 'Thermistor family']],
-}
-
 export interface RatingField {
   readonly setting: string
   readonly words: string
@@ -68,7 +12,7 @@ export interface RatingField {
 export function ratingFields(diagram: Diagram, id: string): readonly RatingField[] {
   const part = diagram.parts.get(id)
   if (!part) return []
-  return (matters[part.kind.kind] ?? []).map(([setting, words]) => ({
+  return (part.kind.ratings ?? []).map(([setting, words]) => ({
     setting,
     words,
     fitted: part.settings.text(setting) || 'none',
@@ -95,17 +39,22 @@ export function unlikeness(diagram: Diagram, { of, rating, bench }: Of<'part-use
  * Fuse over full-load current from which it cannot protect the transformer (order of NEC 430.72(C),
  * 450.3(B)).
  */
-const mostFuseShare = 1.67
+export const mostFuseShare = 1.67
 
 function fuseProblem(diagram: Diagram, of: string, amps: string | undefined): readonly string[] {
   const part = diagram.parts.get(of)
-  const transformer = [...diagram.parts.values()].find(({ kind }) => kind.kind === 'transformer')
-  if (part?.kind.kind !== 'fuse' || !transformer || part.settings.number('amps') > 10) return []
-  const fuseAmps = Number(amps ?? part.settings.number('amps'))
-  const fullLoad = transformer.settings.number('va') / transformer.settings.number('secondary')
-  return fuseAmps / fullLoad > mostFuseShare
+  const protects = part?.kind.protects?.(part.settings) ?? null
+  const source = [...diagram.parts.values()].flatMap(
+    ({ kind, settings }) => kind.fullLoadAmps?.(settings) ?? [],
+  )
+  if (protects !== 'control' || source.length === 0) return []
+  const fuseAmps = Number(amps ?? part?.settings.number('amps'))
+  const [fullLoad] = source
+  const share = fuseAmps / fullLoad
+  return share > mostFuseShare
     ? [
-        `${fuseAmps} A is ${(fuseAmps / fullLoad).toFixed(2)} times the transformer’s full-load ${fullLoad.toFixed(2)} A: it cannot protect it. The unit’s diagram and local code decide`,
+        `${fuseAmps} A is ${share.toFixed(2)} times the transformer’s full-load ${fullLoad.toFixed(2)} A: ` +
+          'it cannot protect it. The unit’s diagram and local code decide',
       ]
     : []
 }

@@ -1,7 +1,7 @@
 import { Circuit } from '../circuit/circuit'
 import { valueBetween } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
-import type { Diagram } from '../diagram/diagram'
+import { partOfPoint, terminalOfPoint, type Diagram } from '../diagram/diagram'
 
 /** Two conductors at the thermostat plate, and what they read with the unit isolated and all in order. */
 export interface PlatePair {
@@ -17,11 +17,12 @@ export interface PlatePair {
  * common, and to ground. Back-feeds through other coils read in parallel, as they do on the wall.
  */
 export function platePairs(diagram: Diagram): readonly PlatePair[] {
-  const plate = [...diagram.points.keys()].filter((point) => point.startsWith('TS.'))
+  const plate = [...diagram.points.keys()].filter((point) => partOfPoint(point) === diagram.plate)
   if (plate.length === 0) return []
   const { healthy } = new Circuit(diagram, situationOf(diagram, diagram.calls[0].id, 'off'))
   const { nodes, earthNode } = healthy.circuit.network
-  const common = plate.includes('TS.C') ? 'TS.C' : diagram.common
+  const own = `${diagram.plate}.${terminalOfPoint(diagram.common)}`
+  const common = plate.includes(own) ? own : diagram.common
   const ohms = (from: string, to: string): number | null =>
     valueBetween(
       healthy,

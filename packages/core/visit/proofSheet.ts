@@ -1,7 +1,7 @@
 import { Circuit } from '../circuit/circuit'
 import { clampAmps, valueBetween } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
-import type { Diagram } from '../diagram/diagram'
+import { terminalOfPoint, type Diagram } from '../diagram/diagram'
 import type { Conditions } from '../parts/kind'
 import type { ProofPlace } from './entry'
 
@@ -37,12 +37,12 @@ function linesOf(diagram: Diagram, call: string, conditions: Conditions): readon
   const { healthy } = new Circuit(diagram, situationOf(diagram, call, 'on', conditions))
   const { network } = healthy.circuit
   const control: ProofLine[] = []
-  const r = network.nodes.get('TB.R')
+  const r = network.nodes.get(diagram.hot ?? '')
   const common = network.nodes.get(diagram.common)
-  if (r !== undefined && common !== undefined)
+  if (diagram.hot !== null && r !== undefined && common !== undefined)
     control.push({
-      what: 'Control power, R to C',
-      at: { meter: 'volts', from: 'TB.R', to: diagram.common },
+      what: `Control power, ${terminalOfPoint(diagram.hot)} to ${terminalOfPoint(diagram.common)}`,
+      at: { meter: 'volts', from: diagram.hot, to: diagram.common },
       unit: 'V',
       expected: valueBetween(healthy, 'volts', r, common),
     })

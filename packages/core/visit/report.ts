@@ -1,6 +1,6 @@
 import { display } from '../circuit/meter'
 import { partWords, type Diagram } from '../diagram/diagram'
-import { seenWords } from '../diagnosis/words'
+import { seenWords } from './seenWords'
 import { closingProblems, type VisitState } from './visitState'
 import { restoredItems } from './proofSheet'
 import { alterationWords, temporaryWords, unsafeFindings } from './temporary'

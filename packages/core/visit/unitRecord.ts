@@ -48,7 +48,7 @@ export function foldUnitRecord(
     measures: openMeasures(entries),
     drifting: drifts(entries),
     contactors: [...diagram.parts.values()]
-      .filter(({ kind }) => kind.kind === 'contactor')
+      .filter(({ kind }) => kind.ageShown)
       .map(({ id, words }) => {
         const fitted =
           repairs.filter(({ body }) => body.of === id).at(-1)?.entry.clock.wall ?? Date.parse(installed)

@@ -1,6 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import { entriesOf, type At, type Of } from './fold'
 import { merge, standingEntries, type Entry } from './log'
+import { allOn, powerAfter, type PowerState } from './powerState'
 import {
   alterationsOf,
   openMeasures,
@@ -23,7 +24,7 @@ export interface VisitState {
   readonly callSince: number | null
   readonly power: Of<'power'>['is']
   /** Isolators that are off while the rest is on. */
-  readonly powerWords: string
+  readonly off: readonly string[]
   readonly isolation: At<'isolation'> | null
   readonly firstLook: ReadonlyMap<string, At<'first-look'>>
   readonly readings: readonly (At<'reading'> & {
@@ -53,13 +54,13 @@ export interface LeadFound extends At<'lead-found'> {
   readonly landed: Of<'lead-landed'> | null
 }
 
-/** Folds a log, in any order and with doubles, into what the visit is now. */
-export function foldVisit(log: readonly Entry[]): VisitState {
+/** Folds a log of a unit, in any order and with doubles, into what the visit is now. */
+export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
   const entries = standingEntries(merge(log))
   let call: string | null = null
   let callSince: number | null = null
-  let power: Of<'power'>['is'] = 'on'
-  let powerWords = ''
+  let switched: PowerState = allOn
+  let isolated = false
   const readings: VisitState['readings'][number][] = []
   for (const entry of entries) {
     const { body } = entry
@@ -68,13 +69,13 @@ export function foldVisit(log: readonly Entry[]): VisitState {
       callSince = entry.clock.wall
     }
     if (body.kind === 'power') {
-      const part = body.of !== undefined && body.of !== '' && body.is !== 'isolated'
-      if (!part) power = body.is
-      powerWords = part && body.is === 'off' ? `${body.of} off` : ''
+      switched = powerAfter(diagram, switched, body.is === 'on', body.of)
+      isolated = switched.power === 'off' && (isolated || body.is === 'isolated')
       callSince = entry.clock.wall
     }
-    if (body.kind === 'reading') readings.push({ entry, body, call, power })
+    if (body.kind === 'reading') readings.push({ entry, body, call, power: powerWord(switched, isolated) })
   }
+  const power = powerWord(switched, isolated)
   const complaint = entriesOf(entries, 'complaint').at(-1)
   const closed = new Set(entriesOf(entries, 'defect-closed').map(({ body }) => body.entry))
   const landed = entriesOf(entries, 'lead-landed').map(({ body }) => body)
@@ -83,7 +84,7 @@ export function foldVisit(log: readonly Entry[]): VisitState {
     call,
     callSince,
     power,
-    powerWords,
+    off: switched.off,
     readings,
     complaint: complaint?.body.complaint ?? '',
     complaintWords: complaint?.body.words ?? '',
@@ -115,6 +116,9 @@ export function foldVisit(log: readonly Entry[]): VisitState {
     signOff: entriesOf(entries, 'sign-off').at(-1) ?? null,
   }
 }
+
+const powerWord = ({ power }: PowerState, isolated: boolean): Of<'power'>['is'] =>
+  power === 'on' ? 'on' : isolated ? 'isolated' : 'off'
 
 /** Why a visit cannot be signed off as repaired; empty when it can. */
 export function signOffProblems(state: VisitState, diagram: Diagram): readonly string[] {

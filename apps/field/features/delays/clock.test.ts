@@ -1,5 +1,6 @@
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { foldVisit } from '@jokulgale/core/visit/visitState'
+import { builtInUnit } from '@jokulgale/core/units/index'
 import { overToSay, runningDelays, waitToSay } from './clock'
 
 const delays = [
@@ -20,6 +21,7 @@ const visit = (...bodies: readonly EntryBody[]) => {
         clock: { wall: calledAt + k, counter: 0, device: 'd' },
         body,
       })),
+      builtInUnit('rooftop-two-stage'),
     ),
   }
 }

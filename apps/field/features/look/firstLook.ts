@@ -1,6 +1,6 @@
-import type { Diagram } from '@jokulgale/core/diagram/diagram'
+import type { Diagram, Part } from '@jokulgale/core/diagram/diagram'
 
-/** What a first look goes over, before any power changes; fitted to the class of unit. */
+/** What a first look goes over, before any power changes; fitted to the parts that the unit has. */
 export interface LookItem {
   readonly id: string
   readonly words: string
@@ -8,42 +8,23 @@ export interface LookItem {
   readonly seen: readonly { readonly of: string; readonly right: string; readonly wrong: string }[]
 }
 
-interface Item {
-  readonly id: string
-  readonly words: string
-  readonly kinds?: Readonly<Record<string, readonly [right: string, wrong: string]>>
-}
-
-const everywhere: readonly Item[] = [
-  {
-    id: 'disconnect',
-    words: 'Disconnect on, breaker neither off nor tripped',
-    kinds: { disconnect: ['on', 'off'] },
-  },
-  { id: 'filter', words: 'Filters clean', kinds: { 'air-filter': ['clean', 'dirty'] } },
-  { id: 'wires', words: 'No burnt, chafed or hanging wires' },
-  { id: 'drain', words: 'Drain pan and trap in order', kinds: { drain: ['running', 'blocked'] } },
-  { id: 'jumpers', words: 'No strange jumpers, no spare leads uncapped' },
+/** Looked at on every unit. */
+const everywhere: readonly LookItem[] = [
+  { id: 'wires', words: 'No burnt, chafed or hanging wires', seen: [] },
+  { id: 'jumpers', words: 'No strange jumpers, no spare leads uncapped', seen: [] },
 ]
 
-const byClass: Readonly<Record<string, readonly Item[]>> = {
-  rooftop: [
-    { id: 'belt', words: 'Belt whole and tight', kinds: { belt: ['whole', 'broken'] } },
-    { id: 'coils', words: 'Coils clean, not frozen', kinds: { 'outdoor-coil': ['clean', 'dirty'] } },
-  ],
-  'heat-pump': [
-    { id: 'coils', words: 'Outdoor coil clean, not iced', kinds: { 'outdoor-coil': ['clean', 'dirty'] } },
-  ],
-  'fan-coil': [{ id: 'float', words: 'Float switch dry', kinds: { 'float-switch': ['dry', 'wet'] } }],
-  'air-handler': [{ id: 'belt', words: 'Belt whole and tight', kinds: { belt: ['whole', 'broken'] } }],
-}
-
-export const lookItemsFor = (diagram: Diagram): readonly LookItem[] =>
-  [...everywhere, ...(byClass[diagram.unitClass] ?? [])].map(({ id, words, kinds = {} }) => {
+/** Items of the parts that have something to look at, kind by kind, and of every unit. */
+export function lookItemsFor(diagram: Diagram): readonly LookItem[] {
+  const kinds = new Map<string, Part[]>()
+  for (const part of diagram.parts.values())
+    if (part.kind.firstLook) kinds.set(part.kind.kind, [...(kinds.get(part.kind.kind) ?? []), part])
+  const fitted = [...kinds].flatMap(([id, parts]): readonly LookItem[] => {
+    const { firstLook } = parts[0].kind
+    if (!firstLook) return []
+    const { words, right, wrong } = firstLook
     // a look at several of a kind says nothing of any one of them
-    const seen = Object.entries(kinds).flatMap(([kind, [right, wrong]]) => {
-      const parts = [...diagram.parts.values()].filter((part) => part.kind.kind === kind)
-      return parts.length === 1 ? [{ of: parts[0].id, right, wrong }] : []
-    })
-    return { id, words, seen }
+    return [{ id, words, seen: parts.length === 1 ? [{ of: parts[0].id, right, wrong }] : [] }]
   })
+  return [...fitted, ...everywhere]
+}

@@ -13,13 +13,15 @@ import type { OpenVisit } from '../visit/useVisit'
 
 /** From this on a leg is not dead, volts. */
 const deadBelowVolts = 5
-/** Seconds that stored energy is waited for: a drive's bus, run capacitors. */
-const storedSeconds = { drive: 300, capacitor: 60 } as const
 
 /** Every leg behind the unit's isolators to each other and to ground. */
 export function legsOf(diagram: Diagram): readonly { readonly from: string; readonly to: string }[] {
   return diagram.isolators.flatMap((id) => {
-    const outlets = [...diagram.points.keys()].filter((point) => point.startsWith(`${id}.T`))
+    const part = diagram.parts.get(id)
+    const poles = part?.kind
+      .branches(part.settings, {})
+      .filter(({ role, to }) => role === 'contact' && to !== 'EARTH')
+    const outlets = (poles ?? []).map(({ to }) => `${id}.${to}`)
     return [
       ...outlets.flatMap((from, k) => outlets.slice(k + 1).map((to) => ({ from, to }))),
       ...outlets.slice(0, 1).map((from) => ({ from, to: 'EARTH' })),
@@ -29,8 +31,7 @@ export function legsOf(diagram: Diagram): readonly { readonly from: string; read
 }
 
 const storedIn = (diagram: Diagram): number => {
-  const kinds = new Set([...diagram.parts.values()].map(({ kind }) => kind.kind))
-  return kinds.has('drive') ? storedSeconds.drive : kinds.has('capacitor') ? storedSeconds.capacitor : 0
+  return Math.max(0, ...[...diagram.parts.values()].map(({ kind }) => kind.storedSeconds ?? 0))
 }
 
 /**

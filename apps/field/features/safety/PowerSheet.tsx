@@ -46,7 +46,7 @@ export function PowerSheet({ visit, open, onClose }: PowerSheetProps) {
             : null}
           <Press
             title={powerWords.on}
-            selected={state.power === 'on' && state.powerWords === ''}
+            selected={state.power === 'on' && state.off.length === 0}
             disabled={state.power !== 'on' && holding.length > 0}
             onPress={() => {
               close()

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import type { ActionVerb } from '@jokulgale/core/visit/entry'
-import { isForbiddenBridge } from '@jokulgale/core/diagram/guards'
+import { joinProblem } from '@jokulgale/core/diagram/joins'
 import { Chips } from '../../ui/Chips'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
@@ -109,25 +109,15 @@ function BridgeForm({
         <PointChooser key={from} diagram={diagram} among={null} onChoose={from === '' ? setFrom : setTo} />
       </View>
     )
-  const short =
-    [from, to].every((point) => /^T[BS]\./.test(point)) &&
-    [from, to].some((point) => point.endsWith('.R')) &&
-    [from, to].some((point) => point.endsWith('.C'))
-  const guard = isForbiddenBridge(diagram, from, to)
+  const problem = joinProblem(diagram, from, to)
   return (
     <View style={{ gap: space.small }}>
       <Words strong>{`${from} to ${to}`}</Words>
-      {short ? (
-        <Notice kind="wrong">R to C is a dead short of the transformer: never join these two.</Notice>
-      ) : null}
-      {guard ? (
+      {problem ? (
         <Notice kind="wrong">
-          A limit, smoke, gas-safety or high-pressure control, phase protection or a line pole is never
-          bridged, not for a test. Read across it instead. If somebody else has bridged it, record that under
-          Look.
+          {`${problem.words}. If somebody else has joined them, record that under Look.`}
         </Notice>
-      ) : null}
-      {short || guard ? null : (
+      ) : (
         <Notice kind="caution">
           For a moment, watched, and off again. It stays in the list until you say that it is off.
         </Notice>
@@ -135,7 +125,7 @@ function BridgeForm({
       <Press
         kind="main"
         title="Joined"
-        disabled={short || guard}
+        disabled={problem !== null}
         onPress={() => {
           onDone(from, to)
         }}

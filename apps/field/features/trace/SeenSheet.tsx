@@ -1,5 +1,5 @@
 import { View } from 'react-native'
-import { seenWords } from '@jokulgale/core/diagnosis/words'
+import { seenWords } from '@jokulgale/core/visit/seenWords'
 import { lookChoices } from '@jokulgale/core/parts/lookWords'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'

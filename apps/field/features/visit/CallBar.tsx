@@ -64,7 +64,7 @@ export const CallBar = memo(function CallBar({ visit }: { readonly visit: OpenVi
         call?.id !== 'off',
       )}
       {chip(
-        state.powerWords ? `On, ${state.powerWords}` : powerWords[state.power],
+        state.off.length > 0 ? `On, ${state.off.join(', ')} off` : powerWords[state.power],
         'Power',
         () => {
           setOpen('power')

@@ -1,6 +1,6 @@
 import { startTransition, useEffect, useMemo, useRef, useState } from 'react'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
-import { tellsOfCircuit } from '@jokulgale/core/diagnosis/tellsOfCircuit'
+import { tellsOfCircuit } from '@jokulgale/core/visit/tellsOfCircuit'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { diagnosisService } from '../../workers/diagnosis'
 import { useAppSelector } from '../store'

@@ -38,17 +38,17 @@ export function useVisit(id: string): OpenVisit | null {
   const say = useCallback<OpenVisit['say']>((body, kept) => sync.say(id, body, kept), [sync, id])
   // an entry never changes: that the server has it now makes no other visit
   const said = log.map((entry) => entry.id).join(' ')
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  const state = useMemo(() => foldVisit(log), [said])
-  const bodies = useMemo(() => state.entries.map(({ body }) => body), [state])
   const unit = places?.units.find((candidate) => candidate.id === visit?.unit)
   const site = places?.sites.find((candidate) => candidate.id === unit?.site)
   const ladder = places?.diagrams.find((candidate) => candidate.id === unit?.diagram)?.ladder
+  const diagram = ladder === undefined ? null : knownLadder(ladder)
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const state = useMemo(() => (diagram ? foldVisit(log, diagram) : null), [said, diagram])
   return useMemo(
     () =>
-      unit && site && ladder !== undefined
-        ? { id, unit, site, ladder, diagram: knownLadder(ladder), state, bodies, say }
+      unit && site && ladder !== undefined && diagram && state
+        ? { id, unit, site, ladder, diagram, state, bodies: state.entries.map(({ body }) => body), say }
         : null,
-    [id, unit, site, ladder, state, bodies, say],
+    [id, unit, site, ladder, diagram, state, say],
   )
 }

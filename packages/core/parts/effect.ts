@@ -1,3 +1,5 @@
+import type { FaultClass } from './faultClass'
+
 /** `PART.TERMINAL`, or `EARTH` for the metal of the unit. */
 export type PointId = string
 export const earth: PointId = 'EARTH'
@@ -29,6 +31,7 @@ export interface Exclusion {
  */
 export interface Fault {
   readonly id: string
+  readonly class: FaultClass
   readonly words: string
   readonly prior: number
   readonly effects: readonly Effect[]
@@ -38,6 +41,8 @@ export interface Fault {
   readonly of: string
   /** The other wire of two that touch: either one put right ends it. */
   readonly touching?: string
+  /** The terminal that a lead was landed on, of a landing. */
+  readonly landedOn?: PointId
   readonly shows?: string
   readonly clears?: readonly Clearing[]
   readonly unless?: Exclusion

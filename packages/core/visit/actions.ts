@@ -1,8 +1,9 @@
-import { partOfPoint, terminalOfPoint, type Diagram } from '../diagram/diagram'
-import type { Effect } from '../diagram/effect'
+import { partOfPoint, type Diagram } from '../diagram/diagram'
+import type { Effect } from '../parts/effect'
 import { inPart } from '../diagram/faults'
+import { joinProblem } from '../diagram/joins'
 import { UnknownNameError } from '../diagram/nearest'
-import type { ActionVerb, AlterationSort } from '../visit/entry'
+import type { ActionVerb, AlterationSort } from './entry'
 
 /** An action that lasts: what it does to the circuit until it is undone. */
 export interface StandingAction {
@@ -70,7 +71,7 @@ export function effectsOfAction(diagram: Diagram, verb: ActionVerb, of: string, 
     case 'unplug': {
       const part = diagram.parts.get(of) ?? diagram.parts.get(partOfPoint(of))
       if (!part) throw new UnknownNameError('part', of, diagram.parts.keys())
-      if (part.kind.kind === 'plug')
+      if (part.kind.separable)
         return part.kind
           .branches(part.settings, {})
           .map((branch) => ({ does: 'open', branch: `${part.id}/${branch.name}` }))
@@ -128,10 +129,9 @@ function joinOf(diagram: Diagram, from: string, to: string): readonly Effect[] {
 
 function bridge(diagram: Diagram, of: string, to: string): readonly Effect[] {
   const effects = joinOf(diagram, of, to)
-  if (of === to) throw new ForbiddenActionError(`${of} to ${to}: a bridge needs two different points`)
-  const letters = [of, to].map(terminalOfPoint)
-  const onBoards = [of, to].every((point) => /^(TB|TS)\./.test(point))
-  if (onBoards && letters.includes('R') && letters.includes('C'))
-    throw new ForbiddenActionError('R to C is a dead short of the control transformer: never join these two')
+  const problem = joinProblem(diagram, of, to)
+  // what passes by a safety control is recorded, and makes the visit unsafe; a short is never even thought of
+  if (problem && problem.because !== 'guard' && problem.because !== 'never-bridged')
+    throw new ForbiddenActionError(problem.words)
   return effects
 }

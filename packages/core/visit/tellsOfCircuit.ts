@@ -1,4 +1,4 @@
-import type { EntryBody } from '../visit/entry'
+import type { EntryBody } from './entry'
 
 const told: Readonly<Record<EntryBody['kind'], boolean>> = {
   call: true,

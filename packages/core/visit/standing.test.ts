@@ -1,7 +1,7 @@
-import type { EntryBody } from '../visit/entry'
+import type { EntryBody } from './entry'
 import { builtInUnit } from '../units/index'
 import { ForbiddenActionError } from './actions'
-import { diagnose, modelOf } from './diagnose'
+import { diagnose, modelOf } from '../diagnosis/diagnose'
 import { gather } from './evidence'
 
 /** What a unit reads after some entries if a fault is there; `none` for a healthy one. */

@@ -2,7 +2,8 @@ import type { Power } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
 import { UnknownNameError } from '../diagram/nearest'
 import { knownConditions, type Conditions } from '../parts/kind'
-import type { EntryBody } from '../visit/entry'
+import type { EntryBody } from './entry'
+import { powerAfter } from './powerState'
 import { actAfter, alterationEffects, type StandingAction } from './actions'
 
 /** A part's setting as somebody left it. */
@@ -64,7 +65,7 @@ export function follow(diagram: Diagram, standing: Standing, entry: EntryBody): 
         )
       return entry.call === standing.call ? standing : { ...changed(standing), call: entry.call }
     case 'power':
-      return powerAfter(diagram, standing, entry.is === 'on', entry.of ?? '')
+      return { ...changed(standing), ...powerAfter(diagram, standing, entry.is === 'on', entry.of) }
     case 'condition':
       return {
         ...standing,
@@ -79,13 +80,7 @@ export function follow(diagram: Diagram, standing: Standing, entry: EntryBody): 
       }
     }
     case 'action':
-      if (entry.do === 'reset') {
-        if (!diagram.parts.has(entry.of)) throw new UnknownNameError('part', entry.of, diagram.parts.keys())
-        return standing.reset.includes(entry.of)
-          ? standing
-          : { ...standing, reset: [...standing.reset, entry.of] }
-      }
-      return { ...standing, actions: actAfter(diagram, standing.actions, entry.do, entry.of, entry.to) }
+      return afterAction(diagram, standing, entry)
     case 'alteration': {
       const { what, of, to = '' } = entry
       return {
@@ -118,6 +113,17 @@ export function follow(diagram: Diagram, standing: Standing, entry: EntryBody): 
   }
 }
 
+/** The standing after something was done: a reset ends a trip, anything else lasts until it is undone. */
+function afterAction(
+  diagram: Diagram,
+  standing: Standing,
+  { do: verb, of, to }: EntryBody & { kind: 'action' },
+): Standing {
+  if (verb !== 'reset') return { ...standing, actions: actAfter(diagram, standing.actions, verb, of, to) }
+  if (!diagram.parts.has(of)) throw new UnknownNameError('part', of, diagram.parts.keys())
+  return standing.reset.includes(of) ? standing : { ...standing, reset: [...standing.reset, of] }
+}
+
 const alterationKey = (of: string, to: string): string => `found ${of} ${to}`
 
 /** Delays begin anew. */
@@ -126,26 +132,6 @@ const changed = (standing: Standing): Standing => ({
   age: null,
   before: { call: standing.call, power: standing.power },
 })
-
-function powerAfter(diagram: Diagram, standing: Standing, on: boolean, of: string): Standing {
-  const names = of
-    .split(',')
-    .map((name) => name.trim())
-    .filter((name) => name !== '')
-  for (const name of names)
-    if (!diagram.parts.has(name)) throw new UnknownNameError('isolator', name, diagram.isolators)
-  const whole = names.length === 0 || diagram.isolators.every((isolator) => names.includes(isolator))
-  if (whole) return { ...changed(standing), power: on ? 'on' : 'off', off: [] }
-  const off = on
-    ? standing.off.filter((name) => !names.includes(name))
-    : [...new Set([...standing.off, ...names])].sort()
-  if (diagram.isolators.every((isolator) => off.includes(isolator)))
-    return { ...changed(standing), power: 'off', off: [] }
-  // one section back on from a unit that is all off: the others stay off
-  const left =
-    standing.power === 'off' && on ? diagram.isolators.filter((isolator) => !names.includes(isolator)) : off
-  return { ...changed(standing), power: 'on', off: left }
-}
 
 function conditionName(diagram: Diagram, name: string): string {
   const known = new Set<string>([

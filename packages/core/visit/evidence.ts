@@ -1,7 +1,7 @@
 import type { Meter } from '../circuit/meter'
 import type { Diagram } from '../diagram/diagram'
 import { UnknownNameError } from '../diagram/nearest'
-import type { CaseFile, DropPoint, EntryBody } from '../visit/entry'
+import type { CaseFile, DropPoint, EntryBody } from './entry'
 import { atArrival, follow, settingOf, type SettingChange, type Standing } from './standing'
 
 /** One thing seen or measured, and what held when it was. */
