@@ -1,4 +1,4 @@
-import type { Random } from '@jokulgale/core/diagnosis/noise'
+import type { Random } from '@jokulgale/core/world/random'
 import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
 
 /** A hypothesis drawn by its prior, healthy included. */

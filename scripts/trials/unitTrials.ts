@@ -1,7 +1,7 @@
 import { classesOf } from '@jokulgale/core/diagnosis/classes'
 import { modelOf } from '@jokulgale/core/diagnosis/diagnose'
 import { isolateAll, policies, type Isolation, type Policy } from '@jokulgale/core/diagnosis/isolate'
-import { seeded } from '@jokulgale/core/diagnosis/noise'
+import { seeded } from '@jokulgale/core/world/random'
 import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
 import { playRepairs } from '@jokulgale/core/diagnosis/repairTrial'
 import { schools, type School } from '@jokulgale/core/diagnosis/schools'

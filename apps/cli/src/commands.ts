@@ -10,8 +10,13 @@ import type { Effect } from '@jokulgale/core/parts/effect'
 import { faultsOf } from '@jokulgale/core/diagram/faults'
 import { UnknownNameError } from '@jokulgale/core/diagram/nearest'
 import { classesOf } from '@jokulgale/core/diagnosis/classes'
+import { notDrawn } from '@jokulgale/core/diagnosis/hypothesis'
+import { notDrawnBetween } from '@jokulgale/core/diagnosis/notDrawnBetween'
+import { sharesOf } from '@jokulgale/core/diagnosis/rates'
+import { sideFindings } from '@jokulgale/core/diagnosis/sideFindings'
+import { beforeEnergising } from '@jokulgale/core/diagnosis/story'
 import { isolateAll, policies } from '@jokulgale/core/diagnosis/isolate'
-import { seeded } from '@jokulgale/core/diagnosis/noise'
+import { seeded } from '@jokulgale/core/world/random'
 import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import type { Step } from '@jokulgale/core/diagnosis/steps'
@@ -31,7 +36,12 @@ export const commands: Readonly<Record<string, (args: readonly string[]) => unkn
       return { id, kind: unit.unitClass, title: unit.title, calls: unit.calls.map((call) => call.id) }
     }),
   points: (args) => [...unitOf(args).points.values()].map(({ id, words, zone }) => ({ id, words, zone })),
-  faults: (args) => faultsOf(unitOf(args)).map(({ id, words, prior }) => ({ id, words, prior })),
+  faults: (args) => {
+    const unit = unitOf(args)
+    const faults = faultsOf(unit)
+    const shares = sharesOf(unit, faults)
+    return faults.map(({ id, words }, k) => ({ id, words, prior: shares[k] }))
+  },
   read,
   diagnose: diagnoseFile,
   isolate,
@@ -96,16 +106,29 @@ function diagnoseFile(args: readonly string[]): unknown {
   const [path] = args
   if (path === undefined) throw new Error('name a case file: diagnose CASE.json')
   const file = readCaseFile(readFileSync(path, 'utf8'))
-  const { model, belief, ranked, next } = diagnose(builtInUnit(file.unit), file)
+  const diagnosis = diagnose(builtInUnit(file.unit), file)
+  const { model, belief, ranked, next } = diagnosis
+  const shown = ranked.filter((h) => belief.probability[h] > shownFrom).slice(0, mostShown)
+  const classOf = classLabels(model, shown)
+  const classes = [...new Set(shown.map(classOf))].map((name) => {
+    const members = shown.filter((h) => classOf(h) === name)
+    return {
+      class: name,
+      members: members.map((h) => model.hypotheses[h].id),
+      probability: members.reduce((sum, h) => sum + belief.probability[h], 0),
+    }
+  })
   return {
-    suspects: ranked
-      .filter((h) => belief.probability[h] > 1e-4)
-      .slice(0, 40)
-      .map((h) => ({
-        id: model.hypotheses[h].id,
-        words: model.hypotheses[h].words,
-        probability: belief.probability[h],
-      })),
+    suspects: shown.map((h) => ({
+      id: model.hypotheses[h].id,
+      words: model.hypotheses[h].words,
+      probability: belief.probability[h],
+      class: classOf(h),
+      ...(model.hypotheses[h].id === notDrawn ? { between: notDrawnBetween(diagnosis) } : {}),
+      beforeEnergising: beforeEnergising(model.diagram, model.hypotheses[h]),
+    })),
+    classes: classes.sort((a, b) => b.probability - a.probability),
+    findings: sideFindings(diagnosis),
     next: next.map((step) => ({
       ...stepFields(step),
       call: step.call,
@@ -114,6 +137,19 @@ function diagnoseFile(args: readonly string[]): unknown {
       cost: step.cost,
     })),
   }
+}
+
+/** Suspects less probable than this are left out, and no more than so many are listed. */
+const shownFrom = 1e-4
+const mostShown = 40
+
+/** The class of each suspect, named after its most probable member: what no reading parts. Pairs are their own. */
+function classLabels(model: UnitModel, ranked: readonly number[]): (h: number) => string {
+  const numbers = classesOf(model)
+  const names = new Map<number, string>()
+  for (const h of ranked)
+    if (h < model.singles && !names.has(numbers[h])) names.set(numbers[h], model.hypotheses[h].id)
+  return (h) => (h < model.singles ? (names.get(numbers[h]) ?? '') : model.hypotheses[h].id)
 }
 
 function stepFields(step: Step): object {

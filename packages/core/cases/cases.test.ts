@@ -26,7 +26,7 @@ const truths: Readonly<Record<string, string>> = {
   '07-restart-loop': 'HC1:coil-shorted',
   '08-chafed-outdoors': 'TB.R-OT.R:grounded',
   '08b-crossed': 'TB.R-OT.R:crossed:TB.C-OT.C',
-  '09-back-feed': 'GR:made1-welded',
+  '09-back-feed': 'GR:throws1-joined',
   '09b-heater-relay': 'HR:made1-welded',
   '10-fan-relay-welded': 'GR:made1-welded',
   '10b-fed-elsewhere': 'TB.R-TS.R:crossed:TS.G-TB.G',

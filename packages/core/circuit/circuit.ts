@@ -19,6 +19,12 @@ export interface Settled extends Settlement {
   readonly circuit: Circuit
 }
 
+/** A state that a unit may be met in besides the settled one: what is held in it, and how often it is met. */
+export interface MetPhase {
+  readonly held: readonly Effect[]
+  readonly weight: number
+}
+
 interface Solved {
   readonly ac: Variation
   readonly dc: Variation
@@ -68,6 +74,15 @@ export class Circuit {
     return known
   }
 
+  /** The circuit with further effects at their first instant: every contact still stands as in the healthy state. */
+  atFirst(effects: readonly Effect[]): Settled {
+    const overrides = resolveEffects(this.network, effects)
+    const states = this.healthy.states.map((state, link) => overrides.held.get(link) ?? state)
+    const touched = new Set([...overrides.rows.keys(), ...overrides.held.keys()])
+    const solved = this.solveStates(states, overrides)
+    return { ...solved, states, overrides, touched, oscillates: false, rounds: 0, circuit: this }
+  }
+
   /** The circuit with every link in a given state, whatever the parts would make of it. */
   solveStates(states: readonly string[], overrides: Overrides): Solved {
     return this.settling.solveStates(states, overrides)
@@ -86,6 +101,37 @@ export class Circuit {
   /** Entries of the factors, the work of one direct solve. */
   get factorEntries(): number {
     return this.settling.factorEntries
+  }
+
+  /**
+   * States besides the settled one that the unit may be met in: what a part says of itself in it, with everything that
+   * acts slowly held where it was. Weights are what is left beside the settled state.
+   */
+  phases(settled: Settled): readonly MetPhase[] {
+    const met: MetPhase[] = []
+    for (const { part, now } of this.settling.feeling(settled, settled.states, settled.overrides))
+      for (const { states, weight } of part.kind.phases?.(now) ?? [])
+        met.push({
+          weight,
+          held: [
+            ...Object.entries(states).map(([branch, state]) => ({
+              does: 'hold' as const,
+              branch: `${part.id}/${branch}`,
+              state,
+            })),
+            ...this.slowHeld(settled),
+          ],
+        })
+    return met
+  }
+
+  /** Everything that acts slowly, held as it stands in the healthy state: for a moment it has not acted yet. */
+  slowHeld({ overrides }: Settled): readonly Effect[] {
+    return this.network.links.flatMap(({ id, part, role }, link): readonly Effect[] =>
+      part?.kind.slow && (role === 'fuse' || role === 'contact') && !overrides.held.has(link)
+        ? [{ does: 'hold', branch: id, state: this.healthy.states[link] }]
+        : [],
+    )
   }
 
   /** What a look at each part tells in a settled state, by part. */

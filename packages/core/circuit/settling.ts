@@ -1,3 +1,4 @@
+import type { Wants } from '../parts/kind'
 import type { Settings } from '../parts/settings'
 import { fill, stir, type Actor, type Break, type Cast, type Feelings } from './actors'
 import {
@@ -46,6 +47,13 @@ const startingRounds = 8
 const refactorFrom = 24
 
 const noChanges: readonly Change[] = []
+
+/** What a slow actor would do, and when. */
+interface Move {
+  readonly actor: Actor
+  readonly wants: Wants
+  readonly after: number
+}
 
 /** Finds the states that a circuit takes: solve, let each part act on what it feels, solve again. */
 export class Settling {
@@ -306,22 +314,53 @@ export class Settling {
     const { actors } = this.cast
     const breakOf = this.breaksUnder(overrides)
     let changed = false
+    let soonest: Move | null = null
     for (let k = 0; k < actors.length; k++) {
       if (this.stirred[k] === 0) continue
       const actor = actors[k]
       if (!actor.behave || actor.slow !== slow) continue
       fill(actor, this.felt, states, this.settingsOf(actor, overrides), breakOf)
       const wants = actor.behave(actor.now)
-      for (const branch in wants) {
-        const link = actor.own.get(branch)
-        if (link === undefined) throw new RangeError(`${actor.part.id} has no branch “${branch}”`)
-        if (states[link] === wants[branch] || this.isHeld(link, overrides)) continue
-        states[link] = wants[branch]
-        touched.add(link)
-        changed = true
+      if (!slow) changed = this.take(actor, wants, states, touched, overrides) || changed
+      else if (this.moves(actor, wants, states, overrides)) {
+        const after = actor.part.kind.actsAfter?.(actor.now) ?? 0
+        if (soonest === null || after < soonest.after) soonest = { actor, wants, after }
       }
     }
+    return soonest ? this.take(soonest.actor, soonest.wants, states, touched, overrides) : changed
+  }
+
+  /** Whether an actor would change any of its links. */
+  private moves(actor: Actor, wants: Wants, states: readonly string[], overrides: Overrides): boolean {
+    return Object.entries(wants).some(([branch, state]) => {
+      const link = this.linkOf(actor, branch)
+      return states[link] !== state && !this.isHeld(link, overrides)
+    })
+  }
+
+  /** Puts the links of an actor into the states that it wants; says whether any changed. */
+  private take(
+    actor: Actor,
+    wants: Wants,
+    states: string[],
+    touched: Set<number>,
+    overrides: Overrides,
+  ): boolean {
+    let changed = false
+    for (const branch in wants) {
+      const link = this.linkOf(actor, branch)
+      if (states[link] === wants[branch] || this.isHeld(link, overrides)) continue
+      states[link] = wants[branch]
+      touched.add(link)
+      changed = true
+    }
     return changed
+  }
+
+  private linkOf({ own, part }: Actor, branch: string): number {
+    const link = own.get(branch)
+    if (link === undefined) throw new RangeError(`${part.id} has no branch “${branch}”`)
+    return link
   }
 
   private breaksUnder(overrides: Overrides): (link: number) => Break {

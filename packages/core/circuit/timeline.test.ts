@@ -49,7 +49,7 @@ test('the same with a fuse ends with the fuse', () => {
 })
 
 test('opening times stay within the published bands', () => {
-  expect(openingSeconds(1.1)).toBe(Infinity)
+  expect(openingSeconds('fuse', 1.1)).toBe(Infinity)
   const bands = [
     [1.35, 0.75, 600],
     [2, 0.15, 5],
@@ -57,7 +57,7 @@ test('opening times stay within the published bands', () => {
     [6, 0.02, 0.1],
   ] as const
   for (const [multiple, least, most] of bands) {
-    expect(openingSeconds(multiple)).toBeGreaterThanOrEqual(least)
-    expect(openingSeconds(multiple)).toBeLessThanOrEqual(most)
+    expect(openingSeconds('fuse', multiple)).toBeGreaterThanOrEqual(least)
+    expect(openingSeconds('fuse', multiple)).toBeLessThanOrEqual(most)
   }
 })

@@ -105,6 +105,7 @@ function delaysOf(circuit: Circuit): Delays {
 
 function waitOf(circuit: Circuit, link: number, to: string, delays: Delays, amps: number): number {
   const { id, part } = circuit.network.links[link]
-  if (part?.kind.slow && to === 'open') return openingSeconds(amps / part.settings.number('amps'))
+  const device = part?.kind.overcurrent
+  if (part && device && to === 'open') return openingSeconds(device, amps / part.settings.number('amps'))
   return delays.get(`${id} ${to}`) ?? 0
 }

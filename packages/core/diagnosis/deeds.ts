@@ -7,7 +7,7 @@ import { lookSteps, readingSteps, situationIn, type Search } from './proposals'
 import type { Deed, Step } from './steps'
 
 /** Seconds that an action takes, its undoing counted in. */
-const seconds = { bridge: 40, unplug: 45, lift: 90, warm: 90, cool: 120, reset: 20 } as const
+const seconds = { bridge: 40, unplug: 45, lift: 90, warm: 90, cool: 120 } as const
 type ProposedVerb = keyof typeof seconds
 
 /** So many suspects at the most are tried with actions: before that, plain readings part them faster. */
@@ -22,12 +22,10 @@ interface Proposal extends Deed {
 }
 
 /**
- * Actions that would tell suspects apart: join R to a call at the board, bridge a contact for a moment where
- * its kind
- * allows it, warm or cool a sensor, reset a trip; with the unit isolated, unplug a section or lift a lead and
- * read again.
- * Limits, smoke, gas-safety and high-pressure controls, phase protection and line poles are not on the list
- * at all.
+ * Actions that would tell suspects apart: join hot to a call at the board, bridge a contact for a moment where its kind
+ * allows it, warm or cool a sensor; with the unit isolated, unplug a section or lift a lead and read again. Limits, smoke,
+ * gas-safety and high-pressure controls, phase protection and line poles are not on the list at all, and no trip is reset
+ * to see whether it comes again.
  */
 export function deedSteps(search: Search): readonly Step[] {
   const { which, findings, model } = search
@@ -44,8 +42,8 @@ export function deedSteps(search: Search): readonly Step[] {
     .flatMap((proposal): readonly Step[] => {
       const { verb, of, to, power, readings } = proposal
       const standing = { ...findings.now, power }
-      const done = verb === 'reset' ? [] : effectsOfAction(model.diagram, verb, of, to)
-      const situation = situationIn(search, standing).with(done, verb === 'reset' ? [of] : [])
+      const done = effectsOfAction(model.diagram, verb, of, to)
+      const situation = situationIn(search, standing).with(done)
       const cost = seconds[verb] + (power !== findings.now.power ? search.costs.isolateSeconds : 0)
       const deed: Deed = { verb, of, to }
       return [
@@ -97,9 +95,6 @@ function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Pro
           { verb: 'warm', of: part.id, to: '', power: 'on', readings: [across] } as const,
           { verb: 'cool', of: part.id, to: '', power: 'on', readings: [across] } as const,
         ]
-      : []),
-    ...(part.kind.faults(part.settings).some(({ clears }) => clears?.includes('reset'))
-      ? [{ verb: 'reset', of: part.id, to: '', power: 'on', readings: [across] } as const]
       : []),
   ]
 }

@@ -1,11 +1,13 @@
 import type { Diagram } from '../diagram/diagram'
 import type { CaseFile } from '../visit/entry'
 import { gather, type Findings } from '../visit/evidence'
+import { unitAsMeasured } from '../visit/unitAsMeasured'
 import { pick, stepsInOrder, type Choosing } from './nextStep'
 import { UnitModel } from './predictor'
 import type { UnitFacts } from './priors'
 import type { Step } from './steps'
 import { believe, type Belief } from './suspects'
+import { onSupplyFound } from './supplyFound'
 
 /** What is believed of a unit. */
 export interface Judgement {
@@ -42,8 +44,11 @@ export function modelOf(diagram: Diagram): UnitModel {
 
 /** What the entries of a case say about a unit. Throws EvidenceError, UnknownNameError. */
 export function judge(diagram: Diagram, file: Omit<CaseFile, 'unit'>, facts: UnitFacts = {}): Judgement {
-  const model = modelOf(diagram)
-  const findings = gather(diagram, file)
+  const measured = unitAsMeasured(diagram, file.entries)
+  const findings = gather(measured, file)
+  const isSaid = file.entries.some(({ kind }) => kind === 'supply')
+  const fed = isSaid ? measured : onSupplyFound(modelOf(measured), findings.evidence)
+  const model = modelOf(fed)
   const belief = believe(model, findings, facts)
   return {
     model,

@@ -2,9 +2,12 @@ import type { Diagram } from '../diagram/diagram'
 import type { CaseFile } from '../visit/entry'
 import type { Candidate } from './candidates'
 import { judge, modelOf } from './diagnose'
+import { complaintChance } from './complaint'
 import { pathDrops } from './drops'
+import { Moment } from './moment'
 import { candidatesIn, standingsElsewhere } from './nextStep'
-import type { SituationModel, UnitModel } from './predictor'
+import type { UnitModel } from './predictor'
+import type { SituationModel } from './situationModel'
 import type { UnitFacts } from './priors'
 import { situationIn } from './proposals'
 import { atArrival } from '../visit/standing'
@@ -46,6 +49,16 @@ export function* prepare(diagram: Diagram): Generator<undefined, void> {
     const situation = model.situation(standing)
     yield
     yield* solve(model, situation, candidatesIn(diagram, standing))
+    yield* solveTripped(model, new Moment(model, standing, []))
+  }
+}
+
+/** Every suspect with what it has tripped, before anybody arrived or not, and what it is complained of for. */
+function* solveTripped(model: UnitModel, moment: Moment): Generator<undefined, void> {
+  for (const h of model.everySingle) {
+    for (const { id } of model.diagram.complaints) complaintChance(model, id, h)
+    for (const blown of [true, false]) moment.situation.settle(moment.asTripped(h, blown))
+    if (h % pieceFaults === 0) yield
   }
 }
 

@@ -1,6 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import type { Effect, Fault } from '../parts/effect'
 import { faultsOf } from '../diagram/faults'
+import { sharesOf } from './rates'
 
 /** One way the unit may be: a fault, several at once, or none. */
 export interface Hypothesis {
@@ -14,45 +15,66 @@ export interface Hypothesis {
   readonly prove: string
   /** Parts or wires it lays blame on; empty for none. */
   readonly of: readonly string[]
+  /** What has come of its faults besides themselves: trips that stay, a motor that stands still. */
+  readonly held?: readonly Effect[]
+  /** Nothing has reacted to it yet: every contact stands as in a healthy unit. */
+  readonly atFirst?: true
 }
 
 /** Chances that a unit somebody complains of has nothing wrong, or more than one thing. */
-export const healthyChance = 0.04
+export const healthyChance = 0.05
 export const nothingWrong = 'none'
+/** The hypothesis that the unit is wired or fitted otherwise than its drawing. */
+export const notDrawn = 'not-drawn'
+const notDrawnPrior = 0.008
 
 /** Every single fault of the unit, after the hypothesis that nothing is wrong; priors sum to one. */
 export function hypothesesOf(diagram: Diagram): readonly Hypothesis[] {
   const faults = faultsOf(diagram)
-  const total = faults.reduce((sum, fault) => sum + fault.prior, 0)
-  return [
-    {
-      id: nothingWrong,
-      words: 'Nothing wrong is seen by these readings',
-      prior: healthyChance,
-      faults: [],
-      effects: [],
-      cause: '',
-      prove: '',
-      of: [],
-    },
-    ...faults.map((fault): Hypothesis => ({
-      id: fault.id,
-      words: fault.words,
-      prior: ((1 - healthyChance) * fault.prior) / total,
-      faults: [fault],
-      effects: fault.effects,
-      cause: fault.cause,
-      prove: fault.prove,
-      of: fault.touching === undefined ? [fault.of] : [fault.of, fault.touching],
-    })),
-  ]
+  const shares = sharesOf(diagram, faults)
+  const faulty = 1 - healthyChance - notDrawnPrior
+  return [healthy, ...faults.map((fault, k) => single(fault, faulty * shares[k])), otherwise]
 }
 
-/** Two faults at once, independent of each other. */
+const healthy: Hypothesis = {
+  id: nothingWrong,
+  words: 'Nothing wrong is seen by these readings',
+  prior: healthyChance,
+  faults: [],
+  effects: [],
+  cause: '',
+  prove: '',
+  of: [],
+}
+
+const otherwise: Hypothesis = {
+  ...healthy,
+  id: notDrawn,
+  words: 'Something is not as drawn: a part, a jumper, a lead or a substitute that the drawing does not have',
+  prior: notDrawnPrior,
+  cause: 'altered by somebody, or another version of the unit',
+  prove: 'compare this stretch with the drawing, lead by lead',
+}
+
+const single = (fault: Fault, prior: number): Hypothesis => ({
+  id: fault.id,
+  words: fault.words,
+  prior,
+  faults: [fault],
+  effects: fault.effects,
+  cause: fault.cause,
+  prove: fault.prove,
+  of: fault.touching === undefined ? [fault.of] : [fault.of, fault.touching],
+})
+
+/** Two faults at once are rarer than two independent ones: most calls are about one thing. */
+const twoShare = 0.12
+
+/** Two faults at once. */
 export const bothOf = (a: Hypothesis, b: Hypothesis): Hypothesis => ({
   id: `${a.id} + ${b.id}`,
   words: `${a.words}; and ${b.words}`,
-  prior: a.prior * b.prior,
+  prior: twoShare * a.prior * b.prior,
   faults: [...a.faults, ...b.faults],
   effects: [...a.effects, ...b.effects],
   cause: [a.cause, b.cause].filter(Boolean).join('; '),

@@ -34,7 +34,8 @@ test('some volts picked up behind an open switch do not clear it, and are to be 
     expect(suspects[0].of).toEqual(['LPS1'])
     expect(warning === '' || /phantom.*low-impedance/.test(warning)).toBe(true)
   }
-  expect(briefed(read('volts', 'LPS1.2', 3.1)).warning).toMatch(/phantom/)
+  // more may be a switch that makes badly: it is asked about at the pad
+  expect(briefed(read('volts', 'LPS1.2', 11)).suspects[0].of).toEqual(['LPS1'])
 })
 
 test('a low-impedance meter shows no phantom: nothing there settles it, volts there are no phantom', () => {

@@ -1,9 +1,10 @@
 import { ohmsRangeEnd, type Meter } from '../circuit/meter'
+import type { Coarseness } from './typed'
 
 /** Chance that a reading is a blunder: wrong terminal, wrong function, a lead that does not touch. */
-export const blunderChance = 0.03
+export const blunderChance = 0.025
 /** Share of blunders that read nothing at all. */
-const deadLeadShare = 0.4
+const deadLeadShare = 0.3
 
 /**
  * What a meter of high input resistance may show on a dead wire that runs beside live ones: some volts,
@@ -51,17 +52,114 @@ export const spreadOf = (meter: Exclude<Meter, 'ohms'>, predicted: number): numb
   return Math.sqrt(part * part + floor * floor)
 }
 
+/** What readings of a visit share with a prediction, and how coarsely this one was put down. */
+export interface Sharing extends Coarseness {
+  /** Share by which all such readings differ from the drawing, as far as it is known, and its variance. */
+  readonly mean: number
+  readonly variance: number
+}
+
+/** A share of the predicted value that is a reading's own, where what readings share is told apart from it. */
+const ownShares: Readonly<Record<Exclude<Meter, 'ohms'>, number>> = {
+  volts: 0.015,
+  loz: 0.015,
+  dc: 0.04,
+  amps: 0.035,
+  millivolts: 0.35,
+}
+
+/** A few volts that leak onto an open conductor depend on its length and the damp: more than half of them may be missing. */
+const faint = { belowVolts: 5, share: 0.8 } as const
+
+/** Variance of a reading that is its own: the meter, this place of this unit, and the digits that were left out. */
+export function ownVariance(meter: Exclude<Meter, 'ohms'>, predicted: number, coarse: Coarseness): number {
+  const isFaint = meter === 'volts' && predicted < faint.belowVolts
+  const part = (isFaint ? faint.share : ownShares[meter]) * predicted
+  return part ** 2 + tolerances[meter].floor ** 2 + coarse.rounding ** 2 + coarse.nominal ** 2
+}
+
 /** Probability density of a reading, given what the circuit says it should be. `null` is OL. */
-export function likelihood(meter: Meter, value: number | null, predicted: number | null): number {
-  if (meter === 'ohms') return ohmsLikelihood(value, predicted)
-  if (value === null || predicted === null) return blunderChance
-  const { floor, span } = tolerances[meter]
-  const exact = bell(value - predicted, spreadOf(meter, predicted))
-  const good = mayPickUp(meter, predicted)
+export function likelihood(
+  meter: Meter,
+  value: number | null,
+  predicted: number | null,
+  sharing?: Sharing,
+): number {
+  return (
+    (1 - blunderChance) * goodDensity(meter, value, predicted, sharing) +
+    blunderChance * blunderDensity(meter, value, predicted)
+  )
+}
+
+/** The same of a reading that is no blunder. */
+export function goodDensity(
+  meter: Meter,
+  value: number | null,
+  predicted: number | null,
+  sharing?: Sharing,
+): number {
+  if (meter === 'ohms') return ohmsDensity(value, predicted)
+  if (value === null || predicted === null) return value === predicted ? 1 : 0
+  const center = sharing ? predicted * (1 + sharing.mean) : predicted
+  const spread = sharing
+    ? Math.sqrt(predicted * predicted * sharing.variance + ownVariance(meter, predicted, sharing))
+    : spreadOf(meter, predicted)
+  const exact = bell(value - center, spread)
+  return mayPickUp(meter, predicted)
     ? (1 - phantom.chance) * exact + phantom.chance * phantomDensity(value)
     : exact
-  const blunder = deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span
-  return (1 - blunderChance) * good + blunderChance * blunder
+}
+
+/** The same where what is predicted may lie anywhere between two values. */
+export function densityBetween(
+  meter: Meter,
+  value: number | null,
+  a: number | null,
+  b: number | null,
+  sharing: Sharing,
+): number {
+  if (value === null || a === null || b === null)
+    return 0.5 * (goodDensity(meter, value, a, sharing) + goodDensity(meter, value, b, sharing))
+  if (meter === 'ohms') {
+    const [at, from, to] = [value, a, b].map((ohms) => Math.log(ohms + ohmsFloor))
+    return spreadEvenly(at, from, to, ohmsSpread)
+  }
+  const scale = 1 + sharing.mean
+  const most = Math.max(a, b)
+  const spread = Math.sqrt(most * most * sharing.variance + ownVariance(meter, most, sharing))
+  return spreadEvenly(value, a * scale, b * scale, spread)
+}
+
+/** Density at a value of something spread evenly between two ends, read with a normal error. */
+function spreadEvenly(at: number, from: number, to: number, spread: number): number {
+  const [low, high] = from < to ? [from, to] : [to, from]
+  if (high - low < spread / 4) return bell(at - (low + high) / 2, spread)
+  return (normalBelow((at - low) / spread) - normalBelow((at - high) / spread)) / (high - low)
+}
+
+/** Share of a normal distribution below a number of standard deviations (Abramowitz & Stegun 26.2.17). */
+function normalBelow(z: number): number {
+  const t = 1 / (1 + 0.2316419 * Math.abs(z))
+  const poly =
+    t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
+  const tail = (Math.exp(-z * z * 0.5) / Math.sqrt(2 * Math.PI)) * poly
+  return z >= 0 ? 1 - tail : tail
+}
+
+/** Of blunders, the share that is a number typed wrong by ten. */
+const slipShare = 0.25
+
+/** Probability density of a reading that is a blunder. */
+export function blunderDensity(meter: Meter, value: number | null, predicted: number | null): number {
+  if (meter === 'ohms') return value === null ? 0.5 : 0.5 / ohmsSpan
+  if (value === null || predicted === null) return 1
+  const { floor, span } = tolerances[meter]
+  const elsewhere = deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span
+  const slipped = (factor: number): number =>
+    factor * bell(value * factor - predicted, spreadOf(meter, predicted))
+  return predicted < 1
+    ? elsewhere
+    : (1 - slipShare) * elsewhere + (slipShare / 2) * (slipped(10) + slipped(0.1))
 }
 
 const mayPickUp = (meter: Meter, predicted: number | null): boolean =>
@@ -81,19 +179,15 @@ export const mayBePhantom = (meter: Meter, value: number | null, predicted: numb
   value > phantom.deadBelowVolts &&
   value <= phantom.mostVolts
 
-function ohmsLikelihood(value: number | null, predicted: number | null): number {
-  const blunder = value === null ? 0.5 : 0.5 / ohmsSpan
+/** Density of ohms on a logarithmic scale; chance of OL. */
+function ohmsDensity(value: number | null, predicted: number | null): number {
   if (value === null || predicted === null) {
     // near the end of the range a display may say either
-    const near =
-      value === null
-        ? predicted !== null && predicted > ohmsRangeEnd / 4
-        : value !== null && value > ohmsRangeEnd / 4
-    const good = value === predicted ? 1 : near ? 0.3 : 0
-    return (1 - blunderChance) * good + blunderChance * blunder
+    const other = value ?? predicted
+    const near = other !== null && other > ohmsRangeEnd / 4
+    return value === predicted ? 1 : near ? 0.3 : 0
   }
-  const good = bell(Math.log((value + ohmsFloor) / (predicted + ohmsFloor)), ohmsSpread)
-  return (1 - blunderChance) * good + blunderChance * blunder
+  return bell(Math.log((value + ohmsFloor) / (predicted + ohmsFloor)), ohmsSpread)
 }
 
 const bell = (distance: number, spread: number): number =>
@@ -116,4 +210,22 @@ export const distinct = (meter: Meter, a: number | null, b: number | null): bool
   spreadsApart(meter, a, b) > 3
 
 /** Chance of seeing what is there, and of seeing what is not. */
-export const lookChance = { hit: 0.93, falseAlarm: 0.06 } as const
+const lookChance = { hit: 0.95, falseAlarm: 0.03 } as const
+/** The same of what nobody mistakes: where a handle stands, whether a lead is on this terminal or that. */
+const plainChance = { hit: 0.99, falseAlarm: 0.0005 } as const
+const plainWords: ReadonlySet<string> = new Set([
+  'off',
+  'tripped',
+  'blown',
+  'blown-clear',
+  'blown-silvered',
+  'blown-sagged',
+  'wet',
+  'broken',
+])
+
+/** Chance of a word being said of a look that shows it, or does not. */
+export function lookLikelihood(what: string, isShown: boolean): number {
+  const chance = plainWords.has(what) ? plainChance : lookChance
+  return isShown ? chance.hit : chance.falseAlarm
+}

@@ -9,6 +9,7 @@ import {
 import { deedSteps } from './deeds'
 import { pathDrops } from './drops'
 import type { Findings } from '../visit/evidence'
+import { mannerly } from './manners'
 import type { UnitModel } from './predictor'
 import { lookSteps, readingSteps, searchOf, situationIn, type Search } from './proposals'
 import { inOrderOf, type School } from './schools'
@@ -56,11 +57,8 @@ export function stepsInOrder(
     if (now.power === 'on') steps.push(...readingSteps(search, now, pathDrops(here.circuit), here))
     steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))
   }
-  return inOrderOf(
-    school,
-    search,
-    [...steps, ...(wants('wait') ? waits(search) : [])].filter((step) => wants(sortOf(step))),
-  )
+  const all = [...steps, ...(wants('wait') ? waits(search) : [])].filter((step) => wants(sortOf(step)))
+  return inOrderOf(school, search, mannerly(search, all))
 }
 
 const bestRate = (steps: readonly Step[]): number =>

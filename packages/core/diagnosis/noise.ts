@@ -1,25 +1,7 @@
 import type { Meter } from '../circuit/meter'
 import type { Candidate } from './candidates'
+import { normal, type Random } from '../world/random'
 import { displayStep } from './likelihood'
-
-/** Uniform in [0, 1). */
-export type Random = () => number
-
-/** A small generator whose every run from one seed is the same (mulberry32). */
-export function seeded(seed: number): Random {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
-
-/** A standard normal number (Box & Muller 1958). */
-const normal = (random: Random): number =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 
 /**
  * Meter accuracies as instruments state them: share of the reading and counts of the display; taken as two

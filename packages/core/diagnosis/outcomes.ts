@@ -1,7 +1,7 @@
 import type { Meter } from '../circuit/meter'
 import { endsAmong, groupNumbers, readingAt, readingOf, sortable, valuesOf } from './grouping'
 import { distinct } from './likelihood'
-import type { Predictions, SituationModel } from './predictor'
+import type { Predictions, SituationModel } from './situationModel'
 import type { Outcome } from './steps'
 import type { Belief } from './suspects'
 

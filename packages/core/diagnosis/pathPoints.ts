@@ -1,6 +1,6 @@
 import { nodeOf } from '../circuit/meter'
 import { conductingPath } from '../circuit/path'
-import type { SituationModel } from './predictor'
+import type { SituationModel } from './situationModel'
 
 const known = new WeakMap<SituationModel, ReadonlyMap<string, number>>()
 

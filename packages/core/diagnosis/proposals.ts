@@ -5,7 +5,9 @@ import { readingOf } from './grouping'
 import { blunderChance } from './likelihood'
 import { histogramBits, informationOf, likely, lookBits, partition, partitionByLook } from './outcomes'
 import { pathPoints } from './pathPoints'
-import type { SituationModel, UnitModel } from './predictor'
+import { Moment } from './moment'
+import type { UnitModel } from './predictor'
+import type { Predictions, SituationModel } from './situationModel'
 import type { Standing } from '../visit/standing'
 import type { Deed, LookStep, Outcome, ReadingStep } from './steps'
 import type { Belief } from './suspects'
@@ -57,6 +59,38 @@ const outOfReach = ({ model, findings }: Search, ...points: readonly string[]): 
 
 const manySuspects = 120
 
+/** The numbers to predict suspects with, where something that they have tripped stays so; null where all are themselves. */
+function standsIn(
+  { model, belief }: Search,
+  standing: Standing,
+  which: readonly number[],
+): ReadonlyMap<number, number> | null {
+  const moment = new Moment(model, standing, model.stillThere(belief.repairedFaults, standing))
+  const stands = new Map<number, number>()
+  for (const h of which) {
+    const version = moment.asTripped(h, belief.blown[h] ?? false)
+    if (version !== h) stands.set(h, version)
+  }
+  return stands.size > 0 ? stands : null
+}
+
+/** What a meter would show under each of the suspects, as they stand now. */
+function predictedAs(
+  situation: SituationModel,
+  { meter, from, to }: Candidate,
+  asked: readonly number[],
+  stands: ReadonlyMap<number, number> | null,
+): Predictions {
+  if (!stands) return situation.predict(meter, from, to, asked)
+  const versions = asked.map((h) => stands.get(h) ?? h)
+  const values = situation.predict(meter, from, to, versions)
+  const predicted = new Float64Array(Math.max(...asked) + 1).fill(NaN)
+  asked.forEach((h, k) => {
+    predicted[h] = values[versions[k]]
+  })
+  return predicted
+}
+
 /** Readings in a standing, each with its outcomes, but those taken there already and those out of reach. */
 export function readingSteps(
   search: Search,
@@ -69,8 +103,9 @@ export function readingSteps(
   const { model, findings, belief, which, open, costs } = search
   const changes = { call: standing.call !== findings.now.call, power: standing.power !== findings.now.power }
   const path = pathPoints(situation, standing.call)
+  const stands = standsIn(search, standing, which)
   // with many suspects the outcomes are numbered once for all; a few are told apart among themselves
-  const coarse = which.length > manySuspects && which.every((h) => h < model.singles)
+  const coarse = stands === null && which.length > manySuspects && which.every((h) => h < model.singles)
   const asked = coarse ? model.everySingle : [0, ...which]
   const taken = new Set(
     deed
@@ -84,7 +119,7 @@ export function readingSteps(
   return candidates
     .filter(({ meter, from, to }) => !taken.has(pairKey(meter, from, to)) && !outOfReach(search, from, to))
     .map((candidate): ReadingStep => {
-      const predicted = situation.predict(candidate.meter, candidate.from, candidate.to, asked)
+      const predicted = predictedAs(situation, candidate, asked, stands)
       let outcomes: readonly Outcome[] | null = null
       return {
         do: 'measure',

@@ -1,6 +1,6 @@
 import type { ActionVerb } from '../visit/entry'
 import type { Candidate } from './candidates'
-import type { Predictions } from './predictor'
+import type { Predictions } from './situationModel'
 import type { Standing } from '../visit/standing'
 
 /** One of the outcomes that a step can tell apart. */

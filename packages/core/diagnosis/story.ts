@@ -2,18 +2,15 @@ import { display } from '../circuit/meter'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { findTheShort } from '../parts/energising'
 import type { Diagnosis } from './diagnose'
-import type { Hypothesis } from './hypothesis'
+import { notDrawn, type Hypothesis } from './hypothesis'
 import { readingOf } from './grouping'
 import { likelihood, mayBePhantom } from './likelihood'
 import { situationIn } from './proposals'
-import type { Strip } from './strip'
+import type { Stop, Strip } from './strip'
 import { evidenceWords } from './words'
 
-/**
- * The last live point and the first dead one of the call's path, in a sentence; empty when there is no such
- * pair.
- */
-export function storyOf(strips: readonly Strip[]): string {
+/** The last live point and the first dead one of the call's path, as measured; null when there is no such pair. */
+function stretchOf(strips: readonly Strip[]): { readonly live: Stop; readonly dead: Stop } | null {
   for (const { stops } of strips) {
     const measured = stops.filter((stop) => stop.measured !== null && stop.expected > 2)
     const dead = measured.find(({ state }) => state === 'dead')
@@ -22,10 +19,23 @@ export function storyOf(strips: readonly Strip[]): string {
       .slice(0, measured.indexOf(dead))
       .reverse()
       .find(({ state }) => state === 'live')
-    if (live)
-      return `${display(live.measured, 'volts')} at ${live.point}, ${display(dead.measured, 'volts')} at ${dead.point}: it stops between these two.`
+    if (live) return { live, dead }
   }
-  return ''
+  return null
+}
+
+/** The same two as points. */
+export function storyPoints(strips: readonly Strip[]): readonly [from: string, to: string] | null {
+  const stretch = stretchOf(strips)
+  return stretch ? [stretch.live.point, stretch.dead.point] : null
+}
+
+/** The same in a sentence; empty when there is no such pair. */
+export function storyOf(strips: readonly Strip[]): string {
+  const stretch = stretchOf(strips)
+  if (!stretch) return ''
+  const { live, dead } = stretch
+  return `${display(live.measured, 'volts')} at ${live.point}, ${display(dead.measured, 'volts')} at ${dead.point}: it stops between these two.`
 }
 
 /**
@@ -42,7 +52,8 @@ export const phantomWords = (reading: string): string =>
 export function contradictionOf({ belief, findings, model, ranked }: Diagnosis): string {
   const best = (row: Float64Array): number =>
     row.reduce(
-      (most, weight, h) => (belief.probability[h] > 0.01 && weight > most ? weight : most),
+      (most, weight, h) =>
+        belief.probability[h] > 0.01 && weight > most && model.hypotheses[h].id !== notDrawn ? weight : most,
       -Infinity,
     )
   const odd = findings.evidence

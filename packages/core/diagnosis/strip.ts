@@ -5,7 +5,8 @@ import type { PartSymbol } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
 import type { Findings } from '../visit/evidence'
 import { likely } from './outcomes'
-import type { SituationModel, UnitModel } from './predictor'
+import type { UnitModel } from './predictor'
+import type { SituationModel } from './situationModel'
 import { situationIn } from './proposals'
 
 /** How a stop of the strip stands: by a reading, by what the suspects agree on, or not known yet. */
@@ -63,7 +64,14 @@ export function measuredStrips(model: UnitModel, findings: Findings): readonly S
   return stripsOf({
     model,
     findings,
-    belief: { probability: Float64Array.of(1), weight: [], repairedFaults: [], reasons: [] },
+    belief: {
+      probability: Float64Array.of(1),
+      weight: [],
+      repairedFaults: [],
+      reasons: [],
+      factors: [],
+      blown: [],
+    },
   })
 }
 

@@ -47,7 +47,7 @@ const toldFrom = Math.log(1e-3)
  */
 export function believe(model: UnitModel, findings: Findings, facts: UnitFacts = {}): Belief {
   const { repaired } = findings
-  const priors = weighPriors(model.diagram, model.hypotheses, {
+  const priors = weighPriors(model.diagram, model.hypotheses.slice(0, model.singles), {
     ...facts,
     symptom: model.diagram.complaints.find(({ id }) => id === findings.complaint)?.means ?? 'any',
     replaced: findings.replaced,
@@ -81,6 +81,8 @@ export function believe(model: UnitModel, findings: Findings, facts: UnitFacts =
     probability,
     reasons: priors.table,
     repairedFaults: stories[lead].repairedFaults,
+    factors: ends[lead].factors,
+    blown: ends[lead].blown,
     // other stories may have thought of further pairs
     weight: ends[lead].weight.map((row) => lengthened(row, probability.length)),
   }

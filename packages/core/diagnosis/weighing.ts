@@ -1,21 +1,26 @@
 import type { Fault } from '../parts/effect'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
-import { readingOf } from './grouping'
-import type { Hypothesis } from './hypothesis'
-import { likelihood, lookChance } from './likelihood'
+import { complaintChance } from './complaint'
+import { Factors } from './factors'
+import { notDrawn, type Hypothesis } from './hypothesis'
+import { lookLikelihood } from './likelihood'
+import { Moment, type Met } from './moment'
+import { notDrawnChance } from './notDrawn'
 import { pairsWorthTrying } from './pairs'
-import type { SituationModel, UnitModel } from './predictor'
-import { atArrival } from '../visit/standing'
+import type { UnitModel } from './predictor'
+import type { SituationModel } from './situationModel'
+import { factorsOf } from './scaling'
+import { standInChance } from './standIn'
+import { tell, type Track, type Weighable } from './tracks'
+import { coarsenessOf } from './typed'
 
-/** Chance of hearing the complaint from a unit whose loads all do what they should. */
-const complaintWithoutSymptom = 0.05
-/** Chance of a setting being found as a hypothesis has it, and otherwise. */
-const foundSetChance = { hit: 0.97, miss: 0.004 } as const
+/** Chance of a setting or a lead being found as a hypothesis has it, and otherwise. */
+const foundChance = { hit: 0.97, miss: 0.004 } as const
 /** Weight left of a fault under a measured condition that speaks against it. */
 const excludedShare = 0.04
-/** What an oscillating circuit reads depends on the moment: half the weight is spread. */
-const movingTarget = 0.5
+/** How often what was complained of is gone with the first thing put right, though the search goes on. */
+const afterRepair = 0.4
 /** Where nothing bounds what a moving reading may be. */
 const elsewhereDensity = 0.02
 type Reading = Extract<Evidence, { readonly kind: 'reading' }>
@@ -24,10 +29,14 @@ type Reading = Extract<Evidence, { readonly kind: 'reading' }>
 export interface Weighed {
   /** Posterior probability by hypothesis number. */
   readonly probability: Float64Array
-  /** `weight[e][h]`: log-likelihood of evidence e under hypothesis h. */
+  /** `weight[e][h]`: log-likelihood of evidence e under hypothesis h, given what came before it. */
   readonly weight: readonly Float64Array[]
   /** Logarithm of how probable all of this evidence is. */
   readonly logChance: number
+  /** What has been learned of the factors that readings share, by hypothesis number; as its weightiest track has it. */
+  readonly factors: readonly (Factors | undefined)[]
+  /** Whether its trips happened before anybody arrived, by hypothesis number. */
+  readonly blown: readonly boolean[]
 }
 
 /** What evidence is weighed in. */
@@ -47,108 +56,286 @@ export interface Context {
 
 /** Bayes over all single faults, and over pairs where no single one explains the evidence. */
 export function weigh(context: Context): Weighed {
-  const singles = Array.from({ length: context.model.singles }, (_, h) => h)
+  const singles = context.model.everySingle
   const first = weighAll(context, singles)
   const pairs = pairsWorthTrying(context.model, first.weight, first.probability)
   return pairs.length === 0 ? first : weighAll(context, [...singles, ...pairs])
 }
 
-function weighAll(
-  { model, factor, findings, evidence, repairedFaults, good, complained }: Context,
-  which: readonly number[],
-): Weighed {
+function weighAll(context: Context, which: readonly number[]): Weighed {
+  const { model, factor, findings, evidence, good, complained } = context
   const { hypotheses } = model
-  const log = new Float64Array(hypotheses.length).fill(-Infinity)
-  for (const h of which)
-    if (!hypotheses[h].of.some((part) => good.has(part)))
-      log[h] = Math.log(hypotheses[h].prior * factor(hypotheses[h]))
-  if (complained) addComplaint(model, findings, log, which)
-  for (const h of which) log[h] += excluded(hypotheses[h].faults, findings) * Math.log(excludedShare)
-  const intermittent = evidence.some(({ kind }) => kind === 'drop-out')
-  const weight = evidence.map((piece) => {
-    const also = model.stillThere(repairedFaults, piece.standing)
-    const row = weighPiece(model, piece, model.situation(piece.standing, also), which, intermittent)
-    if (piece.standing.age !== null) {
-      // the call may have stood for longer than anybody said
-      const settled = weighPiece(
-        model,
-        piece,
-        model.situation({ ...piece.standing, age: null }, also),
-        which,
-        intermittent,
-      )
-      for (const h of which)
-        row[h] = Math.log(clockTrust * Math.exp(row[h]) + (1 - clockTrust) * Math.exp(settled[h]))
-    }
-    for (const h of which) log[h] += row[h]
-    return row
-  })
-  return { ...normalise(log), weight }
+  const prior = new Map<number, number>()
+  for (const h of which) {
+    const { faults, of } = hypotheses[h]
+    if (of.some((part) => good.has(part)) || faults.some(({ id }) => good.has(id))) continue
+    const share = hypotheses[h].prior * factor(hypotheses[h]) * excludedShare ** excluded(faults, findings)
+    const chance = complaintChance(model, findings.complaint, h)
+    prior.set(h, Math.log(share * (complained ? chance : afterRepair + (1 - afterRepair) * chance)))
+  }
+  const told = tracksAfter(context, [...prior.keys()])
+  const count = hypotheses.length
+  const log = new Float64Array(count).fill(-Infinity)
+  for (const [h, start] of prior) log[h] = start + evidence.reduce((sum, _, e) => sum + told.weight[e][h], 0)
+  return {
+    ...normalise(log),
+    weight: told.weight.map((row) => padded(row, count)),
+    factors: told.factors,
+    blown: told.blown,
+  }
 }
 
-/** How far the seconds that were said are believed. */
+/** Rows are of one length, whatever versions were thought of while they were made. */
+function padded(row: Float64Array, count: number): Float64Array {
+  if (row.length === count) return row
+  const longer = new Float64Array(count).fill(-Infinity)
+  longer.set(row.subarray(0, Math.min(row.length, count)))
+  return longer
+}
+
+interface AllTold {
+  readonly weight: readonly Float64Array[]
+  readonly factors: readonly (Factors | undefined)[]
+  readonly blown: readonly boolean[]
+}
+
+/** What a model has been told lately: a log grows by one entry, and the tracks go on from where they were. */
+interface Chain {
+  readonly key: string
+  readonly tracks: readonly (readonly Track[] | undefined)[]
+  readonly weight: readonly Float64Array[]
+}
+
+const chains = new WeakMap<UnitModel, Chain[]>()
+const mostChains = 6
+
+/** Carries every hypothesis through the evidence, in order: each piece is weighed in the light of those before it. */
+function tracksAfter(context: Context, which: readonly number[]): AllTold {
+  const { model, evidence } = context
+  const kept = chains.get(model) ?? []
+  chains.set(model, kept)
+  const base = chainKey(context, which)
+  const keys = evidence.reduce<readonly string[]>(
+    (known, piece) => [...known, `${known.at(-1) ?? base}\n${JSON.stringify(piece)}`],
+    [],
+  )
+  const from = [...kept].reverse().find(({ key }) => key === base || keys.includes(key))
+  const done = from ? keys.indexOf(from.key) + 1 : 0
+  let chain: Chain = from ?? { key: base, tracks: startTracks(context, which), weight: [] }
+  for (let e = done; e < evidence.length; e++) {
+    chain = { ...advance(context, chain, evidence[e], which), key: keys[e] }
+    kept.push(chain)
+    while (kept.length > mostChains) kept.shift()
+  }
+  const lead = chain.tracks.map((tracks) => tracks?.reduce((a, b) => (b.logWeight > a.logWeight ? b : a)))
+  return {
+    weight: chain.weight,
+    factors: lead.map((track) => track?.factors),
+    blown: lead.map((track) => track?.blown ?? false),
+  }
+}
+
+/** Everything besides the pieces of evidence that a chain depends on. */
+const chainKey = ({ repairedFaults, good, findings, evidence }: Context, which: readonly number[]): string =>
+  JSON.stringify([
+    repairedFaults,
+    [...good],
+    findings.complaint,
+    which.length,
+    which.at(-1),
+    mayChange(evidence, findings),
+    isTimed(evidence),
+  ])
+
+/** Chance that trips of a fault had happened before anybody arrived. */
+const blownBefore = 0.85
+/** The same of an overload that takes its time. */
+const blownSlowly = 0.3
+/** Chance that a fault which may come and go does: as a rule, and where something speaks for it. */
+const changing = { usual: 0.08, spokenOf: 0.5 } as const
+
+/** Whether something speaks for a fault that comes and goes. */
+const mayChange = (evidence: readonly Evidence[], { complaint }: Findings): boolean =>
+  complaint === 'comes-and-goes' || evidence.some(({ kind }) => kind === 'drop-out' || kind === 'touched')
+
+/** How far the seconds that were said are believed: a call may have stood for longer than anybody said. */
 const clockTrust = 0.75
+const untimed = [{ late: false, share: 1 }] as const
+const timed = [
+  { late: false, share: clockTrust },
+  { late: true, share: 1 - clockTrust },
+] as const
 
-/** Log-likelihood of one piece of evidence in one situation, by hypothesis; −∞ where it was not asked for. */
-function weighPiece(
-  model: UnitModel,
-  piece: Evidence,
-  situation: SituationModel,
-  which: readonly number[],
-  intermittent: boolean,
-): Float64Array {
-  const known = knownWeights(piece, situation, which, intermittent)
-  const row = new Float64Array(model.hypotheses.length).fill(-Infinity)
-  for (const h of which) row[h] = known[h]
-  return row
+const isTimed = (evidence: readonly Evidence[]): boolean =>
+  evidence.some(({ standing }) => standing.age !== null)
+
+function startTracks(context: Context, which: readonly number[]): readonly (readonly Track[] | undefined)[] {
+  const { model, evidence, findings, repairedFaults } = context
+  const tracks: (readonly Track[] | undefined)[] = []
+  const first = evidence[0]?.standing ?? findings.now
+  const moment = new Moment(model, first, model.stillThere(repairedFaults, first))
+  const share = mayChange(evidence, findings) ? changing.spokenOf : changing.usual
+  const clocks = isTimed(evidence) ? timed : untimed
+  for (const h of which) {
+    const before = moment.tripsSomewhere(h) ? (moment.tripsSlowly(h) ? blownSlowly : blownBefore) : 0
+    const blown = [before, 1 - before]
+    const comesAndGoes = model.comesAndGoes(h) ? share : 0
+    const start = (weight: number, isBlown: boolean, present: number | null): readonly Track[] =>
+      clocks.flatMap(({ late, share: clockShare }) => {
+        const whole = weight * clockShare
+        return whole === 0
+          ? []
+          : [{ logWeight: Math.log(whole), factors: new Factors(), blown: isBlown, present, late }]
+      })
+    tracks[h] = blown.flatMap((weight, k) => [
+      ...start(weight * (1 - comesAndGoes), k === 0, null),
+      ...start(weight * comesAndGoes, k === 0, presentAtFirst),
+    ])
+  }
+  return tracks
 }
 
-/** The same, kept with the situation: each entry adds one piece, and the others stay what they were. */
-function knownWeights(
+/** A fault that comes and goes: how likely it is there at first, stays as it is from one entry to the next, and is there after its part was touched. */
+const presentAtFirst = 0.6
+const stays = 0.88
+const presentWhenTouched = 0.35
+
+function advance(
+  context: Context,
+  { tracks, weight }: Chain,
   piece: Evidence,
-  situation: SituationModel,
   which: readonly number[],
-  intermittent: boolean,
-): Float64Array {
+): Omit<Chain, 'key'> {
+  const { model, repairedFaults } = context
+  const also = model.stillThere(repairedFaults, piece.standing)
+  const settled = new Moment(model, piece.standing, also)
+  const weigher = weigherOf(model, piece, settled, which)
+  const late =
+    piece.standing.age === null
+      ? weigher
+      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), which)
+  const row = new Float64Array(model.hypotheses.length).fill(-Infinity)
+  const after: (readonly Track[] | undefined)[] = []
+  for (const h of which) {
+    const before = tracks[h] ?? []
+    const next = before.map((track) => (track.late ? late(h, track) : weigher(h, track)))
+    const whole = sumOfLogs(next)
+    row[h] = whole - sumOfLogs(before)
+    after[h] = next.filter(({ logWeight }) => logWeight > whole - forgottenBelow)
+  }
+  return { tracks: after, weight: [...weight, row] }
+}
+
+/** Tracks of less weight than this, in logarithms against the whole, are left. */
+const forgottenBelow = 12
+
+const sumOfLogs = (tracks: readonly Track[]): number => {
+  const top = tracks.reduce((most, { logWeight }) => Math.max(most, logWeight), -Infinity)
+  if (top === -Infinity) return -Infinity
+  return top + Math.log(tracks.reduce((sum, { logWeight }) => sum + Math.exp(logWeight - top), 0))
+}
+
+type Weigher = (h: number, track: Track) => Track
+
+/** What a piece of evidence makes of a track. */
+function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, which: readonly number[]): Weigher {
   switch (piece.kind) {
-    case 'reading': {
-      const { meter, from, to, value } = piece
-      const predicted = situation.predict(meter, from, to, [0, ...which])
-      // a fault that comes and goes is away for most readings
-      let density: number | null = null
-      const moving = (): number => (density ??= movingDensity(piece, situation))
-      const asHealthy = intermittent ? likelihood(meter, value, readingOf(predicted[0])) : 0
-      return situation.keep(`reading ${meter} ${from} ${to} ${value} ${intermittent}`, which, (h) => {
-        const chance = likelihood(meter, value, readingOf(predicted[h]))
-        const steady = situation.settle(h).oscillates
-          ? (1 - movingTarget) * chance + movingTarget * moving()
-          : chance
-        return Math.log(intermittent ? atRestShare * asHealthy + (1 - atRestShare) * steady : steady)
-      })
-    }
+    case 'reading':
+      return readingWeigher(model, piece, moment)
+    case 'look':
+      return lookWeigher(piece, moment)
     case 'drop-out':
-      return situation.keep(`drop-out ${JSON.stringify([piece.fell, piece.held])}`, which, (h) =>
-        dropOutWeight(situation, piece, which, h),
-      )
-    case 'look': {
-      const { of, what } = piece
-      const usual = what === 'code' ? situation.looks(0, of) : null
-      return situation.keep(`look ${of} ${what}`, which, (h) =>
-        Math.log(shows(situation.looks(h, of), what, usual) ? lookChance.hit : lookChance.falseAlarm),
-      )
-    }
+      return plainly((h) => dropOutChance(moment.situation, piece, which, h))
     case 'found-set': {
       const { part, setting, to } = piece.found
-      return situation.keep(`found-set ${part} ${setting} ${to}`, which, (h) =>
-        Math.log(situation.settingOf(h, part, setting) === to ? foundSetChance.hit : foundSetChance.miss),
+      return plainly((h) =>
+        moment.situation.settingOf(h, part, setting) === to ? foundChance.hit : foundChance.miss,
       )
+    }
+    case 'found-on': {
+      const isIt = ({ of, landedOn }: Fault): boolean => of === piece.of && landedOn === piece.at
+      return plainly((h) => (model.hypotheses[h].faults.some(isIt) ? foundChance.hit : foundChance.miss))
+    }
+    case 'stand-in':
+      return plainly((h) => standInChance(model, moment, piece, h))
+    case 'touched':
+      return (h, track) =>
+        track.present === null || !model.hypotheses[h].of.includes(piece.of)
+          ? track
+          : { ...track, present: presentWhenTouched }
+  }
+}
+
+const plainly =
+  (chance: (h: number) => number): Weigher =>
+  (h, track) => ({ ...track, logWeight: track.logWeight + Math.log(chance(h)) })
+
+/** Share of its healthy volts below which a supply that is shorted has collapsed. */
+const collapsedShare = 0.5
+
+function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigher {
+  const { meter, from, to, value, typed } = piece
+  const { situation } = moment
+  const healthy = situation.predict(meter, from, to, [0])[0]
+  const reading: Weighable = {
+    meter,
+    value,
+    coarse: coarsenessOf(meter, value, typed),
+    terms: factorsOf(model.diagram, meter, from, to),
+    collapsedBelow: meter === 'volts' || meter === 'loz' ? collapsedShare * healthy : 0,
+  }
+  const density = movingDensity(piece, situation)
+  const moving = (version: number): number | null => (situation.settle(version).oscillates ? density : null)
+  const under = (met: readonly Met[], { factors }: Track) => {
+    const versions = met.flatMap((state) => state.versions)
+    const predicted = situation.predict(meter, from, to, versions)
+    return tell(reading, factors, met, predicted, moving)
+  }
+  return (h, track) => {
+    if (h > 0 && model.hypotheses[h].id === notDrawn)
+      return {
+        ...track,
+        logWeight: track.logWeight + Math.log(notDrawnChance(meter, value, healthy, density)),
+      }
+    const there = under(moment.met(h, track.blown), track)
+    if (track.present === null)
+      return { ...track, factors: there.factors, logWeight: track.logWeight + Math.log(there.chance) }
+    const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
+    const present = track.present * stays + (1 - track.present) * (1 - stays)
+    const chance = present * there.chance + (1 - present) * away.chance
+    const isThere = (present * there.chance) / chance
+    return {
+      ...track,
+      factors: isThere > 0.5 ? there.factors : away.factors,
+      present: isThere,
+      logWeight: track.logWeight + Math.log(chance),
     }
   }
 }
 
+function lookWeigher({ of, what }: Extract<Evidence, { kind: 'look' }>, moment: Moment): Weigher {
+  const { situation } = moment
+  const usual = what === 'code' ? situation.looks(0, of) : null
+  const seen = (versions: readonly number[]): number =>
+    versions.reduce(
+      (sum, version) => sum + lookLikelihood(what, shows(situation.looks(version, of), what, usual)),
+      0,
+    ) / versions.length
+  const chanceOf = (met: readonly Met[]): number =>
+    met.reduce((sum, { versions, weight }) => sum + weight * seen(versions), 0)
+  return (h, track) => {
+    const there = chanceOf(moment.met(h, track.blown))
+    const chance =
+      track.present === null
+        ? there
+        : track.present * there + (1 - track.present) * seen([moment.away(h, track.blown)])
+    return { ...track, logWeight: track.logWeight + Math.log(chance) }
+  }
+}
+
 /**
- * Density of a reading on a circuit that will not rest, per unit of its meter: volts may be anything that its
- * two points can have between them.
+ * Density of a reading on a circuit that will not rest, per unit of its meter: volts may be anything that its two points
+ * can have between them.
  */
 function movingDensity({ meter, from, to, value }: Reading, situation: SituationModel): number {
   if (meter !== 'volts' && meter !== 'loz' && meter !== 'millivolts') return elsewhereDensity
@@ -161,12 +348,10 @@ function movingDensity({ meter, from, to, value }: Reading, situation: Situation
 }
 
 /** Chance that a channel of a logged stretch falls, or holds, as a suspect has it. */
-const channelRight = 0.93
-/** Share of the time that a fault which comes and goes is away. */
-const atRestShare = 0.7
+const channelRight = 0.985
 
 /** How well a suspect has those channels fall that fell, and those hold that held. */
-function dropOutWeight(
+function dropOutChance(
   situation: SituationModel,
   { fell, held }: Evidence & { kind: 'drop-out' },
   which: readonly number[],
@@ -178,7 +363,7 @@ function dropOutWeight(
   }
   const right = fell.filter(falls).length + held.filter((channel) => !falls(channel)).length
   const wrong = fell.length + held.length - right
-  return right * Math.log(channelRight) + wrong * Math.log(1 - channelRight)
+  return channelRight ** right * (1 - channelRight) ** wrong
 }
 
 /** Whether a look shows a word; a bare `code`: any other code than a healthy unit's. */
@@ -196,18 +381,6 @@ const excluded = (faults: readonly Fault[], { now }: Findings): number =>
       (unless.below === undefined || value < unless.below)
     )
   }).length
-
-function addComplaint(
-  model: UnitModel,
-  findings: Findings,
-  log: Float64Array,
-  which: readonly number[],
-): void {
-  const complaint = model.diagram.complaints.find(({ id }) => id === findings.complaint)
-  if (!complaint) return
-  const situation = model.situation(atArrival(model.diagram, complaint.call))
-  for (const h of which) if (!situation.showsSymptom(h)) log[h] += Math.log(complaintWithoutSymptom)
-}
 
 function normalise(log: Float64Array): Pick<Weighed, 'probability' | 'logChance'> {
   const top = log.reduce((a, b) => Math.max(a, b), -Infinity)

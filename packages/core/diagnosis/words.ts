@@ -44,14 +44,23 @@ export function standingWords({ calls }: Diagram, call: string, power: Standing[
 
 /** A piece of evidence in a sentence. */
 export function evidenceWords(diagram: Diagram, piece: Evidence): string {
-  if (piece.kind === 'found-set')
-    return `${partWords(diagram, piece.found.part)}: ${piece.found.setting} found at ${piece.found.to}`
-  if (piece.kind === 'drop-out')
-    return `dropped out together: ${piece.fell.map(({ from, to }) => `${from} to ${to}`).join(', ')}`
-  const { call, power } = piece.standing
-  const held = standingWords(diagram, call, power)
-  if (piece.kind === 'look') return `${partWords(diagram, piece.of)}: ${seenWords(piece.what)} (${held})`
-  return `${display(piece.value, piece.meter)} ${placeWords(piece.meter, piece.from, piece.to)} (${held})`
+  const held = standingWords(diagram, piece.standing.call, piece.standing.power)
+  switch (piece.kind) {
+    case 'found-set':
+      return `${partWords(diagram, piece.found.part)}: ${piece.found.setting} found at ${piece.found.to}`
+    case 'found-on':
+      return `${piece.of} found on ${piece.at}`
+    case 'drop-out':
+      return `dropped out together: ${piece.fell.map(({ from, to }) => `${from} to ${to}`).join(', ')}`
+    case 'stand-in':
+      return `stand-in of ${piece.amps} A for ${partWords(diagram, piece.of)}: ${piece.result.replaceAll('-', ' ')} (${held})`
+    case 'touched':
+      return `${partWords(diagram, piece.of)} moved (${held})`
+    case 'look':
+      return `${partWords(diagram, piece.of)}: ${seenWords(piece.what)} (${held})`
+    case 'reading':
+      return `${display(piece.value, piece.meter)} ${placeWords(piece.meter, piece.from, piece.to)} (${held})`
+  }
 }
 
 /** How strongly evidence speaks against a suspect, by the log-likelihood it loses. */

@@ -1,9 +1,20 @@
-import { terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
+import type { PartSymbol } from '../parts/kind'
+import { partOfPoint, terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
 import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import { boardHot, callTerminals } from './roles'
 
-/** Weights of what goes wrong with wires, against those of parts. */
-const wirePrior = { open: 0.35, openInCable: 0.9, ground: 0.08, groundInCable: 0.3, crossed: 0.12 } as const
+/**
+ * Weights of what goes wrong with wires, against each other: inside a panel, in a harness from one section of the unit to
+ * another, and in a cable in the field, where staples, tools and teeth get at it.
+ */
+const wireWeights = {
+  panel: { open: 0.08, ground: 0.03, crossed: 0 },
+  harness: { open: 0.2, ground: 0.1, crossed: 0.01 },
+  field: { open: 2.5, ground: 0.3, crossed: 0.08 },
+  // in conduit, of heavy wire
+  feeder: { open: 0.3, ground: 0.1, crossed: 0 },
+} as const
+type Lies = keyof typeof wireWeights
 const chafedOhms = 0.3
 
 /** Effects in a part's own names as effects in the unit's. */
@@ -36,24 +47,34 @@ const partFaults = (part: Part): readonly Fault[] =>
     of: part.id,
   }))
 
-/** Whether a wire leads from one place to another: it lies in a cable. */
-export const inCable = ({ points }: Diagram, { from, to }: Wire): boolean =>
-  points.get(from)?.zone !== points.get(to)?.zone
+/** Where a wire lies: a cable in the field leads from one place to another and lands on terminals at both. */
+function liesIn({ points, parts, plate }: Diagram, { from, to, wiring }: Wire): Lies {
+  if (points.get(from)?.zone === points.get(to)?.zone) return 'panel'
+  const isLanding = (end: PointId): boolean => {
+    const part = parts.get(partOfPoint(end))
+    return part !== undefined && (part.id === plate || landsField.has(part.kind.symbol))
+  }
+  if (!isLanding(from) || !isLanding(to)) return 'harness'
+  return wiring === 'line' ? 'feeder' : 'field'
+}
+
+/** Parts that wiring in the field lands on. */
+const landsField: ReadonlySet<PartSymbol> = new Set(['terminal', 'source', 'switch'])
 
 const wireName = (wire: Wire): string => `${wire.color} ${wire.number}, ${wire.from} to ${wire.to}`
 
 function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
-  const cable = inCable(diagram, wire)
+  const lies = liesIn(diagram, wire)
   return [
     {
       id: `${wire.id}:open`,
       class: 'loose',
       words: `Wire ${wireName(wire)}: open`,
       of: wire.id,
-      prior: cable ? wirePrior.openInCable : wirePrior.open,
+      prior: wireWeights[lies].open,
       effects: [{ does: 'open', branch: wire.id }],
       shows: 'off',
-      cause: cable ? 'cut, pulled or not landed' : 'loose or burnt at a terminal',
+      cause: lies === 'field' ? 'cut, pulled or not landed' : 'loose or burnt at a terminal',
       prove: 'same volts at both ends; power off, ohms end to end',
     },
     {
@@ -61,7 +82,7 @@ function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
       class: 'ground',
       words: `Wire ${wireName(wire)}: chafed to metal`,
       of: wire.id,
-      prior: cable ? wirePrior.groundInCable : wirePrior.ground,
+      prior: wireWeights[lies].ground,
       effects: [{ does: 'join', from: wire.from, to: earth, ohms: chafedOhms }],
       cause: 'sharp edge, hot copper, vibration',
       shows: 'chafed',
@@ -74,7 +95,7 @@ function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
 function cablesOf(diagram: Diagram): readonly (readonly Wire[])[] {
   const cables = new Map<string, Wire[]>()
   for (const wire of diagram.wires.values()) {
-    if (!inCable(diagram, wire) || wire.wiring === 'line') continue
+    if (wire.wiring === 'line' || liesIn(diagram, wire) === 'panel') continue
     const zones = [wire.from, wire.to]
       .map((end) => diagram.points.get(end)?.zone ?? '')
       .sort()
@@ -88,17 +109,21 @@ function cablesOf(diagram: Diagram): readonly (readonly Wire[])[] {
 const crossedFaults = (diagram: Diagram): readonly Fault[] =>
   cablesOf(diagram).flatMap((cable) =>
     cable.flatMap((a, k) =>
-      cable.slice(k + 1).flatMap((b) => (b.from !== a.from && b.to !== a.to ? [crossed(a, b)] : [])),
+      cable
+        .slice(k + 1)
+        .flatMap((b) =>
+          b.from !== a.from && b.to !== a.to ? [crossed(a, b, wireWeights[liesIn(diagram, a)].crossed)] : [],
+        ),
     ),
   )
 
-const crossed = (a: Wire, b: Wire): Fault => ({
+const crossed = (a: Wire, b: Wire, prior: number): Fault => ({
   id: `${a.id}:crossed:${b.id}`,
   class: 'crossed',
   words: `Wires ${a.color} ${a.number} and ${b.color} ${b.number} touch in their cable (${a.from}, ${b.from})`,
   of: a.id,
   touching: b.id,
-  prior: wirePrior.crossed,
+  prior,
   effects: [{ does: 'join', from: a.from, to: b.from, ohms: chafedOhms }],
   cause: 'staple, garden tool, gnawing',
   shows: 'chafed',

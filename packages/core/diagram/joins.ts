@@ -79,6 +79,9 @@ interface Wiring {
   readonly circuits: Joined
 }
 
+/** The name of the circuit that a point is in: the same for all that hang together by wires and parts. */
+export const circuitOf = (diagram: Diagram, point: PointId): string => wiringOf(diagram).circuits.find(point)
+
 const known = new WeakMap<Diagram, Wiring>()
 
 function wiringOf(diagram: Diagram): Wiring {

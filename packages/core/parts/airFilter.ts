@@ -3,6 +3,7 @@ import { plainThing } from './plain'
 /** The return-air filter: blocked, it starves the coil or the heater of air. */
 export const airFilter = plainThing({
   kind: 'air-filter',
+  cause: 'air',
   words: 'air filter',
   symbol: 'switch',
   good: 'clean',

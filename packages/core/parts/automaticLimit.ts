@@ -3,6 +3,7 @@ import { protectiveSwitch } from './protectiveSwitch'
 /** Automatic limit at a heater, °F; closes again when cool. */
 export const automaticLimit = protectiveSwitch({
   kind: 'automatic-limit',
+  cause: 'limits',
   words: 'automatic limit',
   symbol: 'limit',
   testBridge: 'never',

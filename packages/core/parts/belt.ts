@@ -3,6 +3,7 @@ import { plainThing } from './plain'
 /** The belt between blower motor and blower. */
 export const belt = plainThing({
   kind: 'belt',
+  cause: 'air',
   words: 'blower belt',
   symbol: 'motor',
   good: 'whole',

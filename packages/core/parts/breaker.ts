@@ -1,8 +1,9 @@
 import { contact, memory } from './contact'
+import { openingSeconds } from '../physics/fuseTimes'
 import { findTheShort } from './energising'
 import { makesBadly, opens } from './fault'
 import type { PartFault, PartKind } from './kind'
-import { fusePosition, overcurrentSenses } from './overcurrent'
+import { overcurrentMultiple, overcurrentPosition, overcurrentSenses } from './overcurrent'
 import type { Settings } from './settings'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
 
@@ -32,6 +33,7 @@ const handleAt = (
 export const breaker: PartKind = {
   kind: 'breaker',
   words: 'breaker',
+  cause: 'disconnect',
   symbol: 'switch',
   breaksLine: true,
   ratings: [
@@ -49,14 +51,17 @@ export const breaker: PartKind = {
     memory('handle', ['on', 'off', 'tripped'], 'on'),
   ],
   slow: true,
+  overcurrent: 'breaker',
+  actsAfter: (now) => openingSeconds('breaker', overcurrentMultiple(now)),
   senses: (s) =>
     overcurrentSenses(
+      'breaker',
       poleNumbers(s.number('poles')).map((pole) => `pole${pole}`),
       s.number('amps'),
     ),
   behave: (now) => {
     const poles = poleNumbers(now.settings.number('poles')).map((pole) => `pole${pole}`)
-    const tripped = poles.some((pole) => fusePosition(now, pole) === 'open')
+    const tripped = poles.some((pole) => overcurrentPosition('breaker', now, pole) === 'open')
     return {
       ...Object.fromEntries(poles.map((pole) => [pole, tripped ? 'open' : 'closed'])),
       ...(tripped && now.is.handle === 'on' ? { handle: 'tripped' } : {}),

@@ -6,6 +6,7 @@ import type { PartKind } from './kind'
 export const buildingRelay: PartKind = {
   kind: 'building-relay',
   words: 'building-controller relay',
+  cause: 'thermostat',
   symbol: 'contact',
   calls: () => ['NO'],
   settings: { closesIn: 'cool1,cool2' },

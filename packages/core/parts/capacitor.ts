@@ -10,6 +10,7 @@ const supplyHertz = 60
 export const capacitor: PartKind = {
   kind: 'capacitor',
   words: 'running capacitor',
+  cause: 'run-capacitor',
   symbol: 'capacitor',
   likelier: ['wear'],
   storedSeconds: 60,

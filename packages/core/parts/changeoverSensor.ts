@@ -7,6 +7,7 @@ import { temperatureFelt, touchEffects, untouched } from './touch'
 export const changeoverSensor: PartKind = {
   kind: 'changeover-sensor',
   words: 'pipe changeover sensor',
+  cause: 'changeover',
   symbol: 'sensor',
   throws: () => [['cold'], ['hot']],
   landings: () => [

@@ -3,6 +3,7 @@ import { protectiveSwitch } from './protectiveSwitch'
 /** Loss-of-charge switch in the liquid line, psig. */
 export const chargeSwitch = protectiveSwitch({
   kind: 'charge-switch',
+  cause: 'charge',
   words: 'loss-of-charge switch',
   symbol: 'pressure',
   testBridge: 'never',

@@ -6,6 +6,7 @@ import type { PartKind } from './kind'
 export const chassis: PartKind = {
   kind: 'chassis',
   words: 'ground screw',
+  cause: 'wires',
   symbol: 'terminal',
   settings: { screws: '1' },
   terminals: (s) => s.list('screws').map((name) => ({ name, words: `ground screw ${name}` })),

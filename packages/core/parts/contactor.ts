@@ -30,6 +30,7 @@ const isIn = (now: Now): boolean =>
 export const contactor: PartKind = {
   kind: 'contactor',
   words: 'contactor',
+  cause: 'contactor',
   symbol: 'coil',
   breaksLine: true,
   likelier: ['wear'],
@@ -84,7 +85,7 @@ export const contactor: PartKind = {
       prove: 'ohms across the coil, a lead off',
       shows: 'burnt',
     }),
-    grounds('A1', 'coil lead touches metal', 0.3),
+    grounds('A1', 'coil lead touches metal', 0.15),
     {
       name: 'wrong-coil',
       class: 'unlike',

@@ -1,4 +1,4 @@
 import { resistanceHeater } from './resistanceHeater'
 
 /** Keeps liquid out of a compressor's oil while it rests. */
-export const crankcaseHeater = resistanceHeater('crankcase-heater', 'crankcase heater', 'heater', 50)
+export const crankcaseHeater = resistanceHeater('crankcase-heater', 'crankcase heater', 'compressor', 50)

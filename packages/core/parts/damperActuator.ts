@@ -8,6 +8,7 @@ import type { PartKind } from './kind'
 export const damperActuator: PartKind = {
   kind: 'damper-actuator',
   words: 'damper actuator',
+  cause: 'economizer',
   symbol: 'motor',
   lookWords: () => ['open-drawn', 'shut'],
   settings: { va: 6 },

@@ -19,6 +19,7 @@ const passedAmps = 0.05
 export const defrostControl: PartKind = {
   kind: 'defrost-control',
   words: 'defrost control',
+  cause: 'defrost',
   symbol: 'control',
   likelier: ['cold-weather'],
   settings: {},

@@ -7,6 +7,7 @@ import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
 export const disconnect: PartKind = {
   kind: 'disconnect',
   words: 'disconnect',
+  cause: 'disconnect',
   symbol: 'switch',
   firstLook: { words: 'Disconnect on, breaker neither off nor tripped', right: 'on', wrong: 'off' },
   breaksLine: true,

@@ -6,6 +6,7 @@ import type { PartKind } from './kind'
 export const doorSwitch: PartKind = {
   kind: 'door-switch',
   words: 'door switch',
+  cause: 'wires',
   symbol: 'switch',
   settings: {},
   terminals: () => [

@@ -6,6 +6,7 @@ import type { PartKind } from './kind'
 export const draftSwitch: PartKind = {
   kind: 'draft-switch',
   words: 'proving switch',
+  cause: 'gas',
   symbol: 'pressure',
   guard: true,
   settings: { follows: '' },

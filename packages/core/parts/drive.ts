@@ -19,6 +19,7 @@ const legs = [0, -120, 120] as const
 export const drive: PartKind = {
   kind: 'drive',
   words: 'drive',
+  cause: 'drive',
   symbol: 'control',
   storedSeconds: 300,
   lookWords: () => ['lamp-on', 'lamp-off'],

@@ -116,6 +116,7 @@ export const economizerControl = (
 ): PartKind => ({
   kind,
   words,
+  cause: 'economizer',
   symbol: 'control',
   settings: { method, changeover: 60, family: '2' },
   terminals: () => [

@@ -12,6 +12,7 @@ const fedShare = 0.7
 export const electronicFan: PartKind = {
   kind: 'electronic-fan',
   words: 'electronic fan motor',
+  cause: 'fan-motor',
   symbol: 'motor',
   settings: { volts: 208, amps: 3 },
   moving: 'drive',

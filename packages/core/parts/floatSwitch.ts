@@ -6,6 +6,7 @@ import type { PartKind } from './kind'
 export const floatSwitch: PartKind = {
   kind: 'float-switch',
   words: 'float switch',
+  cause: 'drain',
   symbol: 'switch',
   firstLook: { words: 'Float switch dry', right: 'dry', wrong: 'wet' },
   likelier: ['water'],

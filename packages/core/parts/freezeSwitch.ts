@@ -3,6 +3,7 @@ import { protectiveSwitch } from './protectiveSwitch'
 /** Freeze protection on an evaporator coil, °F. */
 export const freezeSwitch = protectiveSwitch({
   kind: 'freeze-switch',
+  cause: 'charge',
   words: 'freeze protection',
   symbol: 'limit',
   testBridge: 'never',

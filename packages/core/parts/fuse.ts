@@ -1,9 +1,10 @@
 import { opened, resistance } from '../electric/law'
 import { memory } from './contact'
+import { openingSeconds } from '../physics/fuseTimes'
 import { findTheShort } from './energising'
 import { makesBadly } from './fault'
 import type { Branch, PartKind } from './kind'
-import { fusePosition, overcurrentSenses } from './overcurrent'
+import { overcurrentMultiple, overcurrentPosition, overcurrentSenses } from './overcurrent'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
 import type { Settings } from './settings'
 
@@ -17,6 +18,7 @@ const burstsAtShare = 3
 export const fuse: PartKind = {
   kind: 'fuse',
   words: 'fuse',
+  cause: 'disconnect',
   symbol: 'fuse',
   breaksLine: true,
   protects: (s) => (hasWindow(s) ? 'control' : 'line'),
@@ -40,17 +42,22 @@ export const fuse: PartKind = {
     memory('link', ['whole', 'sagged', 'burst'], 'whole'),
   ],
   slow: true,
+  overcurrent: 'fuse',
+  actsAfter: (now) => openingSeconds('fuse', overcurrentMultiple(now)),
   senses: (s) =>
     overcurrentSenses(
+      'fuse',
       poleNumbers(s.number('poles')).map((pole) => `fuse${pole}`),
       s.number('amps'),
     ),
   behave: (now) => {
     const poles = poleNumbers(now.settings.number('poles')).map((pole) => `fuse${pole}`)
     const most = Math.max(...poles.map((pole) => now.amps[pole].size)) / now.settings.number('amps')
-    const opens = poles.some((pole) => now.is[pole] === 'closed' && fusePosition(now, pole) === 'open')
+    const opens = poles.some(
+      (pole) => now.is[pole] === 'closed' && overcurrentPosition('fuse', now, pole) === 'open',
+    )
     return {
-      ...Object.fromEntries(poles.map((pole) => [pole, fusePosition(now, pole)])),
+      ...Object.fromEntries(poles.map((pole) => [pole, overcurrentPosition('fuse', now, pole)])),
       ...(opens ? { link: most >= burstsAtShare ? 'burst' : 'sagged' } : {}),
     }
   },
@@ -60,7 +67,7 @@ export const fuse: PartKind = {
         name: `fuse${pole}-open`,
         class: 'blown',
         words: s.number('poles') === 1 ? 'fuse open with no short left behind it' : `line fuse ${pole} open`,
-        prior: 2.5,
+        prior: 1.2,
         effects: [
           { does: 'hold', branch: `fuse${pole}`, state: 'open' },
           { does: 'hold', branch: 'link', state: 'sagged' },

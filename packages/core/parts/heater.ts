@@ -1,4 +1,4 @@
 import { resistanceHeater } from './resistanceHeater'
 
 /** A strip-heat element. */
-export const heater = resistanceHeater('heater', 'heater element', 'heater', 5000)
+export const heater = resistanceHeater('heater', 'heater element', 'elements', 5000)

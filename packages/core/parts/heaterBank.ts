@@ -17,8 +17,10 @@ const ends = [
 export const heaterBank: PartKind = {
   kind: 'heater-bank',
   words: 'heater bank',
+  cause: 'elements',
   symbol: 'heater',
   likelier: ['cold-weather'],
+  drawn: { mean: 0, spread: 0.06 },
   ratings: [
     ['watts', 'Watts'],
     ['volts', 'Volts'],

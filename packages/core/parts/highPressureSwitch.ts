@@ -3,6 +3,7 @@ import { protectiveSwitch } from './protectiveSwitch'
 /** High-pressure switch in a stage's string; psig of the discharge side. Never bridged. */
 export const highPressureSwitch = protectiveSwitch({
   kind: 'high-pressure-switch',
+  cause: 'charge',
   words: 'high-pressure switch',
   symbol: 'pressure',
   testBridge: 'never',

@@ -21,6 +21,7 @@ const ohmsAt = (percent: number): number => humidityLoop.volts / humidityAmps(pe
 export const humiditySensor: PartKind = {
   kind: 'humidity-sensor',
   words: 'humidity sensor',
+  cause: 'economizer',
   symbol: 'sensor',
   polarity: {
     plus: '1+',

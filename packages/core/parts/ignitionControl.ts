@@ -14,6 +14,7 @@ const calledAboveVolts = 16
 export const ignitionControl: PartKind = {
   kind: 'ignition-control',
   words: 'ignition control',
+  cause: 'gas',
   symbol: 'control',
   settings: {},
   terminals: () => [

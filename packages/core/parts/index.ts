@@ -37,6 +37,7 @@ import { lowPressureSwitch } from './lowPressureSwitch'
 import { manualLimit } from './manualLimit'
 import { motorOverload } from './motorOverload'
 import { outdoorCoil } from './outdoorCoil'
+import { outdoorThermostat } from './outdoorThermostat'
 import { phaseMonitor } from './phaseMonitor'
 import { plug } from './plug'
 import { provingBoard } from './provingBoard'
@@ -99,6 +100,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     manualLimit,
     motorOverload,
     outdoorCoil,
+    outdoorThermostat,
     phaseMonitor,
     plug,
     provingBoard,

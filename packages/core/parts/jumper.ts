@@ -7,6 +7,7 @@ import type { PartKind } from './kind'
 export const jumper: PartKind = {
   kind: 'jumper',
   words: 'factory jumper',
+  cause: 'wires',
   symbol: 'jumper',
   settings: { for: 'option not fitted' },
   terminals: () => [
@@ -15,7 +16,7 @@ export const jumper: PartKind = {
   ],
   branches: () => [fixed('link', '1', '2', 'conductor', resistance(0.01))],
   faults: (s) => [
-    opens('link', `jumper for ${s.text('for')} missing or loose`, 3, {
+    opens('link', `jumper for ${s.text('for')} missing or loose`, 1, {
       class: 'loose',
       cause: 'pulled while another option was looked for',
     }),

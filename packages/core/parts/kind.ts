@@ -1,6 +1,7 @@
 import type { Complex } from '../electric/complex'
 import type { Law } from '../electric/law'
 import type { Clearing, Effect, Exclusion } from './effect'
+import type { CauseGroup } from './causeGroup'
 import type { FaultClass } from './faultClass'
 import type { Settings } from './settings'
 
@@ -26,6 +27,7 @@ export const knownConditions = [
   'coilTemperature',
   'heaterTemperature',
   'burnerTemperature',
+  'dischargeTemperature',
   'overloadHeat',
 ] as const
 export type Condition = (typeof knownConditions)[number]
@@ -157,6 +159,19 @@ export interface Polarity {
 /** What makes the faults of a kind likelier. */
 export type Liking = 'wear' | 'hot-weather' | 'cold-weather' | 'water'
 
+/** A state that a part may be met in though it does not stay in it, and how often. */
+export interface Phase {
+  /** State by branch of the part. */
+  readonly states: Readonly<Record<string, string>>
+  readonly weight: number
+}
+
+/** How the current of a load stands to what is on its plate: the share it differs by in the mean, and the spread. */
+export interface Drawn {
+  readonly mean: number
+  readonly spread: number
+}
+
 /** How a person may join across the part's contact for a test. */
 export type TestBridge = 'momentary' | 'with-airflow-proven' | 'watching-pressure' | 'never'
 
@@ -167,6 +182,8 @@ export type TestBridge = 'momentary' | 'with-airflow-proven' | 'watching-pressur
 export interface PartKind {
   readonly kind: string
   readonly words: string
+  /** What its faults are counted with when the trade says how often something is the cause of a call. */
+  readonly cause: CauseGroup
   readonly symbol: PartSymbol
   /** Settings with their defaults; a diagram may give no others. */
   readonly settings: Readonly<Record<string, number | string>>
@@ -176,6 +193,10 @@ export interface PartKind {
   behave?(now: Now): Wants
   /** Acts only when all else is at rest: a fuse does not open on a start. */
   readonly slow?: true
+  /** It opens on too much current, and as what. */
+  readonly overcurrent?: 'fuse' | 'breaker'
+  /** Seconds that a slow part takes to act on what it feels: of several the soonest acts, and the rest feel what is left. */
+  actsAfter?(now: Now): number
   delays?(settings: Settings): readonly Delay[]
   faults(settings: Settings): readonly PartFault[]
   /** Pairs of terminals worth a meter, beside across its branches. */
@@ -184,6 +205,10 @@ export interface PartKind {
   looks?(now: Now): readonly string[]
   /** The code or lamp that an electronic part shows now, as its unit’s table of codes has it. */
   code?(now: Now): string
+  /** States besides the one it settles in that it may be met in, given what it feels there. */
+  phases?(now: Now): readonly Phase[]
+  /** How its current stands to its plate; not said: as a coil's does. */
+  readonly drawn?: Drawn
   /** The branch whose state others follow (a motor turning, a contact made). */
   readonly moving?: string
   /** How a person may join across its contact for a test; not said: not at all. */
@@ -199,6 +224,8 @@ export interface PartKind {
   readonly storedSeconds?: number
   /** Which circuit a fuse or breaker of these settings is meant for. */
   protects?(settings: Settings): 'control' | 'line'
+  /** Volts leg to leg of the supply that it is. */
+  nominalVolts?(settings: Settings): number
   /** Full-load amps of the control power that it gives. */
   fullLoadAmps?(settings: Settings): number
   /** Its years in service are shown on the unit's record. */

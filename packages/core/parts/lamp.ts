@@ -8,6 +8,7 @@ import type { PartKind } from './kind'
 export const lamp: PartKind = {
   kind: 'lamp',
   words: 'lamp',
+  cause: 'board',
   symbol: 'lamp',
   settings: { volts: 24, ohms: 2400 },
   terminals: () => [

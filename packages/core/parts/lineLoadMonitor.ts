@@ -31,6 +31,7 @@ const right = (now: Now): boolean =>
 export const lineLoadMonitor: PartKind = {
   kind: 'line-load-monitor',
   words: 'line and load phase monitor',
+  cause: 'phase',
   symbol: 'control',
   guard: true,
   settings: { volts: 480, unbalance: 4, delay: 5 },

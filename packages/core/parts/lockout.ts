@@ -7,6 +7,7 @@ import { temperatureFelt, touchEffects, untouched } from './touch'
 export const lockout: PartKind = {
   kind: 'lockout',
   words: 'low-ambient lockout',
+  cause: 'charge',
   symbol: 'limit',
   likelier: ['cold-weather'],
   settings: { opensBelow: 45, reads: 'outdoorDryBulb', ...untouched },

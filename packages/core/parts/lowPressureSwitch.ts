@@ -3,6 +3,7 @@ import { protectiveSwitch } from './protectiveSwitch'
 /** Low-pressure switch in a stage's string; psig of the suction side. */
 export const lowPressureSwitch = protectiveSwitch({
   kind: 'low-pressure-switch',
+  cause: 'charge',
   words: 'low-pressure switch',
   symbol: 'pressure',
   testBridge: 'watching-pressure',

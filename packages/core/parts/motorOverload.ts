@@ -3,6 +3,7 @@ import { protectiveSwitch } from './protectiveSwitch'
 /** Contact of a motor's overload relay; per cent of its thermal rating. */
 export const motorOverload = protectiveSwitch({
   kind: 'motor-overload',
+  cause: 'fan-motor',
   words: 'motor overload contact',
   symbol: 'limit',
   testBridge: 'never',

@@ -3,6 +3,7 @@ import { plainThing } from './plain'
 /** Condenser or outdoor coil with its free air. */
 export const outdoorCoil = plainThing({
   kind: 'outdoor-coil',
+  cause: 'air',
   words: 'outdoor coil',
   symbol: 'valve',
   good: 'clean',

@@ -5,7 +5,7 @@ import { opens, sticks } from './fault'
 import type { Now, PartKind, Phasor } from './kind'
 
 /**
- * Judges three legs: right order, no leg lost, unbalance within its setting, volts within 10 % of nominal.
+ * Judges three legs: right order, no leg lost, unbalance within its setting, volts within 12 % of nominal.
  */
 export function phasesAreGood(
   a: Phasor,
@@ -35,6 +35,7 @@ const good = (now: Now): boolean =>
 export const phaseMonitor: PartKind = {
   kind: 'phase-monitor',
   words: 'phase monitor',
+  cause: 'phase',
   symbol: 'control',
   guard: true,
   settings: { volts: 208, unbalance: 4, delay: 5 },

@@ -1,3 +1,4 @@
+import type { CauseGroup } from './causeGroup'
 import type { Effect } from './effect'
 import { memory } from './contact'
 import type { PartKind, PartSymbol } from './kind'
@@ -13,10 +14,13 @@ interface PlainFault {
   readonly state: string
   readonly cause: string
   readonly prove: string
+  /** It opens none of the protective switches that its others do. */
+  readonly silent?: true
 }
 
 interface PlainThing {
   readonly kind: string
+  readonly cause: CauseGroup
   readonly words: string
   readonly symbol: PartSymbol
   readonly good: string
@@ -45,9 +49,9 @@ export const plainThing = ({ kind, words, symbol, good, faults, ...facts }: Plai
   terminals: () => [],
   branches: () => [memory('state', [good, ...new Set(faults.map(({ state }) => state))], good)],
   faults: (s) =>
-    faults.map(({ state, ...fault }) => ({
+    faults.map(({ state, silent, ...fault }) => ({
       ...fault,
-      effects: [{ does: 'hold', branch: 'state', state }, ...trips(s)],
+      effects: [{ does: 'hold', branch: 'state', state }, ...(silent ? [] : trips(s))],
     })),
   looks: (now) => [now.is.state],
   lookWords: () => [good, ...new Set(faults.map(({ state }) => state))],

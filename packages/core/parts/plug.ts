@@ -7,6 +7,7 @@ import type { PartKind } from './kind'
 export const plug: PartKind = {
   kind: 'plug',
   words: 'plug and socket',
+  cause: 'wires',
   symbol: 'plug',
   separable: true,
   settings: { pins: 4 },
@@ -21,13 +22,13 @@ export const plug: PartKind = {
     ),
   faults: (s) => [
     ...pins(s.number('pins')).map((pin) =>
-      opens(`pin${pin}`, `pin ${pin} pushed back`, 1.2, {
+      opens(`pin${pin}`, `pin ${pin} pushed back`, 0.3, {
         class: 'loose',
         cause: 'not seated, or spread by a probe',
       }),
     ),
     ...pins(s.number('pins')).map((pin) =>
-      makesBadly(`pin${pin}-corroded`, `pin${pin}`, 60, `pin ${pin} corroded`, 0.6, {
+      makesBadly(`pin${pin}-corroded`, `pin${pin}`, 60, `pin ${pin} corroded`, 0.15, {
         cause: 'water in the plug',
         shows: 'wet',
       }),

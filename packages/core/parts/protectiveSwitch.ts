@@ -1,3 +1,4 @@
+import type { CauseGroup } from './causeGroup'
 import { contact, position } from './contact'
 import { makesBadly, opens } from './fault'
 import type { Condition, Now, PartFault, PartKind, PartSymbol, TestBridge } from './kind'
@@ -15,12 +16,15 @@ interface Watch {
 
 interface Words {
   readonly kind: string
+  readonly cause: CauseGroup
   readonly words: string
   readonly symbol: PartSymbol
   readonly testBridge: TestBridge
   /** It keeps people or the unit safe: nobody leaves a unit running around it. */
   readonly guard?: true
   readonly breaksLine?: true
+  /** What must be known before power goes back on behind a trip of it, where that is its own. */
+  readonly afterTrip?: string
   readonly likelier?: PartKind['likelier']
   readonly openPrior: number
   readonly watch: Watch
@@ -54,6 +58,7 @@ export const protectiveSwitch = ({
   openPrior,
   watch,
   trip,
+  afterTrip,
   ...facts
 }: Words): PartKind => ({
   kind,
@@ -96,5 +101,7 @@ export const protectiveSwitch = ({
     : {}),
   testBridge,
   beforeEnergising: (fault) =>
-    fault === 'trip' ? 'Find why it opened: air, filter, charge, coil, a lost leg. Reset once.' : '',
+    fault === 'trip'
+      ? (afterTrip ?? 'Find why it opened: air, filter, charge, coil, a lost leg. Reset once.')
+      : '',
 })

@@ -14,6 +14,7 @@ const calledAboveVolts = 14
 export const provingBoard: PartKind = {
   kind: 'proving-board',
   words: 'proving board',
+  cause: 'board',
   symbol: 'control',
   settings: {},
   terminals: () => [

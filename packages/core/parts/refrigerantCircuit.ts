@@ -3,6 +3,7 @@ import { plainThing } from './plain'
 /** The refrigerant of one stage: a context for an electrical verdict, no charging guide. */
 export const refrigerantCircuit = plainThing({
   kind: 'refrigerant-circuit',
+  cause: 'charge',
   words: 'refrigerant circuit',
   symbol: 'valve',
   good: 'charged',

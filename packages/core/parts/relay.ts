@@ -14,6 +14,19 @@ const isIn = (now: Now): boolean =>
     now.is[`made${poles(now.settings)[0]}`] === 'closed',
   )
 
+/** A contact that stays made; the same armature holds its resting contact open. */
+const welded = (s: Settings, n: number): PartFault => ({
+  name: `made${n}-welded`,
+  class: 'stuck',
+  words: `relay contact ${n} welded`,
+  prior: 1,
+  cause: 'a load beyond its rating, or a short',
+  effects: [
+    { does: 'hold', branch: `made${n}`, state: 'closed' },
+    ...(throwsTwo(s) ? [{ does: 'hold', branch: `rest${n}`, state: 'open' } as const] : []),
+  ],
+})
+
 /**
  * A relay: coil `A1`–`A2`; per pole a common `COMn`, `NOn`, and with two throws `NCn`. May make and break
  * late.
@@ -21,6 +34,7 @@ const isIn = (now: Now): boolean =>
 export const relay: PartKind = {
   kind: 'relay',
   words: 'relay',
+  cause: 'board',
   symbol: 'coil',
   breaksLine: true,
   likelier: ['wear'],
@@ -75,10 +89,20 @@ export const relay: PartKind = {
       opens(`made${n}`, `relay contact ${n} does not make`, 1.5, {
         prove: 'volts across the contact with the coil in',
       }),
-      sticks(`made${n}-welded`, [`made${n}`], 'closed', `relay contact ${n} welded`, 1, {
-        cause: 'a load beyond its rating, or a short',
-      }),
-      ...(throwsTwo(s) ? [opens(`rest${n}`, `relay resting contact ${n} does not make`, 0.8)] : []),
+      welded(s, n),
+      ...(throwsTwo(s)
+        ? [
+            opens(`rest${n}`, `relay resting contact ${n} does not make`, 0.8),
+            sticks(
+              `throws${n}-joined`,
+              [`made${n}`, `rest${n}`],
+              'closed',
+              `both throws of relay contact ${n} joined by weld or char`,
+              1,
+              { cause: 'a load beyond its rating, heat on the board' },
+            ),
+          ]
+        : []),
     ]),
   ],
   looks: (now) => [now.is[`made${poles(now.settings)[0]}`] === 'closed' ? 'pulled-in' : 'dropped-out'],

@@ -1,21 +1,24 @@
+import type { CauseGroup } from './causeGroup'
 import { complex } from '../electric/complex'
 import { impedance } from '../electric/law'
 import { fixed } from './contact'
 import { toFrame } from './frame'
-import { grounds, opens } from './fault'
-import type { PartKind, PartSymbol } from './kind'
+import { grounds, hasOhms, opens } from './fault'
+import type { PartKind } from './kind'
 
 /** A resistance heater: `watts` at `volts`; it takes watts × (volts / rated volts)². */
 export const resistanceHeater = (
   kind: string,
   words: string,
-  symbol: PartSymbol,
+  cause: CauseGroup,
   watts: number,
 ): PartKind => ({
   kind,
   words,
-  symbol,
+  cause,
+  symbol: 'heater',
   likelier: ['cold-weather'],
+  drawn: { mean: 0, spread: 0.06 },
   ratings: [
     ['watts', 'Watts'],
     ['volts', 'Volts'],
@@ -29,8 +32,16 @@ export const resistanceHeater = (
     const ohms = s.number('volts') ** 2 / s.number('watts')
     return [fixed('element', '1', '2', 'load', impedance(complex(ohms), ohms)), toFrame('1')]
   },
-  faults: () => [
+  faults: (s) => [
     opens('element', `${words} open`, 1.5, { prove: 'ohms across it, isolated' }),
+    hasOhms(
+      'element-part',
+      'element',
+      (2 * s.number('volts') ** 2) / s.number('watts'),
+      `${words}: one of two in it open`,
+      0.5,
+      { class: 'open', prove: 'amps against watts at the measured volts; ohms of each element, isolated' },
+    ),
     grounds('1', `${words} touches its frame`, 0.4),
   ],
 })

@@ -15,6 +15,7 @@ const warmShare = 0.75
 export const sequencer: PartKind = {
   kind: 'sequencer',
   words: 'heat sequencer',
+  cause: 'heat-switching',
   symbol: 'coil',
   breaksLine: true,
   likelier: ['wear', 'cold-weather'],

@@ -1,12 +1,27 @@
+import type { CauseGroup } from './causeGroup'
 import { add, impedanceFor, multiply, polar, scale } from '../electric/complex'
 import { impedance, opened } from '../electric/law'
 import { shorts, grounds, opens } from './fault'
 import { memory } from './contact'
 import { windingsFirst } from './energising'
 import { toFrame } from './frame'
-import type { Branch, Now, PartKind, PartSymbol, Wants } from './kind'
+import type { Branch, Now, PartKind, Phase, Wants } from './kind'
 
-const lockedShare = 5
+/** How a capacitor-run motor is wound, against its plate. */
+export interface SinglePhaseDesign {
+  /** Locked-rotor amps as a multiple of plate amps. */
+  readonly lockedShare: number
+  /** Resistance of the main winding, C to R, as a share of plate volts over plate amps. */
+  readonly windingShare: number
+}
+
+/** A compressor: 0.03–0.06 of volts over amps, four to six times its amps when locked. */
+export const compressorDesign: SinglePhaseDesign = { lockedShare: 5, windingShare: 0.045 }
+/** A small fan: 0.10–0.15 of volts over amps, one and a half to two and a half times its amps when locked. */
+export const fanDesign: SinglePhaseDesign = { lockedShare: 2, windingShare: 0.12 }
+
+/** Share of plate amps in the main winding; the start winding’s, ahead of it, make up the rest. */
+const mainShare = 0.97
 const startShare = 0.7
 const runShare = 0.5
 /** Share of full-load amps that the start winding must draw. */
@@ -28,6 +43,17 @@ const act = (now: Now): Wants => {
 }
 
 /**
+ * On full volts with its start winding dead it hums at locked-rotor amps until its protector opens, cools, and hums again:
+ * it is met either way.
+ */
+const cannotStart = (now: Now): readonly Phase[] =>
+  now.volts.main.size >= startShare * now.settings.number('volts') &&
+  now.is.rotor === 'still' &&
+  now.is.main === 'off'
+    ? [{ states: { main: 'stalled', rotor: 'still' }, weight: 0.35 }]
+    : []
+
+/**
  * A capacitor-run single-phase motor: main winding `C`–`R`, start winding `C`–`S`, the capacitor outside,
  * between `R` and `S`.
  * The start winding draws its share through the capacitor; without it the motor stalls.
@@ -35,13 +61,17 @@ const act = (now: Now): Wants => {
 export const singlePhaseMotor = (
   kind: string,
   words: string,
-  symbol: PartSymbol,
+  cause: CauseGroup,
   amps: number,
+  { lockedShare, windingShare }: SinglePhaseDesign,
 ): PartKind => ({
   kind,
   words,
-  symbol,
+  cause,
+  symbol: 'motor',
   likelier: ['wear'],
+  // over the weather of a year, and the pressure in the ducts
+  drawn: { mean: -0.2, spread: 0.17 },
   ratings: [
     ['volts', 'Volts'],
     ['amps', 'Rated amps'],
@@ -58,9 +88,9 @@ export const singlePhaseMotor = (
   branches: (s): readonly Branch[] => {
     const volts = s.number('volts')
     const full = s.number('amps')
-    const main = impedanceFor(volts, 0.8 * full, 0.8)
+    const main = impedanceFor(volts, mainShare * full, 0.8)
     const start = add(multiply(main, polar(1.3, 0)), scale(main, 0.2))
-    const mainOhms = (0.12 * volts) / full
+    const mainOhms = (windingShare * volts) / full
     return [
       {
         name: 'main',
@@ -95,6 +125,7 @@ export const singlePhaseMotor = (
     },
   }),
   behave: act,
+  phases: cannotStart,
   faults: () => [
     opens('main', `${words} run winding open`, 1.2, { prove: 'ohms winding by winding, leads off' }),
     opens('start', `${words} start winding open`, 0.6, { prove: 'ohms winding by winding, leads off' }),

@@ -13,6 +13,7 @@ const awakeAboveVolts = 18
 export const smokeDetector: PartKind = {
   kind: 'smoke-detector',
   words: 'duct smoke detector',
+  cause: 'detector',
   symbol: 'control',
   guard: true,
   landings: () => [
@@ -55,6 +56,19 @@ export const smokeDetector: PartKind = {
         { does: 'open', branch: 'electronics' },
         { does: 'hold', branch: 'clear', state: 'open' },
         { does: 'hold', branch: 'alarm', state: 'closed' },
+      ],
+    },
+    {
+      name: 'blind',
+      class: 'stuck',
+      words: 'detector dead with its alarm contact closed: it would not open on smoke',
+      prior: 0.6,
+      cause: 'head aged, or its contact passed by',
+      prove: 'lamps dark with 24 V at its own terminals, and the contact stays closed under the magnet',
+      effects: [
+        { does: 'open', branch: 'electronics' },
+        { does: 'hold', branch: 'clear', state: 'closed' },
+        { does: 'hold', branch: 'alarm', state: 'open' },
       ],
     },
     opens('clear', 'alarm contact does not make', 0.8),

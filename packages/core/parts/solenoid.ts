@@ -1,19 +1,21 @@
+import type { CauseGroup } from './causeGroup'
 import { coilBranch } from './coil'
 import { shorts, opens } from './fault'
-import type { PartKind, PartSymbol } from './kind'
+import type { PartKind } from './kind'
 
 /** A valve that a coil opens; terminals `1` (call side), `2` (common). */
 export const solenoid = (
   kind: string,
   words: string,
-  symbol: PartSymbol,
+  cause: CauseGroup,
   va: number,
   ohms: number,
 ): PartKind => ({
   kind,
   words,
-  symbol,
-  ...(symbol === 'valve' ? { lookWords: () => ['open-drawn', 'shut'] } : {}),
+  cause,
+  symbol: 'valve',
+  lookWords: () => ['open-drawn', 'shut'],
   settings: { volts: 24, va, ohms },
   terminals: () => [
     { name: '1', words: `${words}, call side` },

@@ -46,6 +46,25 @@ export const systems: Readonly<Record<string, System>> = {
     ],
   },
   '480Y/277': wye(480),
+  '575Y/332': wye(575),
+}
+
+/** A system of supply as a meter finds it: volts leg to leg, and of each leg to ground. */
+export interface SupplySystem {
+  readonly name: string
+  readonly legToLegVolts: number
+  readonly toGroundVolts: readonly number[]
+}
+
+/** Systems with as many legs as the named one, itself first. */
+export function systemsLike(name: string): readonly SupplySystem[] {
+  const count = systemOf(name).legs.length
+  return [name, ...Object.keys(systems).filter((other) => other !== name)]
+    .filter((other) => systems[other].legs.length === count)
+    .map((other) => {
+      const { legToLegVolts, legs } = systems[other]
+      return { name: other, legToLegVolts, toGroundVolts: legs.map(({ share }) => share * legToLegVolts) }
+    })
 }
 
 const systemOf = (name: string): System => {
@@ -58,7 +77,9 @@ const systemOf = (name: string): System => {
 export const supply: PartKind = {
   kind: 'supply',
   words: 'building supply',
+  cause: 'disconnect',
   symbol: 'source',
+  nominalVolts: (s) => systemOf(s.text('system')).legToLegVolts,
   poles: (s) => {
     const legs = systemOf(s.text('system')).legs.map(({ name }) => name)
     return [
@@ -118,7 +139,7 @@ export const supply: PartKind = {
         'dead',
         'supply off at the building panel',
         3,
-        { class: 'supply', cause: 'somebody switched it off: find out who and why' },
+        { class: 'off', cause: 'somebody switched it off: find out who and why' },
       ),
       opens('neutral', 'neutral open in the building supply', 0.4, { class: 'supply' }),
       ...(legs.length === 3

@@ -9,6 +9,7 @@ import { handTemperature } from './touch'
 export const temperatureSensor: PartKind = {
   kind: 'temperature-sensor',
   words: 'temperature sensor',
+  cause: 'economizer',
   symbol: 'sensor',
   ratings: [['family', 'Thermistor family']],
   settings: { reads: 'outdoorDryBulb', family: '2' },

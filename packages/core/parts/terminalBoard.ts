@@ -4,6 +4,7 @@ import type { PartKind } from './kind'
 export const terminalBoard: PartKind = {
   kind: 'terminal-board',
   words: 'terminal board',
+  cause: 'wires',
   symbol: 'terminal',
   settings: { terminals: 'R,C' },
   terminals: (s) => s.list('terminals').map((name) => ({ name, words: `terminal ${name}` })),

@@ -78,6 +78,7 @@ const inHeatPumpHeating = ({ hasTwoStages, changeover }: SetUp, call: Heating) =
 export const thermostat: PartKind = {
   kind: 'thermostat',
   words: 'thermostat',
+  cause: 'thermostat',
   symbol: 'control',
   calls: outputs,
   fanCall: 'G',

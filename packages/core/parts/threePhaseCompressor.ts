@@ -1,4 +1,4 @@
 import { threePhaseMotor } from './threePhaseMotor'
 
 /** A three-phase compressor. */
-export const threePhaseCompressor = threePhaseMotor('three-phase-compressor', 'compressor', 'motor', 14)
+export const threePhaseCompressor = threePhaseMotor('three-phase-compressor', 'compressor', 'compressor', 14)

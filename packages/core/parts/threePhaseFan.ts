@@ -1,4 +1,4 @@
 import { threePhaseMotor } from './threePhaseMotor'
 
 /** A three-phase fan or blower motor. */
-export const threePhaseFan = threePhaseMotor('three-phase-fan', 'fan motor', 'motor', 6)
+export const threePhaseFan = threePhaseMotor('three-phase-fan', 'fan motor', 'fan-motor', 6)

@@ -1,15 +1,18 @@
+import type { CauseGroup } from './causeGroup'
 import { add, complex, impedanceFor, multiply, polar, type Complex } from '../electric/complex'
 import { opened, resistance, self, type Law, type Term } from '../electric/law'
 import { shorts, grounds, opens } from './fault'
 import { memory } from './contact'
 import { windingsFirst } from './energising'
 import { toFrame } from './frame'
-import type { Branch, Now, PartFault, PartKind, PartSymbol, Wants } from './kind'
+import type { Branch, Now, PartFault, PartKind, Phase, Wants } from './kind'
 import type { Settings } from './settings'
 
 /** Locked-rotor amps as a multiple of full load, and its power factor. */
 const lockedShare = 6
 const lockedPowerFactor = 0.35
+/** Resistance of one winding, as a share of leg volts over amps: 0.045 of volts over amps leg to leg, through two. */
+const windingShare = (0.045 * Math.sqrt(3)) / 2
 /**
  * A motor comes up only if its weakest leg pair is above this share of nominal, and stays up above the lower
  * one.
@@ -66,12 +69,34 @@ const act = (now: Now): Wants => {
   return { rotor: turns ? 'turning' : 'still', winding1: state, winding2: state, winding3: state }
 }
 
+/** A leg that carries less than this share of the others' current is lost. */
+const lostLegShare = 0.1
+
+/**
+ * With a leg lost it goes on while it turns, but does not come up from rest: mostly a contact fails while it makes, so it
+ * stands and hums at locked-rotor amps, and then its protector is open.
+ */
+const cannotStart = ({ amps, settings, is }: Now): readonly Phase[] => {
+  const currents = windings.map((winding) => amps[winding].size)
+  const most = Math.max(...currents)
+  const hasLegs = Math.min(...currents) > lostLegShare * most || most < drawnShare * settings.number('amps')
+  if (hasLegs || is.rotor !== 'turning') return []
+  const standing = (state: 'stalled' | 'off') => ({
+    rotor: 'still',
+    ...Object.fromEntries(windings.map((winding) => [winding, state])),
+  })
+  return [
+    { states: standing('stalled'), weight: 0.3 },
+    { states: standing('off'), weight: 0.4 },
+  ]
+}
+
 const motorBranches = (s: Settings): readonly Branch[] => {
   const volts = s.number('volts') / Math.sqrt(3)
   const amps = s.number('amps')
   const running = impedanceFor(volts, amps, s.number('powerFactor'))
   const locked = impedanceFor(volts, amps * lockedShare, lockedPowerFactor)
-  const directOhms = (0.12 * volts) / amps
+  const directOhms = (windingShare * volts) / amps
   return windings.map((name, k): Branch => ({
     name,
     from: `T${k + 1}`,
@@ -111,11 +136,14 @@ const motorFaults = (words: string): readonly PartFault[] => [
 /**
  * Modelled by positive- and negative-sequence impedances: runs on with a leg lost, cannot start without it.
  */
-export const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol, amps: number): PartKind => ({
+export const threePhaseMotor = (kind: string, words: string, cause: CauseGroup, amps: number): PartKind => ({
   kind,
   words,
-  symbol,
+  cause,
+  symbol: 'motor',
   likelier: ['wear'],
+  // over the weather of a year, and the pressure in the ducts
+  drawn: { mean: -0.2, spread: 0.17 },
   ratings: [
     ['volts', 'Volts'],
     ['amps', 'Rated amps'],
@@ -141,6 +169,7 @@ export const threePhaseMotor = (kind: string, words: string, symbol: PartSymbol,
     ]),
   }),
   behave: act,
+  phases: cannotStart,
   faults: () => motorFaults(words),
   pairs: () => [
     ['T1', 'T2'],

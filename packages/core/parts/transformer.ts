@@ -8,8 +8,6 @@ import type { Settings } from './settings'
 /** Magnetising current as a share of rated primary current, and its angle. */
 const magnetisingShare = 0.12
 const magnetisingDegrees = -72
-/** Winding resistance to direct current, ohms. */
-const secondaryDirectOhms = 0.8
 
 const taps = (s: Settings): readonly number[] => s.list('taps').map(Number)
 const pairsAmong = (names: readonly string[]): readonly (readonly [string, string])[] =>
@@ -25,6 +23,7 @@ const core = (k: number): string => `core${k + 1}`
 export const transformer: PartKind = {
   kind: 'transformer',
   words: 'control transformer',
+  cause: 'transformer',
   symbol: 'transformer',
   fullLoadAmps: (s) => s.number('va') / s.number('secondary'),
   ratings: [
@@ -71,20 +70,26 @@ export const transformer: PartKind = {
         { of: core(0), volts: complex(-n / turns[0]), ohms: complex(0) },
       ],
     })
-    const dc = resistance(0.01).dc
+    // half of what the regulation says is in either winding, and a tap has the share of the turns before it
+    const primaryOhms = (volts: number): number => (s.number('regulation') * volts ** 2) / s.number('va') / 2
+    const tapOhms = taps(s).map(
+      (volts, k) => primaryOhms(volts) - (k === 0 ? 0 : primaryOhms(taps(s)[k - 1])),
+    )
+    const secondaryOhms = seriesOhms / 2
+    const nothing = resistance(0.01).dc
     return [
-      fixed('primary', 'COM', '~p', 'winding', impedance(complex(0.01), 12)),
+      fixed('primary', 'COM', '~p', 'winding', impedance(complex(0.01), 0.01)),
       ...turns.map((n, k): Branch =>
         fixed(
           core(k),
           k === 0 ? `P${taps(s)[0]}` : `P${taps(s)[k]}`,
           k === 0 ? '~p' : `P${taps(s)[k - 1]}`,
           'winding',
-          { ac: k === 0 ? balance : follows(n, 0.01), dc: k === 0 ? dc : resistance(2).dc },
+          { ac: k === 0 ? balance : follows(n, 0.01), dc: resistance(tapOhms[k]).dc },
         ),
       ),
-      fixed('secondaryCore', '~s', 'S2', 'winding', { ac: follows(secondaryTurns, seriesOhms), dc }),
-      fixed('secondary', 'S1', '~s', 'winding', impedance(complex(0.001), secondaryDirectOhms)),
+      fixed('secondaryCore', '~s', 'S2', 'winding', { ac: follows(secondaryTurns, seriesOhms), dc: nothing }),
+      fixed('secondary', 'S1', '~s', 'winding', impedance(complex(0.001), secondaryOhms)),
     ]
   },
   faults: () => [

@@ -51,7 +51,26 @@ type FindingEntry =
       readonly from: string
       readonly to?: string
       readonly value: number | null
+      /** What was typed: its digits say how finely it was read. */
+      readonly typed?: string
     }
+  /** The building's supply, as it was found to be. */
+  | { readonly kind: 'supply'; readonly system: string }
+  /** What a part's own plate says: settings of its kind. */
+  | {
+      readonly kind: 'plate'
+      readonly of: string
+      readonly values: Readonly<Record<string, number | string>>
+    }
+  /** A resettable stand-in for a fuse: its rating, and what it did in the call that is set. */
+  | {
+      readonly kind: 'stand-in'
+      readonly of: string
+      readonly amps: number
+      readonly result: StandInResult
+    }
+  /** A lead found on another terminal than drawn; `of` is the wire by its two drawn ends. */
+  | { readonly kind: 'found-on'; readonly of: string; readonly at: string }
   | { readonly kind: 'observation'; readonly what: string; readonly of: string; readonly words?: string }
   | { readonly kind: 'action'; readonly do: ActionVerb; readonly of: string; readonly to?: string }
   | { readonly kind: 'setting'; readonly of: string; readonly from: string; readonly to: string }
@@ -173,6 +192,10 @@ type ClosingEntry =
       readonly outcome: 'repaired' | 'restricted' | 'left-off'
       readonly words: string
     }
+
+/** What a stand-in did: it held, tripped at once, or tripped after a while. */
+export type StandInResult = 'holds' | 'trips-at-once' | 'trips-later'
+export const standInResults: readonly StandInResult[] = ['holds', 'trips-at-once', 'trips-later']
 
 export type PairingMethod = 'fans-on' | 'tone' | 'room-temperature'
 export type AlterationSort = 'bridged' | 'joined' | 'substituted' | 'other'

@@ -1,6 +1,6 @@
 import { array, boolean, lazy, mixed, number, object, string, type ObjectSchema, type Schema } from 'yup'
 import { meters } from '../circuit/meter'
-import { actionVerbs, alterationSorts, temporarySorts, type EntryBody } from './entry'
+import { actionVerbs, alterationSorts, standInResults, temporarySorts, type EntryBody } from './entry'
 
 const name = (label: string) => string().strict().trim().min(1).max(200).required().label(label)
 const words = (label: string) => string().strict().max(4000).label(label)
@@ -41,6 +41,19 @@ const rating = mixed<Record<string, string>>()
       given !== null &&
       Object.entries(given).length <= 20 &&
       Object.values(given).every((text) => typeof text === 'string' && text.length <= 200),
+  )
+const plateValues = mixed<Record<string, number | string>>()
+  .required()
+  .test(
+    'plate',
+    'values must be numbers or words by the name of a setting',
+    (given) =>
+      typeof given === 'object' &&
+      given !== null &&
+      Object.entries(given).length <= 20 &&
+      Object.values(given).every((value) =>
+        typeof value === 'number' ? Number.isFinite(value) : typeof value === 'string' && value.length <= 200,
+      ),
   )
 const provenAt = object({ meter: oneOf('meter', ['volts', 'amps']), from: name('from'), to: name('to') })
   .noUnknown()
@@ -92,7 +105,17 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     from: name('from'),
     to: words('to'),
     value,
+    typed: string().strict().max(20).label('typed'),
   }),
+  supply: object({ kind: kindIs('supply'), system: name('system') }),
+  plate: object({ kind: kindIs('plate'), of: name('of'), values: plateValues }),
+  'stand-in': object({
+    kind: kindIs('stand-in'),
+    of: name('of'),
+    amps: number().strict().positive().max(1000).required(),
+    result: oneOf('result', standInResults),
+  }),
+  'found-on': object({ kind: kindIs('found-on'), of: name('of'), at: name('at') }),
   observation: object({
     kind: kindIs('observation'),
     what: name('what'),

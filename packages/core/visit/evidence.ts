@@ -1,8 +1,10 @@
 import type { Meter } from '../circuit/meter'
-import type { Diagram } from '../diagram/diagram'
+import type { Complaint, Diagram } from '../diagram/diagram'
+import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
-import type { CaseFile, DropPoint, EntryBody } from './entry'
-import { atArrival, follow, settingOf, type SettingChange, type Standing } from './standing'
+import type { Effect, Fault } from '../parts/effect'
+import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
+import { atArrival, follow, settingOf, wireNamed, type SettingChange, type Standing } from './standing'
 
 /** One thing seen or measured, and what held when it was. */
 export type Evidence =
@@ -13,6 +15,8 @@ export type Evidence =
       readonly from: string
       readonly to: string
       readonly value: number | null
+      /** What was typed; empty where only the number was kept. */
+      readonly typed: string
     }
   | { readonly kind: 'look'; readonly standing: Standing; readonly what: string; readonly of: string }
   /** What fell together in a logged stretch, and what held. */
@@ -24,6 +28,18 @@ export type Evidence =
     }
   /** How a setting was found, before anybody changed it. */
   | { readonly kind: 'found-set'; readonly standing: Standing; readonly found: SettingChange }
+  /** A lead found on another terminal than drawn. */
+  | { readonly kind: 'found-on'; readonly standing: Standing; readonly of: string; readonly at: string }
+  /** What a stand-in did in the place of a fuse. */
+  | {
+      readonly kind: 'stand-in'
+      readonly standing: Standing
+      readonly of: string
+      readonly amps: number
+      readonly result: StandInResult
+    }
+  /** Something was moved, pressed or touched: what comes and goes at it may have come or gone. */
+  | { readonly kind: 'touched'; readonly standing: Standing; readonly of: string }
 
 /** What a log says, as far as the search for a cause goes. */
 export interface Findings {
@@ -48,20 +64,22 @@ export class EvidenceError extends Error {
 /** Folds the entries of a case or visit into findings. Throws EvidenceError and UnknownNameError. */
 export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 'unit'>): Findings {
   const said = complaint || entries.find((entry) => entry.kind === 'complaint')?.complaint || ''
-  const home = diagram.complaints.find(({ id, words }) => id === said || words === said)
+  const home = complaintSaid(diagram, said)
   let standing = atArrival(diagram, home?.call ?? diagram.calls[0].id)
   const evidence: Evidence[] = []
   const repaired: string[] = []
   const unreachable = new Set<string>()
   const replaced: string[] = []
   for (const entry of entries) {
-    if (entry.kind === 'setting') evidence.push(...foundSet(diagram, standing, entry))
+    const before = standing
     standing = follow(diagram, standing, entry)
-    if (entry.kind === 'reading') evidence.push(reading(diagram, standing, entry))
-    if (entry.kind === 'observation') evidence.push(look(diagram, standing, entry))
-    if (entry.kind === 'drop-out') evidence.push(dropOut(diagram, standing, entry))
-    if (entry.kind === 'proof') evidence.push(...proven(diagram, standing, entry))
+    evidence.push(...told(diagram, before, standing, entry))
     if (entry.kind === 'repair') repaired.push(entry.of)
+    const putRight = entry.kind === 'setting' ? faultOfSetting(diagram, entry) : null
+    if (putRight) {
+      repaired.push(putRight.id)
+      standing = { ...standing, repairs: standing.repairs + 1 }
+    }
     if (entry.kind === 'unreachable') unreachable.add(entry.of)
     if (entry.kind === 'replaced') {
       if (!diagram.parts.has(entry.of)) throw new UnknownNameError('part', entry.of, diagram.parts.keys())
@@ -69,6 +87,51 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
     }
   }
   return { evidence, now: standing, repaired, unreachable, replaced, complaint: home?.id ?? said }
+}
+
+/** The complaint that somebody's words are, by its name or as it is said; letter case does not matter. */
+export function complaintSaid({ complaints }: Diagram, said: string): Complaint | undefined {
+  const plain = said.trim().toLowerCase()
+  return complaints.find(({ id, words }) => id === plain || words.toLowerCase() === plain)
+}
+
+/** The fault that a setting was, before somebody put it right; null when it was none that the unit is known to have. */
+export function faultOfSetting(
+  diagram: Diagram,
+  { of, from, to }: EntryBody & { kind: 'setting' },
+): Fault | null {
+  const place = settingOf(diagram, of)
+  if (!place || from === to) return null
+  const isIt = (effect: Effect): boolean =>
+    effect.does === 'set' &&
+    effect.part === place.part &&
+    effect.setting === place.setting &&
+    String(effect.to) === from
+  return faultsOf(diagram).find(({ effects }) => effects.some(isIt)) ?? null
+}
+
+/** What an entry tells of the circuit, taken in the standing that it was made in. */
+function told(diagram: Diagram, before: Standing, standing: Standing, entry: EntryBody): readonly Evidence[] {
+  switch (entry.kind) {
+    case 'setting':
+      return foundSet(diagram, before, entry)
+    case 'reading':
+      return [reading(diagram, standing, entry)]
+    case 'observation':
+      return [look(diagram, standing, entry)]
+    case 'drop-out':
+      return [dropOut(diagram, standing, entry)]
+    case 'proof':
+      return proven(diagram, standing, entry)
+    case 'found-on':
+      return [{ kind: 'found-on', standing: before, of: wireNamed(diagram, entry.of).id, at: entry.at }]
+    case 'stand-in':
+      return [{ kind: 'stand-in', standing, of: entry.of, amps: entry.amps, result: entry.result }]
+    case 'action':
+      return entry.do === 'wiggle' ? [{ kind: 'touched', standing, of: entry.of }] : []
+    default:
+      return []
+  }
 }
 
 /** What was read in proof is a reading in the call that was proven, which stood long enough. */
@@ -129,7 +192,7 @@ function foundSet(
 }
 
 function reading(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'reading' }): Evidence {
-  const { meter, from, value } = entry
+  const { meter, from, value, typed = '' } = entry
   const known = (point: string): string => {
     if (point !== 'EARTH' && !diagram.points.has(point))
       throw new UnknownNameError('point', point, diagram.points.keys())
@@ -143,7 +206,7 @@ function reading(diagram: Diagram, standing: Standing, entry: EntryBody & { kind
     if (!wire) throw new UnknownNameError('wire', `${from}-${entry.to ?? ''}`, diagram.wires.keys())
     if (value === null)
       throw new EvidenceError('a clamp does not show OL: enter the amps, or leave the reading out')
-    return { kind: 'reading', standing, meter, from: wire.from, to: wire.to, value }
+    return { kind: 'reading', standing, meter, from: wire.from, to: wire.to, value, typed }
   }
   const to = entry.to ?? diagram.common
   if (meter === 'ohms' && standing.power === 'on')
@@ -158,5 +221,5 @@ function reading(diagram: Diagram, standing: Standing, entry: EntryBody & { kind
     )
   if (known(from) === known(to))
     throw new EvidenceError(`${from}: both leads on one point; choose two points`)
-  return { kind: 'reading', standing, meter, from, to, value }
+  return { kind: 'reading', standing, meter, from, to, value, typed }
 }

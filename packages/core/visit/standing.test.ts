@@ -118,12 +118,14 @@ test('a setting found wrong names its cause, and put right it is right', () => {
     { kind: 'call', call: 'cool1' },
     { kind: 'setting', of: 'EC.changeover', from: '95', to: '60' },
   ]
-  const { model, belief, ranked } = diagnose(builtInUnit('rooftop-two-stage'), {
+  const { model, belief, findings } = diagnose(builtInUnit('rooftop-two-stage'), {
     complaint: 'not-cooling',
     entries: found,
   })
-  expect(model.hypotheses[ranked[0]].id).toBe('EC:changeover-high')
-  expect(belief.probability[ranked[0]]).toBeGreaterThan(0.5)
+  expect(findings.repaired).toEqual(['EC:changeover-high'])
+  expect(belief.repairedFaults.map((h) => model.hypotheses[h].id)).toEqual(['EC:changeover-high'])
+  const was = model.hypotheses.findIndex(({ id }) => id === 'EC:changeover-high')
+  expect(belief.probability[was]).toBe(0)
   expect(reads('rooftop-two-stage', found, 'CC1.A1', 'CC1.A2', 'EC:changeover-high')).toBeGreaterThan(live)
 })
 

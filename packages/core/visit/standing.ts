@@ -1,5 +1,5 @@
 import type { Power } from '../circuit/situation'
-import type { Diagram } from '../diagram/diagram'
+import { partOfPoint, type Diagram, type Wire } from '../diagram/diagram'
 import { UnknownNameError } from '../diagram/nearest'
 import { knownConditions, type Conditions } from '../parts/kind'
 import type { EntryBody } from './entry'
@@ -34,27 +34,64 @@ export interface Standing {
   readonly before: { readonly call: string; readonly power: Power } | null
   /** How many repairs were done before. */
   readonly repairs: number
+  /** The calls that the unit has been run in since arrival, with what was done to it then, in order. */
+  readonly ran: readonly Run[]
+  /** Parts put back or renewed since arrival, by how many runs there had been: what tripped them may come again. */
+  readonly renewed: Readonly<Record<string, number>>
+  /** Fuses in whose place a resettable stand-in is. */
+  readonly standIns: readonly string[]
 }
 
-export const atArrival = (diagram: Diagram, call: string): Standing => ({
-  call: diagram.calls.some(({ id }) => id === call) ? call : diagram.calls[0].id,
-  power: 'on',
-  off: [],
-  conditions: {},
-  actions: [],
-  settings: [],
-  reset: [],
-  rested: false,
-  age: null,
-  before: null,
-  repairs: 0,
-})
+/** A run of the unit in a call. */
+export interface Run {
+  readonly call: string
+  readonly actions: readonly StandingAction[]
+}
+
+export function atArrival(diagram: Diagram, asked: string): Standing {
+  const call = diagram.calls.some(({ id }) => id === asked) ? asked : diagram.calls[0].id
+  return {
+    call,
+    power: 'on',
+    off: [],
+    conditions: {},
+    actions: [],
+    settings: [],
+    reset: [],
+    rested: false,
+    age: null,
+    before: null,
+    repairs: 0,
+    ran: [],
+    renewed: {},
+    standIns: [],
+  }
+}
 
 /** Seconds off or switched off after which inner protectors and automatic limits have cooled. */
 const coolingSeconds = 1200
 
 /** The standing after an entry. Throws UnknownNameError for names that the unit does not have. */
 export function follow(diagram: Diagram, standing: Standing, entry: EntryBody): Standing {
+  const after = moved(diagram, standing, entry)
+  const isRun =
+    after.power === 'on' && (entry.kind === 'call' || entry.kind === 'power' || entry.kind === 'action')
+  return isRun ? { ...after, ran: ranAfter(after) } : after
+}
+
+/** The runs so far, with the one that is under way. */
+function ranAfter({ ran, call, actions }: Standing): readonly Run[] {
+  const last = ran.at(-1)
+  return last?.call === call && last.actions === actions ? ran : [...ran, { call, actions }]
+}
+
+/** A part is as new from here on: it holds until something trips it again. */
+const renewing = (standing: Standing, part: string): Standing['renewed'] => ({
+  ...standing.renewed,
+  [part]: standing.ran.length,
+})
+
+function moved(diagram: Diagram, standing: Standing, entry: EntryBody): Standing {
   switch (entry.kind) {
     case 'call':
       if (!diagram.calls.some(({ id }) => id === entry.call))
@@ -71,45 +108,39 @@ export function follow(diagram: Diagram, standing: Standing, entry: EntryBody): 
         ...standing,
         conditions: { ...standing.conditions, [conditionName(diagram, entry.of)]: entry.value },
       }
-    case 'wait': {
-      const idle = standing.call === 'off' || standing.power === 'off'
-      return {
-        ...standing,
-        age: (standing.age ?? 0) + entry.seconds,
-        rested: standing.rested || (idle && entry.seconds >= coolingSeconds),
-      }
-    }
+    case 'wait':
+      return afterWait(standing, entry.seconds)
     case 'action':
       return afterAction(diagram, standing, entry)
-    case 'alteration': {
-      const { what, of, to = '' } = entry
-      return {
-        ...standing,
-        actions: [
-          ...standing.actions,
-          {
-            key: alterationKey(of, to),
-            verb: 'found',
-            of,
-            to,
-            effects: alterationEffects(diagram, what, of, to),
-          },
-        ],
-      }
-    }
+    case 'alteration':
     case 'alteration-settled':
-      return entry.as === 'corrected'
-        ? {
-            ...standing,
-            actions: standing.actions.filter(({ key }) => key !== alterationKey(entry.of, entry.to ?? '')),
-          }
-        : standing
+    case 'found-on':
+      return { ...standing, actions: actionsAfterFinding(diagram, standing.actions, entry) }
     case 'setting':
       return { ...standing, settings: settingsAfter(diagram, standing.settings, entry) }
     case 'repair':
-      return { ...standing, repairs: standing.repairs + 1 }
+      return { ...standing, repairs: standing.repairs + 1, renewed: renewing(standing, entry.of) }
+    case 'part-used':
+      return diagram.parts.has(entry.of) ? { ...standing, renewed: renewing(standing, entry.of) } : standing
+    case 'stand-in':
+      if (!diagram.parts.has(entry.of)) throw new UnknownNameError('fuse', entry.of, diagram.parts.keys())
+      return {
+        ...standing,
+        renewed: renewing(standing, entry.of),
+        standIns: [...new Set([...standing.standIns, entry.of])],
+      }
     default:
       return standing
+  }
+}
+
+/** The standing after so many seconds: a unit that rests long enough cools. */
+function afterWait(standing: Standing, seconds: number): Standing {
+  const idle = standing.call === 'off' || standing.power === 'off'
+  return {
+    ...standing,
+    age: (standing.age ?? 0) + seconds,
+    rested: standing.rested || (idle && seconds >= coolingSeconds),
   }
 }
 
@@ -121,7 +152,43 @@ function afterAction(
 ): Standing {
   if (verb !== 'reset') return { ...standing, actions: actAfter(diagram, standing.actions, verb, of, to) }
   if (!diagram.parts.has(of)) throw new UnknownNameError('part', of, diagram.parts.keys())
-  return standing.reset.includes(of) ? standing : { ...standing, reset: [...standing.reset, of] }
+  const renewed = renewing(standing, of)
+  return standing.reset.includes(of)
+    ? { ...standing, renewed }
+    : { ...standing, renewed, reset: [...standing.reset, of] }
+}
+
+/** The wire of a diagram with these two ends, either way round; throws UnknownNameError. */
+export function wireNamed(diagram: Diagram, of: string): Wire {
+  const wire = diagram.wires.get(of) ?? diagram.wires.get(of.split('-').reverse().join('-'))
+  if (!wire) throw new UnknownNameError('wire', of, diagram.wires.keys())
+  return wire
+}
+
+/** A lead on another terminal than drawn: its other end stays where it is. */
+function foundLanding(diagram: Diagram, { of, at }: EntryBody & { kind: 'found-on' }): StandingAction {
+  const wire = wireNamed(diagram, of)
+  if (!diagram.points.has(at)) throw new UnknownNameError('point', at, diagram.points.keys())
+  const near = partOfPoint(at) === partOfPoint(wire.to) ? wire.to : wire.from
+  const effects = [{ does: 'move', wire: wire.id, end: near, to: at }] as const
+  return { key: `found-on ${wire.id} ${at}`, verb: 'found', of: wire.id, to: at, effects }
+}
+
+/** What stands on a unit after something was found altered, or that was settled. */
+function actionsAfterFinding(
+  diagram: Diagram,
+  before: readonly StandingAction[],
+  entry: EntryBody & { kind: 'alteration' | 'alteration-settled' | 'found-on' },
+): readonly StandingAction[] {
+  if (entry.kind === 'found-on') return [...before, foundLanding(diagram, entry)]
+  const { of, to = '' } = entry
+  const key = alterationKey(of, to)
+  if (entry.kind === 'alteration')
+    return [
+      ...before,
+      { key, verb: 'found', of, to, effects: alterationEffects(diagram, entry.what, of, to) },
+    ]
+  return entry.as === 'corrected' ? before.filter((action) => action.key !== key) : before
 }
 
 const alterationKey = (of: string, to: string): string => `found ${of} ${to}`

@@ -1,0 +1,137 @@
+import { readFileSync } from 'node:fs'
+import path from 'node:path'
+import { diagnose, type Diagnosis } from '../diagnosis/diagnose'
+import { sideFindings } from '../diagnosis/sideFindings'
+import { isShort } from '../diagnosis/resistance'
+import { readCaseFile } from '../formats/caseFile'
+import { builtInUnit } from '../units/index'
+
+/** Readings as they come in from the field: rounded, on units a little unlike their drawing. */
+const judged = (name: string): Diagnosis => {
+  const file = readCaseFile(readFileSync(path.join(__dirname, 'field', `${name}.json`), 'utf8'))
+  return diagnose(builtInUnit(file.unit), file)
+}
+
+/** Probability of all suspects that have one of these faults among theirs. */
+const share = ({ model, belief }: Diagnosis, ...ids: readonly (string | RegExp)[]): number =>
+  model.hypotheses.reduce((sum, { faults }, h) => {
+    const isIt = faults.some(({ id }) =>
+      ids.some((wanted) => (typeof wanted === 'string' ? wanted === id : wanted.test(id))),
+    )
+    return isIt ? sum + (belief.probability[h] ?? 0) : sum
+  }, 0)
+
+const leader = ({ model, ranked }: Diagnosis): string => model.hypotheses[ranked[0]].id
+const shorts = ({ model, belief }: Diagnosis): number =>
+  model.hypotheses.reduce(
+    (sum, { faults }, h) => (faults.some(isShort) ? sum + (belief.probability[h] ?? 0) : sum),
+    0,
+  )
+
+test('a relay with volts on its coil and nothing behind it: contact and coil are near each other, and one look parts them', () => {
+  const before = judged('01-relay-contact')
+  const [contact, coil] = ['HR:made1-open', 'HR:coil-open'].map((id) => share(before, id))
+  expect(contact + coil).toBeGreaterThan(0.8)
+  expect(Math.max(contact, coil) / Math.min(contact, coil)).toBeLessThan(2)
+  expect(before.next[0].outcomes.length).toBeGreaterThan(1)
+  expect(share(judged('01-relay-contact-pulled-in'), 'HR:made1-open')).toBeGreaterThan(0.8)
+})
+
+test('a heater of two elements with one open is accepted, and named beside the contact', () => {
+  const found = judged('02-one-of-two-elements')
+  expect(share(found, 'HR:made1-open')).toBeGreaterThan(0.8)
+  expect(sideFindings(found).map(({ id }) => id)).toContain('HE1:element-part')
+})
+
+test.each(['03-fuse-blown-seen', '03-fuse-blown-ohms', '03-fuse-seen-then-ohms', '03-fuse-ohms-then-seen'])(
+  '%s: a blown fuse stays blown, and speaks for the short that blew it',
+  (name) => {
+    const found = judged(name)
+    expect(shorts(found)).toBeGreaterThan(0.7)
+    expect(share(found, 'FU:fuse1-open')).toBeLessThan(0.2)
+  },
+)
+
+test('a stand-in that trips at once with nothing called: a short that is there with nothing called', () => {
+  const found = judged('04-stand-in-trips-in-off')
+  expect(share(found, /^(TB\.R-|RBK\.1-|DR\.2-|FLT|FU\.T1-|OT\.R-|TB\.C-)/)).toBeGreaterThan(0.7)
+  expect(share(found, 'CC1:coil-shorted')).toBeLessThan(0.05)
+})
+
+test('amps by mode with a stand-in: the mode in which they leap names the coil', () => {
+  const found = judged('05-modes-and-amps')
+  expect(leader(found)).toMatch(/^HC[12]:coil-shorted$/)
+  expect(share(found, 'HC1:coil-shorted', 'HC2:coil-shorted')).toBeGreaterThan(0.65)
+})
+
+test.each([
+  '06-heater-coil-0-volts',
+  '06-heater-coil-2-volts',
+  '06-heater-coil-5-volts',
+  '06-heater-coil-9-volts',
+])('%s: a shorted coil leads, whatever is left of the secondary', (name) => {
+  expect(leader(judged(name))).toBe('HC1:coil-shorted')
+})
+
+test.each(['07-chafe-0-3-ohms', '07-chafe-1-2-ohms', '07-chafe-2-8-ohms', '07-chafe-6-ohms'])(
+  '%s: the stretch behind the plug leads, from dead short to wet carbon',
+  (name) => {
+    expect(share(judged(name), /^PL\.1B-EC\.Y1I:/)).toBeGreaterThan(0.7)
+  },
+)
+
+test('balanced legs at three quarters of the rating raise no fault', () => {
+  const { belief, ranked, model } = judged('08-light-load')
+  expect(model.hypotheses[ranked[0]].id).toBe('none')
+  expect(belief.probability[ranked[1]]).toBeLessThan(0.05)
+})
+
+test.each([
+  ['09-open-pole-from-rest', 'CC1:pole3-open', 0.6],
+  ['10-switched-pole-on-240', 'CC1:pole2-open', 0.5],
+  ['11-both-throws-joined', 'GR:throws1-joined', 0.8],
+  ['13-blind-detector', 'SMK:blind', 0.8],
+  ['14-casing-openings', 'DRN:casing', 0.8],
+  ['15-handle-off', 'DS:off', 0.9],
+  ['17-element-by-a-low-clamp', 'HB1:element2-open', 0.7],
+  ['18-rollout-tripped', 'RO:tripped', 0.9],
+])('%s: %s leads, at %f or more', (name, fault, least) => {
+  const found = judged(name)
+  expect(leader(found)).toBe(fault)
+  expect(share(found, fault)).toBeGreaterThanOrEqual(least)
+})
+
+test('what came back when the handle was pressed is at the handle, and nothing that is open for good leads', () => {
+  const found = judged('12-disconnect-comes-and-goes')
+  expect(leader(found)).toMatch(/^DS:pole/)
+  expect(share(found, /^DS:pole/)).toBeGreaterThan(0.55)
+  expect(found.model.comesAndGoes(found.ranked[0])).toBe(true)
+})
+
+test('after a trip nobody is asked to put it back and see', () => {
+  for (const name of ['18-rollout-tripped', '19-breaker-tripped']) {
+    const { steps } = judged(name)
+    expect(steps.filter((step) => step.do === 'measure' && step.power === 'on')).toEqual([])
+    expect(steps.some((step) => step.do !== 'wait' && step.deed?.verb === 'reset')).toBe(false)
+  }
+})
+
+test('a secondary low on the volts that were measured is said beside any complaint', () => {
+  expect(sideFindings(judged('16-secondary-low')).map(({ id }) => id)).toContain('tap')
+})
+
+test('the second cause leads once the setting is put right', () => {
+  expect(leader(judged('20-second-cause'))).toBe('TS.Y2-TB.Y2:open')
+})
+
+test('no fan call in heat and a blower that is still: the set-up leads, and no heater part stands before it', () => {
+  const found = judged('21-fuel-set-up')
+  expect(leader(found)).toBe('TS:set-heat')
+  expect(share(found, /^(HB|HC|HF)\d/)).toBeLessThan(0.1)
+})
+
+test('every reading five per cent low: nothing is wrong, and the supply is low', () => {
+  const found = judged('22-supply-five-per-cent-low')
+  expect(leader(found)).toBe('none')
+  expect(sideFindings(found).map(({ id }) => id)).toContain('supply-low')
+})

@@ -1,0 +1,86 @@
+import type { Diagram, Part, Wire } from '../diagram/diagram'
+import { Joined } from '../diagram/joined'
+import { earth } from '../parts/effect'
+import type { Drawn } from '../parts/kind'
+
+/** What a wire feeds: loads that share one unknown, the share by which their current differs from their plates. */
+export interface Feeding {
+  /** The same for every wire in series with the same loads. */
+  readonly key: string
+  readonly drawn: Drawn
+  /** Every load that it feeds. */
+  readonly loads: readonly string[]
+}
+
+/** Coils and electronics: impedances differ by some fifteen per cent from one make to the next. */
+const coilDrawn: Drawn = { mean: 0, spread: 0.15 }
+/** A load of at least this share of what a wire feeds stands for all of it. */
+const mostlyShare = 0.85
+
+const known = new WeakMap<Diagram, Map<string, Feeding>>()
+
+/** What a wire feeds, by the wiring: the loads that lose a terminal's connection to every source when it is taken out. */
+export function feedingOf(diagram: Diagram, wire: Wire): Feeding {
+  const kept = known.get(diagram) ?? new Map<string, Feeding>()
+  known.set(diagram, kept)
+  const feeding = kept.get(wire.id) ?? findFeeding(diagram, wire)
+  kept.set(wire.id, feeding)
+  return feeding
+}
+
+function findFeeding(diagram: Diagram, wire: Wire): Feeding {
+  const cutOff = loadsBehind(diagram, wire)
+  const weights = cutOff.map((part) => ({ part, amps: ratedAmps(part) }))
+  const total = weights.reduce((sum, { amps }) => sum + amps, 0)
+  const main = weights.find(({ amps }) => amps >= mostlyShare * total)
+  const loads = cutOff.map(({ id }) => id)
+  if (main) return { key: `load ${main.part.id}`, drawn: main.part.kind.drawn ?? coilDrawn, loads }
+  const drawn = cutOff.map(({ kind }) => kind.drawn ?? coilDrawn)
+  if (drawn.length === 0) return { key: `wire ${wire.id}`, drawn: coilDrawn, loads }
+  return {
+    key: `loads ${loads.join(' ')}`,
+    loads,
+    drawn: {
+      mean: drawn.reduce((sum, { mean }) => sum + mean, 0) / drawn.length,
+      spread: Math.max(...drawn.map(({ spread }) => spread)),
+    },
+  }
+}
+
+/** Loads with a terminal that only this wire joins to a source, every contact taken as closed. */
+function loadsBehind(diagram: Diagram, without: Wire): readonly Part[] {
+  const isFed = fedPoints(diagram, without)
+  const wasFed = fedPoints(diagram, null)
+  const isBehind = (point: string): boolean => wasFed(point) && !isFed(point)
+  return [...diagram.parts.values()].filter(({ id, kind, settings }) =>
+    kind
+      .branches(settings, {})
+      .some(
+        ({ role, from, to }) =>
+          (role === 'load' || role === 'coil') && (isBehind(`${id}.${from}`) || isBehind(`${id}.${to}`)),
+      ),
+  )
+}
+
+/** Which points hang on a source by wires, contacts and fuses, with one wire taken out. */
+function fedPoints(diagram: Diagram, without: Wire | null): (point: string) => boolean {
+  const joined = new Joined()
+  const sources: string[] = []
+  for (const wire of diagram.wires.values()) if (wire !== without) joined.join(wire.from, wire.to)
+  for (const { id, kind, settings } of diagram.parts.values())
+    for (const { from, to, role } of kind.branches(settings, {})) {
+      if (role === 'source' || role === 'winding') sources.push(`${id}.${from}`, `${id}.${to}`)
+      const conducts = role === 'conductor' || role === 'contact' || role === 'fuse'
+      if (conducts && from !== earth && to !== earth) joined.join(`${id}.${from}`, `${id}.${to}`)
+    }
+  const fed = new Set(sources.map((source) => joined.find(source)))
+  return (point) => fed.has(joined.find(point))
+}
+
+/** Amps by the plate, roughly: enough to tell a compressor from its crankcase heater. */
+function ratedAmps({ kind, settings }: Part): number {
+  const named = (name: string): number => (name in kind.settings ? settings.number(name) : 0)
+  if (named('amps') > 0) return named('amps')
+  if (named('watts') > 0) return named('watts') / Math.max(1, named('volts'))
+  return 0.2
+}

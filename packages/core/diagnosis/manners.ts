@@ -1,0 +1,73 @@
+import { supplies } from '../diagram/roles'
+import type { Search } from './proposals'
+import { isShort } from './resistance'
+import { sortOf, type ReadingStep, type Step } from './steps'
+
+/** Probability of shorts from which power stays off behind a trip. */
+const heldOffFrom = 0.2
+/** Millivolts are not asked for across what may stand open: beyond so many, with more than this probability. */
+const openMillivolts = { from: 2000, probability: 0.01 } as const
+/** A reading at the building's panel is left out where another tells at least this share of it. */
+const sameShare = 0.9
+
+/** What a good technician would not be asked to do: steps of that sort are left out, whatever they would tell. */
+export function mannerly(search: Search, steps: readonly Step[]): readonly Step[] {
+  const held = isHeldOff(search)
+  const allowed = steps.filter((step) => !(held && needsPower(step)) && !mayStandOpen(search, step))
+  return withoutPanel(search, allowed)
+}
+
+const needsPower = (step: Step): boolean => step.power === 'on' && sortOf(step) !== 'look'
+
+/** Words of a look that say that something has opened by itself. */
+const trippedWords: ReadonlySet<string> = new Set([
+  'tripped',
+  'blown',
+  'blown-clear',
+  'blown-silvered',
+  'blown-sagged',
+])
+
+/**
+ * Something was seen tripped or blown and has not been put back, and what tripped it may still be there: isolate, then
+ * ohms of what it feeds. A manual limit or rollout is never put back to see.
+ */
+function isHeldOff({ findings, model, belief, which }: Search): boolean {
+  const { evidence, now } = findings
+  const tripped = evidence.flatMap((piece) =>
+    piece.kind === 'look' && trippedWords.has(piece.what) && now.renewed[piece.of] === undefined
+      ? [piece.of]
+      : [],
+  )
+  const parts = tripped.flatMap((id) => model.diagram.parts.get(id) ?? [])
+  if (
+    parts.some(
+      ({ kind, settings }) =>
+        kind.guard && kind.faults(settings).some(({ clears }) => clears?.includes('reset')),
+    )
+  )
+    return true
+  if (!parts.some(({ kind }) => kind.slow)) return false
+  const shorts = which
+    .filter((h) => model.hypotheses[h].faults.some(isShort))
+    .reduce((sum, h) => sum + belief.probability[h], 0)
+  return shorts >= heldOffFrom
+}
+
+/** Whether a drop is asked for where the full supply might stand: volts first. */
+function mayStandOpen({ belief, which }: Search, step: Step): boolean {
+  if (step.do !== 'measure' || step.meter !== 'millivolts') return false
+  const open = which.filter((h) => step.predicted[h] > openMillivolts.from)
+  return open.reduce((sum, h) => sum + belief.probability[h], 0) > openMillivolts.probability
+}
+
+/** Leaves out what is read inside the building's panel while another place tells nearly the same. */
+function withoutPanel({ model }: Search, steps: readonly Step[]): readonly Step[] {
+  const { diagram } = model
+  const panel = new Set(supplies(diagram).map(({ zone }) => zone))
+  const isInPanel = (step: Step): step is ReadingStep =>
+    step.do === 'measure' &&
+    [step.from, step.to].some((point) => panel.has(diagram.points.get(point)?.zone ?? ''))
+  const most = steps.reduce((bits, step) => (isInPanel(step) ? bits : Math.max(bits, step.bits)), 0)
+  return steps.filter((step) => !isInPanel(step) || sameShare * step.bits > most)
+}

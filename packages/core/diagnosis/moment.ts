@@ -1,0 +1,131 @@
+import type { Effect } from '../parts/effect'
+import type { Standing } from '../visit/standing'
+import type { UnitModel } from './predictor'
+import { hasRange, isShort, type Resistance } from './resistance'
+import type { SituationModel, Trip } from './situationModel'
+
+/** A state in which the unit may be met: one version of a hypothesis, or anything between several in a row. */
+export interface Met {
+  readonly versions: readonly number[]
+  readonly weight: number
+}
+
+/** How often what a short trips is met before it has tripped: a clamp is on the wire, a stand-in is just in. */
+const firstShare = 0.25
+
+/** An overload of so many seconds is met before it has tripped anything as often as after; share of the first. */
+const slowFromSeconds = 10
+const beforeSlowTrip = 0.5
+
+const isSlow = (trips: readonly Trip[]): boolean => trips.every(({ seconds }) => seconds >= slowFromSeconds)
+
+/**
+ * The unit at one moment of a visit, under any of its hypotheses: what has tripped in the runs before stays so until
+ * somebody puts it back, a short has another resistance each time it is met, a motor may stand and hum.
+ */
+export class Moment {
+  readonly situation: SituationModel
+  private readonly everyCall: readonly SituationModel[]
+  private readonly runs: readonly SituationModel[]
+
+  constructor(
+    private readonly model: UnitModel,
+    private readonly standing: Standing,
+    also: readonly Effect[],
+  ) {
+    const inRun = (call: string, actions: Standing['actions']): SituationModel =>
+      model.situation({ ...standing, call, actions, power: 'on', off: [], age: null }, also)
+    this.situation = model.situation(standing, also)
+    this.everyCall = model.diagram.calls.map(({ id }) => inRun(id, []))
+    this.runs = standing.ran.map(({ call, actions }) => inRun(call, actions))
+  }
+
+  /** Whether a hypothesis opens a fuse or breaker in any call of the unit. */
+  tripsSomewhere(h: number): boolean {
+    return this.model.mayTrip(h) && this.everyCall.some((situation) => situation.trips(h).length > 0)
+  }
+
+  /** Whether all that a hypothesis trips takes so long that the unit may well be met before. */
+  tripsSlowly(h: number): boolean {
+    return this.everyCall.every((situation) => isSlow(situation.trips(h)))
+  }
+
+  /** The number to predict with while nothing has tripped yet. */
+  beforeTrips(h: number): number {
+    const { circuit } = this.situation
+    return this.model.version(h, 'drawn', circuit.slowHeld(circuit.healthy))
+  }
+
+  /** The number to predict with: the hypothesis with what it has tripped, before arrival too where `blown`. */
+  asTripped(h: number, blown: boolean): number {
+    return this.model.version(h, 'drawn', this.held(h, blown))
+  }
+
+  /** Every state in which the unit may be met under a hypothesis; weights sum to one. */
+  met(h: number, blown: boolean): readonly Met[] {
+    const held = this.held(h, blown)
+    const settled = this.model.version(h, 'drawn', held)
+    const phases = this.situation.phases(settled)
+    const isShorted = this.model.hypotheses[h].faults.some(isShort)
+    const { standIns } = this.standing
+    const first =
+      isShorted && this.situation.trips(settled).some(({ part }) => standIns.includes(part)) ? firstShare : 0
+    const left =
+      1 -
+      Math.min(
+        0.9,
+        phases.reduce((sum, { weight }) => sum + weight, first),
+      )
+    const standing = phases.map(({ held: more, weight }): Met => ({
+      versions: [this.model.version(h, 'drawn', [...held, ...more])],
+      weight,
+    }))
+    const tripping = this.situation.trips(settled)
+    if (!isShorted && tripping.length > 0 && isSlow(tripping))
+      return [
+        { versions: [settled], weight: left * (1 - beforeSlowTrip) },
+        { versions: [this.beforeTrips(h)], weight: left * beforeSlowTrip },
+        ...standing,
+      ]
+    if (!this.model.hypotheses[h].faults.some(hasRange))
+      return [{ versions: [settled], weight: left }, ...standing]
+    const range = (at: (ohms: Resistance) => number): readonly number[] => [
+      at('least'),
+      at('drawn'),
+      at('most'),
+    ]
+    return [
+      { versions: [settled], weight: left / 3 },
+      { versions: range((ohms) => this.model.version(h, ohms, held)), weight: (2 * left) / 3 },
+      ...(first > 0 ? [{ versions: range((ohms) => this.model.firstInstant(h, ohms)), weight: first }] : []),
+      ...standing,
+    ]
+  }
+
+  /** The number to predict with while a fault that comes and goes is away: what it has tripped stays so. */
+  away(h: number, blown: boolean): number {
+    return this.model.version(0, 'drawn', this.held(h, blown))
+  }
+
+  /** The number to predict with for the first instant: nothing that acts has acted on the fault. */
+  atFirst(h: number): number {
+    return this.model.firstInstant(h, 'drawn')
+  }
+
+  private held(h: number, blown: boolean): readonly Effect[] {
+    if (!this.model.mayTrip(h)) return []
+    const { renewed, standIns } = this.standing
+    const trips = new Map<string, Trip>()
+    const note = (situation: SituationModel, since: number): void => {
+      for (const trip of situation.trips(h)) {
+        const isBack = (renewed[trip.part] ?? -1) > since || standIns.includes(trip.part)
+        if (!isBack && !trips.has(trip.part)) trips.set(trip.part, trip)
+      }
+    }
+    if (blown) for (const situation of this.everyCall) note(situation, -1)
+    this.runs.forEach((situation, run) => {
+      note(situation, run)
+    })
+    return [...trips.values()].flatMap(({ held }) => held)
+  }
+}

@@ -1,0 +1,29 @@
+import { ohmsRangeEnd, type Meter } from '../circuit/meter'
+import { likelihood } from './likelihood'
+
+/**
+ * What may be read on a unit that is not like its drawing: mostly what a healthy one has, often nothing or an open
+ * circuit, and now and then anything at all. Shares of each.
+ */
+const shares = { healthy: 0.5, dead: 0.2, anything: 0.3 } as const
+
+/**
+ * Probability density of a reading on a unit that differs from its drawing somewhere. `healthy` is NaN out of range;
+ * `anything` is the density of the value where all that its two points can have between them is as likely.
+ */
+export function notDrawnChance(
+  meter: Meter,
+  value: number | null,
+  healthy: number,
+  anything: number,
+): number {
+  const asDrawn = Number.isNaN(healthy) ? null : healthy
+  const dead = meter === 'ohms' ? null : 0
+  return (
+    shares.healthy * likelihood(meter, value, asDrawn) +
+    shares.dead * likelihood(meter, value, dead) +
+    shares.anything * (meter === 'ohms' ? anyOhms(value) : anything)
+  )
+}
+
+const anyOhms = (value: number | null): number => (value === null ? 0.3 : 0.7 / Math.log(ohmsRangeEnd / 0.1))

@@ -1,0 +1,31 @@
+import type { Fault } from '../parts/effect'
+
+/** Whether a fault joins what should not be joined, with a resistance that is not the same from day to day. */
+export const isShort = ({ class: sort }: Pick<Fault, 'class'>): boolean =>
+  sort === 'short' || sort === 'ground' || sort === 'crossed'
+
+/**
+ * How much resistance a short or a bad connection has at the moment: what its kind says, hardly any, or a lot. A chafe is
+ * anything from dead to wet carbon, and is not the same from one reading to the next.
+ */
+export type Resistance = 'drawn' | 'least' | 'most'
+
+/** Ohms of a short at its least and its most. */
+const shortOhms = { least: 0.02, most: 8 } as const
+/** A bad connection has so many times the resistance that its kind says, at its least and its most. */
+const looseFactor = { least: 1 / 8, most: 8 } as const
+
+/** A fault at another of its resistances; one that has none is as it was. */
+export function withOhms(fault: Fault, resistance: 'least' | 'most'): Fault {
+  if (!hasRange(fault)) return fault
+  const at = (ohms: number): number =>
+    isShort(fault) ? shortOhms[resistance] : ohms * looseFactor[resistance]
+  const effects = fault.effects.map((effect) =>
+    effect.does === 'join' || effect.does === 'ohms' ? { ...effect, ohms: at(effect.ohms) } : effect,
+  )
+  return { ...fault, effects }
+}
+
+/** Whether a fault is a resistance that nobody knows. */
+export const hasRange = (fault: Pick<Fault, 'class' | 'effects'>): boolean =>
+  isShort(fault) || (fault.class === 'loose' && fault.effects.some(({ does }) => does === 'ohms'))

@@ -1,0 +1,56 @@
+import type { Meter } from '../circuit/meter'
+import { partOfPoint, type Diagram } from '../diagram/diagram'
+import { circuitOf } from '../diagram/joins'
+import type { FactorTerm } from './factors'
+import { feedingOf } from './feeding'
+
+/** The building's volts, against those that the unit is drawn for. */
+export const supplyFactor: FactorTerm = { key: 'supply', mean: 0, spread: 0.035 }
+const transformerSpread = 0.04
+/** One clamp reads all wires by the same share too high or too low. */
+const clampFactor: FactorTerm = { key: 'clamp', mean: 0, spread: 0.025 }
+
+/** The factor of a transformer's secondary against what its tap says. */
+export const transformerFactor = (part: string): FactorTerm => ({
+  key: `transformer ${part}`,
+  mean: 0,
+  spread: transformerSpread,
+})
+
+const known = new WeakMap<Diagram, Map<string, readonly FactorTerm[]>>()
+
+/**
+ * The factors that a reading scales with. Volts scale with the supply, and behind a transformer with its ratio; amps with
+ * what the wire's load draws, which also takes up what the supply does to it. Ohms, direct volts and millivolts scale with
+ * nothing that readings share.
+ */
+export function factorsOf(diagram: Diagram, meter: Meter, from: string, to: string): readonly FactorTerm[] {
+  const kept = known.get(diagram) ?? new Map<string, readonly FactorTerm[]>()
+  known.set(diagram, kept)
+  const key = `${meter} ${from} ${to}`
+  const terms = kept.get(key) ?? findFactors(diagram, meter, from, to)
+  kept.set(key, terms)
+  return terms
+}
+
+function findFactors(diagram: Diagram, meter: Meter, from: string, to: string): readonly FactorTerm[] {
+  if (meter === 'volts' || meter === 'loz') {
+    const point = from === 'EARTH' ? to : from
+    return [supplyFactor, ...transformersOf(diagram, point)]
+  }
+  if (meter !== 'amps') return []
+  const wire = diagram.wires.get(`${from}-${to}`) ?? diagram.wires.get(`${to}-${from}`)
+  if (!wire) return []
+  const { key, drawn } = feedingOf(diagram, wire)
+  return [{ key, mean: drawn.mean, spread: drawn.spread }, clampFactor, ...transformersOf(diagram, wire.from)]
+}
+
+/** The transformers whose secondary is in the same circuit as a point. */
+const transformersOf = (diagram: Diagram, point: string): readonly FactorTerm[] =>
+  [...diagram.parts.values()].flatMap(({ id, kind, settings }) => {
+    const [secondary] = kind.fullLoadAmps ? (kind.poles?.(settings) ?? []) : []
+    if (!secondary || partOfPoint(point) === '') return []
+    return circuitOf(diagram, `${id}.${secondary[0]}`) === circuitOf(diagram, point)
+      ? [transformerFactor(id)]
+      : []
+  })

@@ -1,0 +1,138 @@
+import { partWords, type Diagram } from '../diagram/diagram'
+import type { Evidence } from '../visit/evidence'
+import { mostFuseShare } from '../visit/likeForLike'
+import type { Diagnosis } from './diagnose'
+import type { Expected } from './factors'
+import { supplyFactor, transformerFactor } from './scaling'
+
+/** Something worth saying beside whatever the unit was called for: said once, and kept for the report. */
+export interface SideFinding {
+  readonly id: string
+  readonly words: string
+  /** The part it is about. */
+  readonly of: string
+}
+
+/** Everything found beside the cause: of the supply, of control power, and second faults that are all but certain. */
+export const sideFindings = (diagnosis: Diagnosis): readonly SideFinding[] => [
+  ...ofSupply(diagnosis),
+  ...ofControlPower(diagnosis.model.diagram),
+  ...unbalanceOf(diagnosis.findings.evidence),
+  ...secondFaults(diagnosis),
+]
+
+/** Share by which a supply or a secondary must be off to be worth a word, and how well that must be known. */
+const offShare = 0.04
+const knownWithin = 0.03
+/** A secondary that is off by this share on the volts that were measured is on another tap, or weak. */
+const tapShare = 0.06
+
+const percent = (share: number): string => `${Math.abs(Math.round(share * 100))} %`
+const isKnown = (expected: Expected | null): expected is Expected =>
+  expected !== null && Math.sqrt(expected.variance) < knownWithin
+
+function ofSupply({ model, belief, ranked }: Diagnosis): readonly SideFinding[] {
+  const { diagram } = model
+  const factors = belief.factors[ranked[0]] ?? belief.factors[0]
+  const supply = factors?.known(supplyFactor.key) ?? null
+  const found: SideFinding[] = []
+  for (const { id, words, kind } of diagram.parts.values()) {
+    if (!kind.fullLoadAmps) continue
+    const secondary = factors?.known(transformerFactor(id).key) ?? null
+    if (isKnown(secondary) && secondary.mean < -tapShare)
+      found.push({
+        id: 'tap',
+        of: id,
+        words: `${words}: ${percent(secondary.mean)} low for the supply that was measured. Which tap is its primary on?`,
+      })
+    // on control readings alone nobody can tell which of the two it is
+    const both = (supply?.mean ?? 0) + (secondary?.mean ?? 0)
+    if (secondary !== null && !isKnown(supply) && Math.abs(both) > offShare && Math.abs(both) < 2 * tapShare)
+      found.push(supplyOff(diagram, both))
+  }
+  if (isKnown(supply) && Math.abs(supply.mean) > offShare) found.push(supplyOff(diagram, supply.mean))
+  return found
+}
+
+function supplyOff(diagram: Diagram, share: number): SideFinding {
+  const [of = ''] = [...diagram.parts.values()]
+    .filter(({ kind }) => kind.symbol === 'source')
+    .map(({ id }) => id)
+  const side = share < 0 ? 'low' : 'high'
+  return { id: `supply-${side}`, of, words: `Supply about ${percent(share)} ${side}: measure it leg to leg` }
+}
+
+function ofControlPower({ parts }: Diagram): readonly SideFinding[] {
+  const all = [...parts.values()]
+  const [transformer] = all.filter(({ kind }) => kind.fullLoadAmps)
+  const fullLoad = transformer?.kind.fullLoadAmps?.(transformer.settings)
+  if (!transformer || fullLoad === undefined) return []
+  const fuses = all.filter(({ kind, settings }) => kind.protects?.(settings) === 'control')
+  if (fuses.length === 0)
+    return [
+      {
+        id: 'no-control-fuse',
+        of: transformer.id,
+        words: `${transformer.words}: no fuse in its secondary. A short takes the transformer; propose one, as maker and code allow`,
+      },
+    ]
+  return fuses
+    .filter(({ settings }) => settings.number('amps') / fullLoad > mostFuseShare)
+    .map(({ id, words, settings }) => ({
+      id: 'fuse-too-large',
+      of: id,
+      words: `${words}: ${settings.number('amps')} A is over ${mostFuseShare} times the ${fullLoad.toFixed(2)} A that the transformer gives: it cannot protect it`,
+    }))
+}
+
+/** Voltage unbalance from which a motor is to be derated (NEMA MG-1 14.36). */
+const mostUnbalancePercent = 2
+
+/** Three readings leg to leg at one place. */
+function unbalanceOf(evidence: readonly Evidence[]): readonly SideFinding[] {
+  const places = new Map<string, Map<string, number>>()
+  for (const piece of evidence) {
+    if (piece.kind !== 'reading' || piece.meter !== 'volts' || !piece.value) continue
+    const [part, other] = [piece.from, piece.to].map((point) => point.slice(0, point.indexOf('.')))
+    if (part !== other) continue
+    const pairs = places.get(part) ?? new Map<string, number>()
+    places.set(part, pairs.set([piece.from, piece.to].sort().join(' '), piece.value))
+  }
+  return [...places].flatMap(([of, pairs]): readonly SideFinding[] => {
+    const volts = [...pairs.values()]
+    const average = volts.reduce((sum, value) => sum + value, 0) / volts.length
+    if (volts.length !== 3 || Math.min(...volts) < 0.8 * average) return []
+    const unbalance = (100 * Math.max(...volts.map((value) => Math.abs(value - average)))) / average
+    return unbalance > mostUnbalancePercent
+      ? [
+          {
+            id: 'unbalance',
+            of,
+            words: `Legs at ${of} unbalanced by ${unbalance.toFixed(1)} %: over 2 % a motor is derated`,
+          },
+        ]
+      : []
+  })
+}
+
+/** Probability from which a fault beside the leading one is said as found. */
+const certainFrom = 0.5
+
+/** Of suspects that are two faults, those that most of the weight has beside another. */
+function secondFaults({ model, belief, ranked }: Diagnosis): readonly SideFinding[] {
+  const [leader] = ranked
+  const shares = new Map<string, number>()
+  for (const h of ranked)
+    for (const { id } of model.hypotheses[h].faults)
+      shares.set(id, (shares.get(id) ?? 0) + belief.probability[h])
+  return model.hypotheses[leader].faults
+    .slice()
+    .sort((a, b) => (shares.get(b.id) ?? 0) - (shares.get(a.id) ?? 0))
+    .slice(1)
+    .filter(({ id }) => (shares.get(id) ?? 0) >= certainFrom)
+    .map(({ id, words, of }) => ({
+      id,
+      of,
+      words: `${words} (${partWords(model.diagram, of)}), beside the first`,
+    }))
+}

@@ -1,0 +1,394 @@
+import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
+import {
+  clampAmps,
+  MeterSweep,
+  nodeOf,
+  valueBetween,
+  wireLink,
+  type LeadMeter,
+  type Meter,
+} from '../circuit/meter'
+import type { Part } from '../diagram/diagram'
+import type { Clearing, Effect, Fault } from '../parts/effect'
+import { openingSeconds } from '../physics/fuseTimes'
+import type { Standing } from '../visit/standing'
+import type { Hypothesis } from './hypothesis'
+import { outcomeNumbers } from './outcomeNumbers'
+
+/** Predicted values by hypothesis number; NaN stands for out of range, and for what was not asked for. */
+export type Predictions = Float64Array
+
+/**
+ * A number for each hypothesis, worked out when first asked for; there is room for pairs that are thought of
+ * later.
+ */
+interface Numbers {
+  readonly values: Float64Array
+  readonly done: Uint8Array
+  /** Outcomes numbered over all single faults, of predictions; worked out when first asked for. */
+  outcome: Int32Array | null
+}
+
+/** What has been done about faults by the time of a situation. */
+export type Aftermath = Pick<Standing, 'settings' | 'reset' | 'rested'>
+
+/** Mostly all is known already, and nothing is made to find that out. */
+function isAllDone(which: readonly number[], done: Uint8Array): boolean {
+  for (let k = 0; k < which.length; k++) if (done[which[k]] === 0) return false
+  return true
+}
+
+/** Amps from which a heater heats. */
+const drawnFromAmps = 0.5
+
+/** A fuse or breaker that has opened, and the states that it then holds. */
+export interface Trip {
+  readonly part: string
+  readonly held: readonly Effect[]
+  /** Seconds that the overload lasts before it opens. */
+  readonly seconds: number
+}
+
+/** Hypotheses from which one sweep over all of them costs less than as many walks. */
+const sweptFrom = 8
+
+/**
+ * A unit's hypotheses solved in one situation: which state the circuit takes under each, and from that what
+ * any
+ * meter would read and any look would show. Everything is solved when first asked for, and kept.
+ */
+export class SituationModel {
+  readonly circuit: Circuit
+  private readonly settled: (Settled | undefined)[] = []
+  private readonly known = new Map<string, Numbers>()
+  /** What a case has had worked out besides predictions. */
+  private readonly kept = new Map<string, Numbers>()
+  private readonly sweeps = new Map<
+    LeadMeter,
+    { readonly which: readonly number[]; readonly sweep: MeterSweep }
+  >()
+  private readonly lifted: ReadonlySet<string>
+  private readonly words: string[] = []
+  private readonly symptoms: (boolean | undefined)[] = []
+  private readonly knownPhases: (readonly MetPhase[] | undefined)[] = []
+  private readonly knownTrips: (readonly Trip[] | undefined)[] = []
+  private heating: readonly { readonly link: number; readonly amps: number }[] | null = null
+  private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
+
+  /** `done` are effects of something that is done on top for a moment. */
+  constructor(
+    private readonly hypotheses: readonly Hypothesis[],
+    circuit: Circuit,
+    private readonly after: Aftermath,
+    private readonly done: readonly Effect[] = [],
+  ) {
+    this.circuit = circuit
+    this.lifted = new Set(
+      [...circuit.situation.standing, ...done].flatMap((effect) =>
+        effect.does === 'open' ? [effect.branch] : [],
+      ),
+    )
+  }
+
+  /** The same situation with something more done in it, solved on the same factorisation. */
+  with(done: readonly Effect[]): SituationModel {
+    return new SituationModel(this.hypotheses, this.circuit, this.after, done)
+  }
+
+  settle(hypothesis: number): Settled {
+    const known = this.settled[hypothesis]
+    if (known) return known
+    const { circuit, done, hypotheses } = this
+    const effects = [...done, ...this.effectsNow(hypotheses[hypothesis])]
+    const settled = hypotheses[hypothesis].atFirst ? circuit.atFirst(effects) : circuit.vary(effects)
+    this.settled[hypothesis] = settled
+    return settled
+  }
+
+  /**
+   * What is left of a hypothesis here: a trip that was reset is gone, a setting that was changed is changed,
+   * a lifted wire takes along what it touches.
+   */
+  private effectsNow({ faults, held = [] }: Hypothesis): readonly Effect[] {
+    const own = faults.flatMap((fault) =>
+      this.isCleared(fault)
+        ? []
+        : fault.effects.filter((effect) => {
+            if (effect.does === 'join')
+              return !this.lifted.has(fault.of) && !this.lifted.has(fault.touching ?? '')
+            return (
+              effect.does !== 'set' ||
+              !this.after.settings.some(
+                ({ part, setting }) => part === effect.part && setting === effect.setting,
+              )
+            )
+          }),
+    )
+    return held.length === 0 ? own : [...own, ...held]
+  }
+
+  private isCleared({ of, clears = [] }: Fault): boolean {
+    const by = (clearing: Clearing): boolean =>
+      clearing === 'reset' ? this.after.reset.includes(of) : this.after.rested
+    return clears.some(by)
+  }
+
+  /** Forgets what was worked out for hypotheses from this number on, and what belongs to a case. */
+  forget(from: number): void {
+    this.settled.length = Math.min(this.settled.length, from)
+    this.symptoms.length = Math.min(this.symptoms.length, from)
+    for (const kept of [this.knownLooks, this.knownPhases, this.knownTrips])
+      kept.length = Math.min(kept.length, from)
+    for (const { done } of this.known.values()) done.fill(0, from)
+    this.kept.clear()
+    this.sweeps.clear()
+  }
+
+  /** What the meter would show under each of the hypotheses; others are left as they were. */
+  predict(meter: Meter, from: string, to: string, which: readonly number[]): Predictions {
+    const { values, done } = this.numbers(this.known, `${meter} ${from} ${to}`)
+    if (isAllDone(which, done)) return values
+    const asked = which.filter((h) => done[h] !== 1)
+    const { healthy } = this.circuit
+    if (meter === 'amps') {
+      const link = wireLink(healthy, from, to)
+      for (const h of asked) values[h] = clampAmps(this.settle(h), link)
+    } else {
+      const a = nodeOf(healthy, from)
+      const b = nodeOf(healthy, to)
+      if (asked.length < sweptFrom)
+        for (const h of asked) values[h] = valueBetween(this.settle(h), meter, a, b) ?? NaN
+      else
+        this.sweepOver(meter, asked)
+          .read(a, b)
+          .forEach((value, k) => {
+            values[asked[k]] = value
+          })
+    }
+    for (const h of asked) done[h] = 1
+    return values
+  }
+
+  /**
+   * The last sweep of a meter serves again while the same hypotheses are asked about, one pair of points
+   * after another.
+   */
+  private sweepOver(meter: LeadMeter, which: readonly number[]): MeterSweep {
+    const known = this.sweeps.get(meter)
+    if (known && known.which.length === which.length && known.which.every((h, k) => h === which[k]))
+      return known.sweep
+    const sweep = new MeterSweep(
+      meter,
+      which.map((h) => this.settle(h)),
+    )
+    this.sweeps.set(meter, { which, sweep })
+    return sweep
+  }
+
+  /** The same as numbers of outcomes that a person can tell apart, over all single faults. */
+  outcomes(meter: Meter, from: string, to: string, singles: readonly number[]): Int32Array {
+    const known = this.numbers(this.known, `${meter} ${from} ${to}`)
+    if (known.outcome) return known.outcome
+    known.outcome = outcomeNumbers(meter, this.predict(meter, from, to, singles), singles.length)
+    return known.outcome
+  }
+
+  /** A number for each of the hypotheses under a name of its own, kept; others are NaN, or as they were. */
+  keep(name: string, which: readonly number[], of: (hypothesis: number) => number): Float64Array {
+    const { values, done } = this.numbers(this.kept, name)
+    for (const h of which) {
+      if (done[h] === 1) continue
+      values[h] = of(h)
+      done[h] = 1
+    }
+    return values
+  }
+
+  private numbers(among: Map<string, Numbers>, name: string): Numbers {
+    const room = this.hypotheses.length
+    const known = among.get(name)
+    if (known && known.values.length >= room) return known
+    const roomy = known ? 2 * room : room + 64
+    const fresh: Numbers = {
+      values: new Float64Array(roomy).fill(NaN),
+      done: new Uint8Array(roomy),
+      outcome: known?.outcome ?? null,
+    }
+    if (known) {
+      fresh.values.set(known.values)
+      fresh.done.set(known.done)
+    }
+    among.set(name, fresh)
+    return fresh
+  }
+
+  /**
+   * The first word that a look at a part gives, however it stands, by hypothesis: as a number for
+   * `firstLookWord`. Others are left as they were.
+   */
+  firstLooks(part: string, which: readonly number[]): Float64Array {
+    const { values, done } = this.numbers(this.known, `look ${part}`)
+    if (isAllDone(which, done)) return values
+    for (const h of which) {
+      if (done[h] === 1) continue
+      values[h] = this.wordNumber(this.looksOf(h).get(part)?.[0] ?? '')
+      done[h] = 1
+    }
+    return values
+  }
+
+  /** Empty where a look gives no word. */
+  firstLookWord(number: number): string {
+    return this.words[number]
+  }
+
+  private wordNumber(word: string): number {
+    const known = this.words.indexOf(word)
+    return known < 0 ? this.words.push(word) - 1 : known
+  }
+
+  private looksOf(hypothesis: number): ReadonlyMap<string, readonly string[]> {
+    const known = this.knownLooks[hypothesis] ?? this.circuit.looks(this.settle(hypothesis))
+    this.knownLooks[hypothesis] = known
+    return known
+  }
+
+  /** States besides the settled one that the unit may be met in: a motor that stands and hums, or has tripped inside. */
+  phases(hypothesis: number): readonly MetPhase[] {
+    const known = this.knownPhases[hypothesis] ?? this.circuit.phases(this.settle(hypothesis))
+    this.knownPhases[hypothesis] = known
+    return known
+  }
+
+  /** Fuses and breakers that the hypothesis opens here by itself, with how they then stand. */
+  trips(hypothesis: number): readonly Trip[] {
+    const known = this.knownTrips[hypothesis] ?? this.findTrips(hypothesis)
+    this.knownTrips[hypothesis] = known
+    return known
+  }
+
+  private findTrips(hypothesis: number): readonly Trip[] {
+    const { circuit, hypotheses } = this
+    const { network, healthy } = circuit
+    const { states } = this.settle(hypothesis)
+    const own = new Set(hypotheses[hypothesis].of)
+    const linksOf = (part: Part): readonly { readonly name: string; readonly link: number }[] =>
+      part.kind
+        .branches(part.settings, {})
+        .map(({ name }) => ({ name, link: network.linkNumbers.get(`${part.id}/${name}`) ?? -1 }))
+    const opened = [...network.diagram.parts.values()].filter(
+      (part) =>
+        part.kind.slow &&
+        !own.has(part.id) &&
+        linksOf(part).some(({ link }) => states[link] === 'open' && healthy.states[link] !== 'open'),
+    )
+    if (opened.length === 0) return []
+    const before = this.beforeTrips(hypothesis)
+    return opened.map((part): Trip => {
+      const links = linksOf(part)
+      const most = Math.max(...links.map(({ link }) => clampAmps(before, link)))
+      const { overcurrent } = part.kind
+      return {
+        part: part.id,
+        seconds: overcurrent ? openingSeconds(overcurrent, most / part.settings.number('amps')) : 0,
+        held: links.map(({ name, link }) => ({
+          does: 'hold',
+          branch: `${part.id}/${name}`,
+          state: states[link],
+        })),
+      }
+    })
+  }
+
+  /** The settled state with everything that acts slowly held where it was. */
+  private beforeTrips(hypothesis: number): Settled {
+    const { circuit, done, hypotheses } = this
+    return circuit.vary([
+      ...done,
+      ...this.effectsNow(hypotheses[hypothesis]),
+      ...circuit.slowHeld(circuit.healthy),
+    ])
+  }
+
+  looks(hypothesis: number, part: string): readonly string[] {
+    const known = this.looksOf(hypothesis)
+    const shown = this.hypotheses[hypothesis].faults.flatMap(({ of, shows }) =>
+      of === part && shows ? [shows] : [],
+    )
+    return [...(known.get(part) ?? []), ...shown]
+  }
+
+  /** How a part's setting stands under a hypothesis. */
+  settingOf(hypothesis: number, part: string, setting: string): string {
+    const misset = this.hypotheses[hypothesis].effects.find(
+      (effect) => effect.does === 'set' && effect.part === part && effect.setting === setting,
+    )
+    if (misset?.does === 'set') return String(misset.to)
+    return this.circuit.diagram.parts.get(part)?.settings.text(setting) ?? ''
+  }
+
+  /** Whether anything that should move stands differently than in a healthy unit. */
+  showsSymptom(hypothesis: number): boolean {
+    const known = this.symptoms[hypothesis]
+    if (known !== undefined) return known
+    const shows = this.findSymptom(hypothesis)
+    this.symptoms[hypothesis] = shows
+    return shows
+  }
+
+  /** Whether a heater that heats in a healthy unit takes less than half of its amps. */
+  lacksHeat(hypothesis: number): boolean {
+    return this.heaters().some(
+      ({ link, amps }) => amps > drawnFromAmps && this.ampsOf(hypothesis, link) < amps / 2,
+    )
+  }
+
+  /** Whether something runs or heats that rests in a healthy unit. */
+  runsOn(hypothesis: number): boolean {
+    const settled = this.settle(hypothesis)
+    const { healthy } = this.circuit
+    const turns = this.movingLinks().some(
+      ({ link, rest }) => healthy.states[link] === rest && settled.states[link] !== rest,
+    )
+    return (
+      turns ||
+      this.heaters().some(
+        ({ link, amps }) => amps < drawnFromAmps && this.ampsOf(hypothesis, link) > drawnFromAmps,
+      )
+    )
+  }
+
+  private ampsOf(hypothesis: number, link: number): number {
+    return clampAmps(this.settle(hypothesis), link)
+  }
+
+  private heaters(): readonly { readonly link: number; readonly amps: number }[] {
+    this.heating ??= this.circuit.network.links.flatMap(({ part, role }, link) =>
+      part?.kind.symbol === 'heater' && role === 'load'
+        ? [{ link, amps: clampAmps(this.circuit.healthy, link) }]
+        : [],
+    )
+    return this.heating
+  }
+
+  private movingLinks(): readonly { readonly link: number; readonly rest: string }[] {
+    const { links, linkNumbers } = this.circuit.network
+    return [...this.circuit.diagram.parts.values()].flatMap(({ id, kind }) => {
+      const link = kind.moving === undefined ? undefined : linkNumbers.get(`${id}/${kind.moving}`)
+      return link === undefined ? [] : [{ link, rest: links[link].rest }]
+    })
+  }
+
+  private findSymptom(hypothesis: number): boolean {
+    const settled = this.settle(hypothesis)
+    if (settled.oscillates) return true
+    const { network, healthy } = this.circuit
+    for (const part of network.diagram.parts.values()) {
+      const { moving } = part.kind
+      if (!moving) continue
+      const link = network.linkNumbers.get(`${part.id}/${moving}`)
+      if (link !== undefined && settled.states[link] !== healthy.states[link]) return true
+    }
+    return false
+  }
+}

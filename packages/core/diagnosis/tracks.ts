@@ -1,0 +1,122 @@
+import type { Meter } from '../circuit/meter'
+import { readingOf } from './grouping'
+import { Factors, type FactorTerm } from './factors'
+import {
+  blunderChance,
+  blunderDensity,
+  densityBetween,
+  goodDensity,
+  ownVariance,
+  type Sharing,
+} from './likelihood'
+import type { Met } from './moment'
+import type { Predictions } from './situationModel'
+import type { Coarseness } from './typed'
+
+/**
+ * One account of how things stand under a hypothesis: whether its trips happened before anybody arrived, whether it comes
+ * and goes, and what has been learned of the factors that readings share.
+ */
+export interface Track {
+  readonly logWeight: number
+  readonly factors: Factors
+  readonly blown: boolean
+  /** Chance that the fault is there just now; null: it does not come and go. */
+  readonly present: number | null
+  /** The calls have stood for longer than anybody said: every delay is over. */
+  readonly late: boolean
+}
+
+/** A reading as it is weighed. */
+export interface Weighable {
+  readonly meter: Meter
+  readonly value: number | null
+  readonly coarse: Coarseness
+  readonly terms: readonly FactorTerm[]
+  /** Volts below which a short has collapsed what feeds it: a transformer far over its rating gives less than its winding says. */
+  readonly collapsedBelow: number
+}
+
+/** What a reading says under a track: how probable it is, and what the track has learned from it. */
+export interface Told {
+  readonly chance: number
+  readonly factors: Factors
+}
+
+/** Of readings on a supply that a short has collapsed, the share below what its winding says: core, heat, protector. */
+const nothingLeft = 0.4
+
+/** A reading must be so much likelier good than a blunder before anything is learned from it. */
+const learnsFrom = 1
+
+/** How probable a reading is in a state, and the value that explains it best. */
+interface Explained {
+  readonly chance: number
+  readonly predicted: number | null
+  readonly good: number
+}
+
+/** The reading under one of several states, weighted; what explains it best teaches the factors. */
+export function tell(
+  reading: Weighable,
+  factors: Factors,
+  met: readonly Met[],
+  predicted: Predictions,
+  moving: ((version: number) => number | null) | null,
+): Told {
+  const { mean, variance } = factors.expect(reading.terms)
+  const sharing: Sharing = { ...reading.coarse, mean, variance }
+  let chance = 0
+  let best: Explained | null = null
+  for (const { versions, weight } of met) {
+    const explained = explainedBy(reading, versions, predicted, sharing, moving)
+    chance += weight * explained.chance
+    if (best === null || weight * explained.good > best.good)
+      best = { ...explained, good: weight * explained.good }
+  }
+  return { chance, factors: best ? learned(reading, factors, best) : factors }
+}
+
+function explainedBy(
+  { meter, value, collapsedBelow }: Weighable,
+  versions: readonly number[],
+  predicted: Predictions,
+  sharing: Sharing,
+  moving: ((version: number) => number | null) | null,
+): Explained {
+  const values = versions.map((version) => readingOf(predicted[version]))
+  const [first] = values
+  if (values.length === 1) {
+    const good = goodDensity(meter, value, first, sharing)
+    const spread = moving?.(versions[0]) ?? null
+    const steady = spread === null ? good : (good + spread) / 2
+    return {
+      chance: (1 - blunderChance) * steady + blunderChance * blunderDensity(meter, value, first),
+      predicted: spread === null ? first : null,
+      good: steady,
+    }
+  }
+  const [dead] = values
+  let range = 0
+  for (let k = 1; k < values.length; k++)
+    range += densityBetween(meter, value, values[k - 1], values[k], sharing) / (values.length - 1)
+  const hasCollapsed = dead !== null && dead > 0 && dead < collapsedBelow
+  const good = hasCollapsed
+    ? (1 - nothingLeft) * range +
+      (nothingLeft / 2) *
+        (densityBetween(meter, value, 0, dead, sharing) + goodDensity(meter, value, 0, sharing))
+    : range
+  const chance = (1 - blunderChance) * good + blunderChance * blunderDensity(meter, value, first)
+  return { chance, predicted: null, good }
+}
+
+/** Factors after a reading; nothing is learned of a dead wire, nor from what is likelier a blunder. */
+function learned({ meter, value, coarse, terms }: Weighable, factors: Factors, best: Explained): Factors {
+  const { predicted, good, chance } = best
+  if (meter === 'ohms' || terms.length === 0 || value === null || predicted === null) return factors
+  const isBlunder = good < learnsFrom * (chance - (1 - blunderChance) * good)
+  if (isBlunder || Math.abs(predicted) < 1e-3) return factors
+  const after = factors.clone()
+  after.learn(terms, predicted, value, ownVariance(meter, predicted, coarse))
+  return after
+}

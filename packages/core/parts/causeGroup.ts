@@ -1,0 +1,30 @@
+/**
+ * Groups of causes that the trade counts together: how often each is behind a call is stated by kind of equipment, and
+ * shared out among the faults of the group that a unit has.
+ */
+export type CauseGroup =
+  | 'run-capacitor'
+  | 'contactor'
+  | 'fan-motor'
+  | 'compressor'
+  | 'charge'
+  | 'short'
+  | 'thermostat'
+  | 'drain'
+  | 'board'
+  | 'disconnect'
+  | 'transformer'
+  | 'reversing-valve'
+  | 'defrost'
+  | 'wires'
+  | 'economizer'
+  | 'air'
+  | 'gas'
+  | 'phase'
+  | 'detector'
+  | 'changeover'
+  | 'drive'
+  | 'elements'
+  | 'limits'
+  | 'heat-switching'
+  | 'heat-fuses'

@@ -1,0 +1,60 @@
+import type { Diagram, Part } from '../diagram/diagram'
+import { withValues } from '../visit/unitAsMeasured'
+import { between, oneOf, type Random } from './random'
+
+/** What of a world is unlike the drawing; each alone, or all together. */
+export interface Unlikeness {
+  /** The building's volts, within six per cent. */
+  readonly supply: boolean
+  /** Transformers within six per cent, coils within fifteen, heaters within eight and now and then an element fewer. */
+  readonly plates: boolean
+  /** Motors at 40 to 105 per cent of their plates. */
+  readonly loads: boolean
+  /** Shorts and bad connections of any resistance, trips that stay, motors that failed from rest. */
+  readonly faults: boolean
+  /** Readings rounded as people type them, two in a hundred typed wrong by ten, three in a hundred blunders. */
+  readonly readings: boolean
+}
+
+export const everythingUnlike: Unlikeness = {
+  supply: true,
+  plates: true,
+  loads: true,
+  faults: true,
+  readings: true,
+}
+
+/** Chance that a heater has one of its two elements fewer than drawn. */
+const fewerElements = 0.05
+
+/** A unit as it stands on some roof: its parts are not what their plates say, within what the trade meets. */
+export function unitOnSite(diagram: Diagram, { plates, loads }: Unlikeness, random: Random): Diagram {
+  const values = new Map<string, Record<string, number>>()
+  for (const part of diagram.parts.values()) {
+    const own = { ...(plates ? platesOf(part, random) : {}), ...(loads ? loadOf(part, random) : {}) }
+    if (Object.keys(own).length > 0) values.set(part.id, own)
+  }
+  return withValues(diagram, values)
+}
+
+/** The building's volts against those of its system. */
+export const siteSupplyShare = ({ supply }: Unlikeness, random: Random): number =>
+  supply ? between(random, 0.94, 1.06) : 1
+
+function platesOf({ kind, settings }: Part, random: Random): Record<string, number> {
+  const off = (name: string, share: number): Record<string, number> =>
+    name in kind.settings ? { [name]: settings.number(name) * between(random, 1 - share, 1 + share) } : {}
+  if (kind.fullLoadAmps) return off('secondary', 0.06)
+  if (kind.symbol === 'heater') {
+    const fewer = random() < fewerElements ? 0.5 : 1
+    const { watts } = off('watts', 0.08)
+    return watts === undefined ? {} : { watts: watts * fewer }
+  }
+  return kind.symbol === 'coil' ? off('va', 0.15) : {}
+}
+
+/** The share of its plate that a motor draws; the plate itself is drawn as it is. */
+const loadOf = ({ kind, settings }: Part, random: Random): Record<string, number> =>
+  kind.symbol === 'motor' && typeof kind.settings.amps === 'number'
+    ? { amps: settings.number('amps') * oneOf(random, [0.4, 0.55, 0.7, 0.8, 0.9, 1, 1.05]) }
+    : {}

@@ -1,0 +1,153 @@
+import { Circuit, type Settled } from '../circuit/circuit'
+import { clampAmps, meterValue, wireLink, type Meter } from '../circuit/meter'
+import { situationOf } from '../circuit/situation'
+import type { Diagram } from '../diagram/diagram'
+import type { Effect, Fault } from '../parts/effect'
+import type { Conditions } from '../parts/kind'
+import type { Standing } from '../visit/standing'
+import { logBetween, oneOf, type Random } from './random'
+import { siteSupplyShare, unitOnSite, type Unlikeness } from './siteUnit'
+
+/** Ohms of a short, from dead to wet carbon; a bad connection against what its kind says. */
+const shortOhms = { least: 0.02, most: 8 } as const
+const looseFactor = { least: 1 / 6, most: 6 } as const
+/** How often the customer has run the unit in every call before anybody arrives. */
+const ranBefore = 0.85
+
+/**
+ * A unit that is not like its drawing, with hidden faults, in time. It answers any measurement and any look as the real
+ * thing would: what has tripped stays so, a chafe has other ohms at every touch, a motor that lost a leg may stand and hum.
+ * It knows nothing of what anybody believes.
+ */
+export class World {
+  readonly diagram: Diagram
+  private readonly conditions: Conditions
+  private readonly circuits = new Map<string, Circuit>()
+  private readonly tripped = new Map<string, readonly Effect[]>()
+
+  constructor(
+    drawn: Diagram,
+    private readonly faults: readonly Fault[],
+    private readonly unlike: Unlikeness,
+    private readonly random: Random,
+  ) {
+    this.diagram = unitOnSite(drawn, unlike, random)
+    const share = siteSupplyShare(unlike, random)
+    const volts = this.supplyVolts()
+    this.conditions = share === 1 || volts === null ? {} : { supplyVolts: volts * share }
+    if (unlike.faults && random() < ranBefore) for (const { id } of drawn.calls) this.run(id, [])
+  }
+
+  /** What a meter shows; null is out of range. */
+  measure(standing: Standing, meter: Meter, from: string, to: string): number | null {
+    const settled = this.settled(standing)
+    return meter === 'amps'
+      ? clampAmps(settled, wireLink(settled, from, to))
+      : meterValue(settled, meter, from, to)
+  }
+
+  /** The first word that a look at a part gives; what only shows on it, where there is no such word. */
+  look(standing: Standing, part: string): string {
+    const settled = this.settled(standing)
+    const [word] = settled.circuit.looks(settled).get(part) ?? []
+    return word ?? this.faults.find(({ of, shows }) => of === part && shows)?.shows ?? ''
+  }
+
+  /** Calls in which something does not do what it does in the same unit without its faults. */
+  failingCalls(): readonly string[] {
+    return this.diagram.calls.map(({ id }) => id).filter((call) => this.differs(call))
+  }
+
+  private differs(call: string): boolean {
+    const circuit = this.circuit(call, 'on', [], [])
+    const { links, linkNumbers } = circuit.network
+    const faulty = circuit.vary([...this.effects(), ...this.held()])
+    const moves = [...this.diagram.parts.values()].some(({ id, kind }) => {
+      const link = kind.moving === undefined ? undefined : linkNumbers.get(`${id}/${kind.moving}`)
+      return link !== undefined && faulty.states[link] !== circuit.healthy.states[link]
+    })
+    const heats = links.some(
+      ({ part, role }, link) =>
+        part?.kind.symbol === 'heater' &&
+        role === 'load' &&
+        Math.abs(clampAmps(faulty, link) - clampAmps(circuit.healthy, link)) > 1,
+    )
+    return moves || heats || faulty.oscillates
+  }
+
+  private settled({ call, power, off, actions }: Standing): Settled {
+    const done = actions.flatMap(({ effects }) => effects)
+    if (power === 'on' && this.unlike.faults) this.run(call, done)
+    const circuit = this.circuit(call, power, off, done)
+    const effects = [...this.effects(), ...this.held()]
+    const settled = circuit.vary(effects)
+    const phases = this.unlike.faults ? circuit.phases(settled) : []
+    if (phases.length === 0) return settled
+    const met = oneOf(this.random, [null, ...phases])
+    return met ? circuit.vary([...effects, ...met.held]) : settled
+  }
+
+  /** Lets a call run: what opens then stays open. */
+  private run(call: string, done: readonly Effect[]): void {
+    const circuit = this.circuit(call, 'on', [], done)
+    const settled = circuit.vary([...this.effects(), ...this.held()])
+    for (const { id, kind, settings } of this.diagram.parts.values()) {
+      if (!kind.slow || this.faults.some(({ of }) => of === id)) continue
+      const branches = kind.branches(settings, {}).map(({ name }) => `${id}/${name}`)
+      const stateOf = (branch: string, states: readonly string[]): string =>
+        states[circuit.network.linkNumbers.get(branch) ?? -1]
+      const hasOpened = branches.some(
+        (branch) =>
+          stateOf(branch, settled.states) === 'open' && stateOf(branch, circuit.healthy.states) !== 'open',
+      )
+      if (hasOpened)
+        this.tripped.set(
+          id,
+          branches.map((branch) => ({ does: 'hold', branch, state: stateOf(branch, settled.states) })),
+        )
+    }
+  }
+
+  private held(): readonly Effect[] {
+    return [...this.tripped.values()].flat()
+  }
+
+  /** The faults as they are at this moment: resistances that nobody knows are drawn anew. */
+  private effects(): readonly Effect[] {
+    return this.faults.flatMap(({ class: sort, effects }) =>
+      effects.map((effect) => {
+        if (!this.unlike.faults || (effect.does !== 'join' && effect.does !== 'ohms')) return effect
+        if (sort === 'short' || sort === 'ground' || sort === 'crossed')
+          return { ...effect, ohms: logBetween(this.random, shortOhms.least, shortOhms.most) }
+        return sort === 'loose'
+          ? { ...effect, ohms: effect.ohms * logBetween(this.random, looseFactor.least, looseFactor.most) }
+          : effect
+      }),
+    )
+  }
+
+  private circuit(
+    call: string,
+    power: 'on' | 'off',
+    off: readonly string[],
+    done: readonly Effect[],
+  ): Circuit {
+    const key = JSON.stringify([call, power, off, done])
+    const known = this.circuits.get(key)
+    if (known) return known
+    const circuit = new Circuit(
+      this.diagram,
+      situationOf(this.diagram, call, power, this.conditions, done, off),
+    )
+    this.circuits.set(key, circuit)
+    return circuit
+  }
+
+  private supplyVolts(): number | null {
+    for (const { kind, settings } of this.diagram.parts.values()) {
+      const volts = kind.nominalVolts?.(settings)
+      if (volts !== undefined) return volts
+    }
+    return null
+  }
+}
