@@ -162,3 +162,56 @@ test('loading the demo scenario again adds nothing', async () => {
   await loadDemo(db)
   expect(await count()).toBe(before)
 })
+
+test('a visit cannot be made repaired from outside over a bridge, and is where its log says so', async () => {
+  const { ask, visit } = await begun()
+  const send = (...bodies: readonly Parameters<typeof entryOf>[1][]) =>
+    ask('POST', '/entries', { entries: bodies.map((body) => entryOf(visit, body)) })
+  const signed = { kind: 'sign-off', outcome: 'repaired', words: 'Done.' } as const
+  await send({ kind: 'repair', of: 'CC1' }, { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.Y1' })
+  await send({ kind: 'proof', call: 'cool1', words: '', passed: true })
+  const refused = await send(signed)
+  expect(refused.status).toBe(422)
+  expect(refused.body.fields[0].message).toMatch(/still on/)
+  await send({ kind: 'action', do: 'unbridge', of: 'TB.R', to: 'TB.Y1' })
+  expect((await send(signed)).status).toBe(200)
+})
+
+test.each([
+  ['a NUL', 'wet\u0000roof'],
+  ['half a character', 'wet\ud83droof'],
+])('text with %s is refused with the field, and holds back nothing else', async (_, words) => {
+  const { ask, visit } = await begun()
+  const bad = await ask('POST', '/entries', { entries: [entryOf(visit, { kind: 'note', words })] })
+  expect(bad.status).toBe(400)
+  expect(JSON.stringify(bad.body)).toMatch(/cannot be kept/)
+  const good = await ask('POST', '/entries', {
+    entries: [entryOf(visit, { kind: 'note', words: 'wet roof' })],
+  })
+  expect(good.status).toBe(200)
+})
+
+test('readers that follow four writers at once end with every entry', async () => {
+  const { ask, visit } = await begun()
+  const count = 60
+  let writing = 4
+  const write = async (): Promise<void> => {
+    for (let k = 0; k < count; k++)
+      await ask('POST', '/entries', { entries: [entryOf(visit, { kind: 'note', words: `note ${k}` })] })
+    writing -= 1
+  }
+  const read = async (): Promise<number> => {
+    const seen = new Set<string>()
+    let after = 0
+    for (let last = false; ; last = writing === 0) {
+      const { body } = await ask('GET', `/visits/${visit}/entries?after=${after}`)
+      for (const entry of body.entries as readonly { id: string; sequence: number }[]) {
+        seen.add(entry.id)
+        after = Math.max(after, entry.sequence)
+      }
+      if (last) return seen.size
+    }
+  }
+  const [, , , , ...read3] = await Promise.all([write(), write(), write(), write(), read(), read(), read()])
+  expect(read3).toEqual([4 * count, 4 * count, 4 * count])
+})

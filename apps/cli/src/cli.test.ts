@@ -1,4 +1,4 @@
-import { run } from './main'
+import { run } from './run'
 
 const json = (...argv: readonly string[]) => {
   const result = run(argv)

@@ -97,8 +97,10 @@ function measure(
   to: string | undefined,
 ): Reading {
   const circuit = new Circuit(unit, situationOf(unit, call, power))
-  if (meter === 'amps' && to === undefined)
-    throw new Error(`amps need a wire: name its two ends, as in ${[...unit.wires.keys()][0]}`)
+  if (meter === 'amps' && to === undefined) {
+    const [wire] = unit.wires.values()
+    throw new Error(`amps need a wire: name its two ends, as in ${wire.from} ${wire.to}`)
+  }
   return readMeter(circuit.vary(effects), meter, from, to ?? unit.common)
 }
 

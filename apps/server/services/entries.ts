@@ -1,8 +1,11 @@
-import { and, asc, eq, gt, inArray } from 'drizzle-orm'
+import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm'
 import type { SentEntry, StoredEntry } from '@jokulgale/contract/visit'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { knownLadder } from '@jokulgale/core/diagram/readLadder'
 import { entryProblem } from '@jokulgale/core/visit/checkEntry'
+import type { Entry } from '@jokulgale/core/visit/log'
+import { signOffProblems } from '@jokulgale/core/visit/signOff'
+import { foldVisit } from '@jokulgale/core/visit/visitState'
 import type { Database } from '../db/connect'
 import { diagrams, entries, units, visits } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
@@ -51,6 +54,12 @@ export async function storeEntries(
   if (fields.length > 0) throw new RequestProblem(422, { error: 'an entry does not fit its unit', fields })
   const ids = sent.map(({ id }) => id)
   return db.transaction(async (transaction) => {
+    // numbers are handed out before they are seen: held to one writer a visit, a reader never passes over one
+    for (const visit of [...diagramOf.keys()].sort())
+      await transaction.execute(sql`select pg_advisory_xact_lock(hashtextextended(${visit}, 0))`)
+    const untrue = await untrueSignOffs(transaction, who.shopId, sent, diagramOf)
+    if (untrue.length > 0)
+      throw new RequestProblem(422, { error: 'a sign-off says what the log does not', fields: untrue })
     await transaction
       .insert(entries)
       .values(
@@ -82,6 +91,45 @@ export async function storeEntries(
       })
     return kept.map(({ id }) => id)
   })
+}
+
+/** A visit is signed off as repaired only where its log, all that is sent with it included, says so. */
+async function untrueSignOffs(
+  db: Pick<Database, 'select'>,
+  shopId: string,
+  sent: readonly SentEntry[],
+  diagramOf: ReadonlyMap<string, Diagram>,
+): Promise<readonly { readonly field: string; readonly message: string }[]> {
+  const fields: { readonly field: string; readonly message: string }[] = []
+  for (const [k, { id, visit, body }] of sent.entries()) {
+    const diagram = diagramOf.get(visit)
+    if (body.kind !== 'sign-off' || body.outcome !== 'repaired' || !diagram) continue
+    const stored = await loggedOf(db, shopId, visit)
+    if (stored.some((entry) => entry.id === id)) continue
+    const together = sent.filter((entry) => entry.visit === visit).map((entry) => ({ ...entry, by: '' }))
+    const [problem] = signOffProblems(foldVisit([...stored, ...together], diagram), diagram)
+    if (problem !== undefined) fields.push({ field: `entries[${k}].body`, message: problem })
+  }
+  return fields
+}
+
+/** The whole log of a visit. */
+async function loggedOf(
+  db: Pick<Database, 'select'>,
+  shopId: string,
+  visit: string,
+): Promise<readonly Entry[]> {
+  const rows = await db
+    .select()
+    .from(entries)
+    .where(and(eq(entries.visitId, visit), eq(entries.shopId, shopId)))
+  return rows.map((row) => ({
+    id: row.id,
+    visit: row.visitId,
+    by: row.personId,
+    body: row.body,
+    clock: { wall: row.clockWall, counter: row.clockCounter, device: row.clockDevice },
+  }))
 }
 
 async function diagramsOfVisits(

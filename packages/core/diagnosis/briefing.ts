@@ -6,10 +6,13 @@ import { coverageOf, type Coverage } from './coverage'
 import { diagnose, type Diagnosis, type Judgement } from './diagnose'
 import { mayBePhantom } from './likelihood'
 import type { Choosing } from './nextStep'
+import { notDrawn } from './hypothesis'
+import { notDrawnBetween } from './notDrawnBetween'
 import { partition } from './outcomes'
 import type { PriorReason, UnitFacts } from './priors'
 import { situationIn } from './proposals'
 import { provingSteps, provingWords } from './proving'
+import { sideFindings } from './sideFindings'
 import { beforeEnergising, contradictionOf, doubtOf, phantomWords, storyOf } from './story'
 import { stripsOf, type Strip } from './strip'
 import { againstWords, evidenceWords, oddsWords } from './words'
@@ -48,6 +51,8 @@ export interface Briefing {
   readonly story: string
   readonly warning: string
   readonly coverage: Coverage
+  /** What was found beside the cause, in sentences. */
+  readonly beside: readonly string[]
   /** Why some faults were thought likelier before any evidence. */
   readonly reasons: readonly PriorReason[]
   /** Delays of the call that is set: what moves, and how many seconds after the call. */
@@ -78,6 +83,7 @@ export function brief(
     story: storyOf(strips),
     warning: [contradictionOf(diagnosis), doubtOf(diagnosis)].filter(Boolean).join(' '),
     coverage: coverageOf(diagnosis),
+    beside: sideFindings(diagnosis).map(({ words }) => words),
     reasons: diagnosis.belief.reasons,
     delays: delaysShown(diagnosis),
   }
@@ -90,7 +96,8 @@ function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
   const proofs = provingSteps(diagnosis, shown)
   return shown.map((h): SuspectBrief => {
     const hypothesis = model.hypotheses[h]
-    const { id, words, of, cause, prove } = hypothesis
+    const { id, of, cause, prove } = hypothesis
+    const words = suspectWords(diagnosis, h)
     const told = findings.evidence.map((piece, e) => ({
       piece,
       gain: belief.weight[e][h] - belief.weight[e][0],
@@ -115,6 +122,13 @@ function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
         .map(({ piece, loss }) => `${againstWords(loss)}: ${evidenceWords(model.diagram, piece)}`),
     }
   })
+}
+
+/** A suspect in words; what is not as drawn says between which points it must be. */
+function suspectWords(diagnosis: Diagnosis, h: number): string {
+  const { id, words } = diagnosis.model.hypotheses[h]
+  const between = id === notDrawn ? notDrawnBetween(diagnosis) : null
+  return between ? `${words}. Compare ${between.join(' to ')} with the drawing` : words
 }
 
 const top = (weights: Float64Array): number => weights.reduce((a, b) => Math.max(a, b), -Infinity)

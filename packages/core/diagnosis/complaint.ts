@@ -74,7 +74,7 @@ function showsAnywhere(model: UnitModel, { means, calls }: Complaint, h: number)
 function isShown(model: UnitModel, symptom: Symptom, call: string, h: number): boolean {
   const moment = inCall(model, call)
   const versions = new Set([
-    moment.asTripped(h, true),
+    moment.asTripped(h, 'drawn'),
     h,
     ...(model.mayTrip(h) ? [moment.beforeTrips(h)] : []),
   ])

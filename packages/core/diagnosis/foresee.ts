@@ -57,7 +57,8 @@ export function* prepare(diagram: Diagram): Generator<undefined, void> {
 function* solveTripped(model: UnitModel, moment: Moment): Generator<undefined, void> {
   for (const h of model.everySingle) {
     for (const { id } of model.diagram.complaints) complaintChance(model, id, h)
-    for (const blown of [true, false]) moment.situation.settle(moment.asTripped(h, blown))
+    const ways = model.mayTrip(h) ? moment.waysBlown(h) : []
+    for (const blown of [...ways, 'not'] as const) moment.situation.settle(moment.asTripped(h, blown))
     if (h % pieceFaults === 0) yield
   }
 }

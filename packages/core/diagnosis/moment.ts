@@ -19,6 +19,10 @@ const beforeSlowTrip = 0.5
 
 const isSlow = (trips: readonly Trip[]): boolean => trips.every(({ seconds }) => seconds >= slowFromSeconds)
 
+/** Whether and how a hypothesis had tripped things before anybody arrived: at which of its resistances, or not at all. */
+export type Blown = Resistance | 'not'
+const resistances: readonly Resistance[] = ['drawn', 'least', 'most']
+
 /**
  * The unit at one moment of a visit, under any of its hypotheses: what has tripped in the runs before stays so until
  * somebody puts it back, a short has another resistance each time it is met, a motor may stand and hum.
@@ -45,6 +49,16 @@ export class Moment {
     return this.model.mayTrip(h) && this.everyCall.some((situation) => situation.trips(h).length > 0)
   }
 
+  /** The ways in which a hypothesis may have tripped things before anybody arrived: which opens depends on its ohms. */
+  waysBlown(h: number): readonly Resistance[] {
+    const ways = new Map<string, Resistance>()
+    for (const resistance of resistances) {
+      const held = JSON.stringify(this.held(h, resistance))
+      if (held !== '[]' && !ways.has(held)) ways.set(held, resistance)
+    }
+    return [...ways.values()]
+  }
+
   /** Whether all that a hypothesis trips takes so long that the unit may well be met before. */
   tripsSlowly(h: number): boolean {
     return this.everyCall.every((situation) => isSlow(situation.trips(h)))
@@ -57,12 +71,12 @@ export class Moment {
   }
 
   /** The number to predict with: the hypothesis with what it has tripped, before arrival too where `blown`. */
-  asTripped(h: number, blown: boolean): number {
+  asTripped(h: number, blown: Blown): number {
     return this.model.version(h, 'drawn', this.held(h, blown))
   }
 
   /** Every state in which the unit may be met under a hypothesis; weights sum to one. */
-  met(h: number, blown: boolean): readonly Met[] {
+  met(h: number, blown: Blown): readonly Met[] {
     const held = this.held(h, blown)
     const settled = this.model.version(h, 'drawn', held)
     const phases = this.situation.phases(settled)
@@ -103,7 +117,7 @@ export class Moment {
   }
 
   /** The number to predict with while a fault that comes and goes is away: what it has tripped stays so. */
-  away(h: number, blown: boolean): number {
+  away(h: number, blown: Blown): number {
     return this.model.version(0, 'drawn', this.held(h, blown))
   }
 
@@ -112,17 +126,18 @@ export class Moment {
     return this.model.firstInstant(h, 'drawn')
   }
 
-  private held(h: number, blown: boolean): readonly Effect[] {
+  private held(h: number, blown: Blown): readonly Effect[] {
     if (!this.model.mayTrip(h)) return []
     const { renewed, standIns } = this.standing
     const trips = new Map<string, Trip>()
+    const tripping = this.model.version(h, blown === 'not' ? 'drawn' : blown, [])
     const note = (situation: SituationModel, since: number): void => {
-      for (const trip of situation.trips(h)) {
+      for (const trip of situation.trips(tripping)) {
         const isBack = (renewed[trip.part] ?? -1) > since || standIns.includes(trip.part)
         if (!isBack && !trips.has(trip.part)) trips.set(trip.part, trip)
       }
     }
-    if (blown) for (const situation of this.everyCall) note(situation, -1)
+    if (blown !== 'not') for (const situation of this.everyCall) note(situation, -1)
     this.runs.forEach((situation, run) => {
       note(situation, run)
     })

@@ -68,7 +68,7 @@ function standsIn(
   const moment = new Moment(model, standing, model.stillThere(belief.repairedFaults, standing))
   const stands = new Map<number, number>()
   for (const h of which) {
-    const version = moment.asTripped(h, belief.blown[h] ?? false)
+    const version = moment.asTripped(h, belief.blown[h] ?? 'not')
     if (version !== h) stands.set(h, version)
   }
   return stands.size > 0 ? stands : null

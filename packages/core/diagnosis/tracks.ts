@@ -9,7 +9,7 @@ import {
   ownVariance,
   type Sharing,
 } from './likelihood'
-import type { Met } from './moment'
+import type { Blown, Met } from './moment'
 import type { Predictions } from './situationModel'
 import type { Coarseness } from './typed'
 
@@ -20,7 +20,7 @@ import type { Coarseness } from './typed'
 export interface Track {
   readonly logWeight: number
   readonly factors: Factors
-  readonly blown: boolean
+  readonly blown: Blown
   /** Chance that the fault is there just now; null: it does not come and go. */
   readonly present: number | null
   /** The calls have stood for longer than anybody said: every delay is over. */

@@ -5,7 +5,7 @@ import { complaintChance } from './complaint'
 import { Factors } from './factors'
 import { notDrawn, type Hypothesis } from './hypothesis'
 import { lookLikelihood } from './likelihood'
-import { Moment, type Met } from './moment'
+import { Moment, type Blown, type Met } from './moment'
 import { notDrawnChance } from './notDrawn'
 import { pairsWorthTrying } from './pairs'
 import type { UnitModel } from './predictor'
@@ -35,8 +35,8 @@ export interface Weighed {
   readonly logChance: number
   /** What has been learned of the factors that readings share, by hypothesis number; as its weightiest track has it. */
   readonly factors: readonly (Factors | undefined)[]
-  /** Whether its trips happened before anybody arrived, by hypothesis number. */
-  readonly blown: readonly boolean[]
+  /** Whether and how its trips happened before anybody arrived, by hypothesis number. */
+  readonly blown: readonly Blown[]
 }
 
 /** What evidence is weighed in. */
@@ -96,7 +96,7 @@ function padded(row: Float64Array, count: number): Float64Array {
 interface AllTold {
   readonly weight: readonly Float64Array[]
   readonly factors: readonly (Factors | undefined)[]
-  readonly blown: readonly boolean[]
+  readonly blown: readonly Blown[]
 }
 
 /** What a model has been told lately: a log grows by one entry, and the tracks go on from where they were. */
@@ -131,7 +131,7 @@ function tracksAfter(context: Context, which: readonly number[]): AllTold {
   return {
     weight: chain.weight,
     factors: lead.map((track) => track?.factors),
-    blown: lead.map((track) => track?.blown ?? false),
+    blown: lead.map((track) => track?.blown ?? 'not'),
   }
 }
 
@@ -177,19 +177,23 @@ function startTracks(context: Context, which: readonly number[]): readonly (read
   const share = mayChange(evidence, findings) ? changing.spokenOf : changing.usual
   const clocks = isTimed(evidence) ? timed : untimed
   for (const h of which) {
-    const before = moment.tripsSomewhere(h) ? (moment.tripsSlowly(h) ? blownSlowly : blownBefore) : 0
-    const blown = [before, 1 - before]
+    const ways = model.mayTrip(h) ? moment.waysBlown(h) : []
+    const before = ways.length === 0 ? 0 : moment.tripsSlowly(h) ? blownSlowly : blownBefore
     const comesAndGoes = model.comesAndGoes(h) ? share : 0
-    const start = (weight: number, isBlown: boolean, present: number | null): readonly Track[] =>
+    const start = (weight: number, blown: Blown, present: number | null): readonly Track[] =>
       clocks.flatMap(({ late, share: clockShare }) => {
         const whole = weight * clockShare
         return whole === 0
           ? []
-          : [{ logWeight: Math.log(whole), factors: new Factors(), blown: isBlown, present, late }]
+          : [{ logWeight: Math.log(whole), factors: new Factors(), blown, present, late }]
       })
-    tracks[h] = blown.flatMap((weight, k) => [
-      ...start(weight * (1 - comesAndGoes), k === 0, null),
-      ...start(weight * comesAndGoes, k === 0, presentAtFirst),
+    const beginnings = [
+      ...ways.map((way) => ({ blown: way, weight: before / ways.length })),
+      { blown: 'not', weight: 1 - before } as const,
+    ]
+    tracks[h] = beginnings.flatMap(({ blown, weight }) => [
+      ...start(weight * (1 - comesAndGoes), blown, null),
+      ...start(weight * comesAndGoes, blown, presentAtFirst),
     ])
   }
   return tracks

@@ -2,8 +2,29 @@ import { array, boolean, lazy, mixed, number, object, string, type ObjectSchema,
 import { meters } from '../circuit/meter'
 import { actionVerbs, alterationSorts, standInResults, temporarySorts, type EntryBody } from './entry'
 
-const name = (label: string) => string().strict().trim().min(1).max(200).required().label(label)
-const words = (label: string) => string().strict().max(4000).label(label)
+/** What no database can keep as text: a NUL, half of a surrogate pair. */
+const isKeepable = (text: string | null | undefined): boolean =>
+  typeof text !== 'string' || (!text.includes('\u0000') && !/\p{Surrogate}/u.test(text))
+const keepable = [
+  'text',
+  'has a character that cannot be kept; write it anew without it',
+  isKeepable,
+] as const
+const name = (label: string) =>
+  string()
+    .strict()
+    .trim()
+    .min(1)
+    .max(200)
+    .required()
+    .label(label)
+    .test(...keepable)
+const words = (label: string) =>
+  string()
+    .strict()
+    .max(4000)
+    .label(label)
+    .test(...keepable)
 const said = (label: string) => words(label).trim().min(1, `${label} is missing`).required()
 const uuid = (label: string) =>
   string().strict().uuid(`${label} must be a UUID`).required(`${label} is missing`)

@@ -91,6 +91,13 @@ const renewing = (standing: Standing, part: string): Standing['renewed'] => ({
   [part]: standing.ran.length,
 })
 
+/** A part is put right or renewed: what stood in for it is out. */
+const fitted = (standing: Standing, part: string): Standing => ({
+  ...standing,
+  renewed: renewing(standing, part),
+  standIns: standing.standIns.filter((id) => id !== part),
+})
+
 function moved(diagram: Diagram, standing: Standing, entry: EntryBody): Standing {
   switch (entry.kind) {
     case 'call':
@@ -119,9 +126,9 @@ function moved(diagram: Diagram, standing: Standing, entry: EntryBody): Standing
     case 'setting':
       return { ...standing, settings: settingsAfter(diagram, standing.settings, entry) }
     case 'repair':
-      return { ...standing, repairs: standing.repairs + 1, renewed: renewing(standing, entry.of) }
+      return { ...fitted(standing, entry.of), repairs: standing.repairs + 1 }
     case 'part-used':
-      return diagram.parts.has(entry.of) ? { ...standing, renewed: renewing(standing, entry.of) } : standing
+      return diagram.parts.has(entry.of) ? fitted(standing, entry.of) : standing
     case 'stand-in':
       if (!diagram.parts.has(entry.of)) throw new UnknownNameError('fuse', entry.of, diagram.parts.keys())
       return {

@@ -5,7 +5,8 @@ import { merge, type Entry } from './log'
 import { builtInUnit } from '../units/index'
 import { passesByGuard } from '../diagram/guards'
 import { joinProblem } from '../diagram/joins'
-import { closingProblems, foldVisit, powerOnProblems, signOffProblems } from './visitState'
+import { signOffProblems } from './signOff'
+import { closingProblems, foldVisit, powerOnProblems } from './visitState'
 
 const rooftop = builtInUnit('rooftop-two-stage')
 const fold = (log: readonly Entry[]) => foldVisit(log, rooftop)

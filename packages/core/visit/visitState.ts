@@ -2,11 +2,11 @@ import type { Diagram } from '../diagram/diagram'
 import { entriesOf, type At, type Of } from './fold'
 import { merge, standingEntries, type Entry } from './log'
 import { allOn, powerAfter, type PowerState } from './powerState'
+import { atArrival, follow, type Standing } from './standing'
 import {
   alterationsOf,
   openMeasures,
   temporaryWords,
-  unsafeFindings,
   type Alteration,
   type TemporaryMeasure,
 } from './temporary'
@@ -47,6 +47,10 @@ export interface VisitState {
   readonly diagramChanges: readonly At<'diagram-changed'>[]
   readonly measures: readonly TemporaryMeasure[]
   readonly signOff: At<'sign-off'> | null
+  /** What stands on the unit: call, power, leads off, plugs out, stand-ins, settings. */
+  readonly standing: Standing
+  /** Entries that do not fit what came before them, as two devices may bring them together; they count for nothing. */
+  readonly setAside: readonly Entry[]
 }
 
 /** A lead as found and, once it is back, where it was landed. */
@@ -59,6 +63,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
   const entries = standingEntries(merge(log))
   let call: string | null = null
   let callSince: number | null = null
+  const { standing, setAside } = standingAfter(entries, diagram)
   let switched: PowerState = allOn
   let isolated = false
   const readings: VisitState['readings'][number][] = []
@@ -113,40 +118,31 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
     notes: entriesOf(entries, 'note'),
     diagramChanges: entriesOf(entries, 'diagram-changed'),
     measures: openMeasures(entries),
+    standing,
+    setAside,
     signOff: entriesOf(entries, 'sign-off').at(-1) ?? null,
   }
 }
 
+/** Folds what stands on the unit; an entry that cannot follow what came before it is set aside. */
+function standingAfter(
+  entries: readonly Entry[],
+  diagram: Diagram,
+): { readonly standing: Standing; readonly setAside: readonly Entry[] } {
+  const setAside: Entry[] = []
+  let standing = atArrival(diagram, diagram.calls[0].id)
+  for (const entry of entries) {
+    try {
+      standing = follow(diagram, standing, entry.body)
+    } catch {
+      setAside.push(entry)
+    }
+  }
+  return { standing, setAside }
+}
+
 const powerWord = ({ power }: PowerState, isolated: boolean): Of<'power'>['is'] =>
   power === 'on' ? 'on' : isolated ? 'isolated' : 'off'
-
-/** Why a visit cannot be signed off as repaired; empty when it can. */
-export function signOffProblems(state: VisitState, diagram: Diagram): readonly string[] {
-  const open = state.measures.filter(({ left }) => left === null)
-  const unlanded = state.leads.filter(({ landed }) => landed === null)
-  const unsettled = state.alterations.filter(({ settled }) => settled === null)
-  return [
-    ...unsafeFindings(diagram, state.entries).map(
-      ({ words }) => `${words}. The unit stays off and somebody is told; this is no repair`,
-    ),
-    ...open.map(
-      (measure) =>
-        `${temporaryWords(measure)} is still on: take it off and say so, or leave it with hazard, reason, authoriser and end date`,
-    ),
-    ...unsettled.map(
-      ({ body }) =>
-        `${body.of}: found altered. Say whether it was corrected, is meant so, or the unit is left off`,
-    ),
-    ...unlanded.map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} is not back on`),
-    ...(state.repairs.length === 0
-      ? ['No repair is recorded: sign off as restricted or left off, or record it']
-      : []),
-    ...(state.repairs.length > 0 && !state.proofs.some(({ body }) => body.passed)
-      ? ['The repair is not proven: run the call and record its proof']
-      : []),
-    ...(state.power === 'on' ? [] : ['The unit is switched off: switch it on and prove it']),
-  ]
-}
 
 /** What still stands in the way of any sign-off: a measure left without its particulars is never silent. */
 export const closingProblems = (state: VisitState): readonly string[] =>

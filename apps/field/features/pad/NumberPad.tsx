@@ -10,7 +10,8 @@ interface NumberPadProps {
   readonly overload?: boolean
   readonly signed?: boolean
   readonly doneWords?: string
-  readonly onDone: (value: number | null) => void
+  /** The number, and what was typed: its digits say how finely it was read. */
+  readonly onDone: (value: number | null, typed: string) => void
 }
 
 const mostDigits = 7
@@ -39,7 +40,7 @@ export function NumberPad({
       else if (event.key === '-' && signed) type('-')
       else if (event.key === 'Enter' && ready) {
         event.preventDefault()
-        onDone(value)
+        onDone(value, text)
       }
     }
     window.addEventListener('keydown', listen)
@@ -99,7 +100,7 @@ export function NumberPad({
             title="OL"
             label="OL, out of range"
             onPress={() => {
-              onDone(null)
+              onDone(null, 'OL')
             }}
           />
         ) : null}
@@ -119,7 +120,7 @@ export function NumberPad({
             title={ready ? `${doneWords} ${text} ${unit}` : doneWords}
             disabled={!ready}
             onPress={() => {
-              onDone(value)
+              onDone(value, text)
             }}
           />
         </View>

@@ -72,14 +72,14 @@ function ReadingForm({
   const unit = unitOf(meter)
   const [now] = useState(() => Date.now())
   const [early] = runningDelays(visit.state, delays, now)
-  const log = async (value: number | null): Promise<void> => {
+  const log = async (value: number | null, typed: string): Promise<void> => {
     const wait = waitToSay(visit.state, visit.bodies, delays, Date.now())
     if (wait) await visit.say(wait)
-    await visit.say({ kind: 'reading', meter, from, to, value }, (entry) => {
+    await visit.say({ kind: 'reading', meter, from, to, value, typed }, (entry) => {
       onLogged(entry, `${value === null ? 'OL' : `${value} ${unit}`} logged`)
     })
   }
-  const done = async (value: number | null): Promise<void> => {
+  const done = async (value: number | null, typed: string): Promise<void> => {
     const words = await diagnosisService()
       .doubt(
         visit.ladder,
@@ -90,7 +90,7 @@ function ReadingForm({
         value,
       )
       .catch((error: unknown) => (error instanceof Error ? error.message : String(error)))
-    if (words === '' || doubt?.value === value) await log(value)
+    if (words === '' || doubt?.value === value) await log(value, typed)
     else setDoubt({ value, words })
   }
   const wires = [...visit.diagram.wires.values()].flatMap(({ from: a, to: b }) => [a, b])
@@ -178,8 +178,8 @@ function ReadingForm({
           unit={unit}
           overload={meter === 'ohms'}
           signed={meter === 'dc'}
-          onDone={(value) => {
-            void done(value)
+          onDone={(value, typed) => {
+            void done(value, typed)
           }}
         />
       )}

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
-import type { DeadLeg } from '@jokulgale/core/visit/entry'
+import type { DeadLeg, DropPoint } from '@jokulgale/core/visit/entry'
 import { Check } from '../../ui/Check'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -30,6 +30,8 @@ export function legsOf(diagram: Diagram): readonly { readonly from: string; read
   })
 }
 
+const legWords = ({ from, to }: DropPoint): string => `${from} to ${to === 'EARTH' ? 'ground' : to}`
+
 const storedIn = (diagram: Diagram): number => {
   return Math.max(0, ...[...diagram.parts.values()].map(({ kind }) => kind.storedSeconds ?? 0))
 }
@@ -48,6 +50,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
   const [after, setAfter] = useState(false)
   const [read, setRead] = useState<readonly DeadLeg[]>([])
   const [asking, setAsking] = useState<number | null>(null)
+  const next = legs.findIndex(({ from, to }) => !read.some((leg) => leg.from === from && leg.to === to))
   const live = read.find(({ volts }) => volts >= deadBelowVolts)
   const toggle = (id: string): void => {
     setLocked((now) => new Set(now.has(id) ? [...now].filter((other) => other !== id) : [...now, id]))
@@ -60,9 +63,6 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
       { ...legs[leg], volts },
     ])
     setAsking(null)
-  }
-  const allDead = (): void => {
-    setRead(legs.map((leg) => ({ ...leg, volts: 0 })))
   }
   const finish = async (): Promise<void> => {
     await say({
@@ -79,9 +79,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
   if (asking !== null) {
     return (
       <View style={{ gap: space.small }}>
-        <Words
-          strong
-        >{`${legs[asking].from} to ${legs[asking].to === 'EARTH' ? 'ground' : legs[asking].to}`}</Words>
+        <Words strong>{legWords(legs[asking])}</Words>
         <NumberPad
           unit="V"
           onDone={(value) => {
@@ -123,17 +121,26 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
       {live ? (
         <Notice kind="wrong">{`${live.from} to ${live.to}: ${live.volts} V is not dead. Find the other source.`}</Notice>
       ) : null}
-      <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press grow title="All read 0 V" disabled={!before} onPress={allDead} />
-        <Press
-          grow
-          title="Enter a leg"
-          disabled={!before}
-          onPress={() => {
-            setAsking(Math.min(read.length, legs.length - 1))
-          }}
-        />
-      </View>
+      {next < 0 ? null : (
+        <View style={{ flexDirection: 'row', gap: space.small }}>
+          <Press
+            grow
+            title={`${legWords(legs[next])} reads 0 V`}
+            disabled={!before}
+            onPress={() => {
+              log(next, 0)
+            }}
+          />
+          <Press
+            title="Another value"
+            label={`${legWords(legs[next])}: enter another value`}
+            disabled={!before}
+            onPress={() => {
+              setAsking(next)
+            }}
+          />
+        </View>
+      )}
       <Check
         title="Tester proven again"
         on={after}

@@ -34,6 +34,11 @@ export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps)
           <SuspectRow key={suspect.id} suspect={suspect} visit={visit} onRepaired={onRepaired} />
         ))}
       </View>
+      {briefing.beside.map((words) => (
+        <Notice key={words} kind="plain">
+          {words}
+        </Notice>
+      ))}
       <Notice kind="plain">{briefing.coverage.sentence}</Notice>
       <Reasons briefing={briefing} />
       {briefing.cleared.length > 0 ? (

@@ -1,0 +1,96 @@
+import { builtInUnit } from '../units/index'
+import type { EntryBody } from './entry'
+import { signOffProblems } from './signOff'
+import { foldVisit } from './visitState'
+
+const diagram = builtInUnit('rooftop-two-stage')
+
+/** Why a visit with these entries, after a complaint about cooling, cannot be signed off as repaired. */
+function problems(...bodies: readonly EntryBody[]): string {
+  const all: readonly EntryBody[] = [{ kind: 'complaint', complaint: 'not-cooling' }, ...bodies]
+  const log = all.map((body, k) => ({
+    id: `${k}`,
+    visit: 'v',
+    by: 'p',
+    clock: { wall: k, counter: 0, device: 'd' },
+    body,
+  }))
+  return signOffProblems(foldVisit(log, diagram), diagram).join('; ')
+}
+
+const repair: EntryBody = { kind: 'repair', of: 'CC1' }
+const proof = (call: string, more: Partial<EntryBody & { kind: 'proof' }> = {}): EntryBody => ({
+  kind: 'proof',
+  call,
+  words: '',
+  passed: true,
+  ...more,
+})
+
+test('a repair that is proven in the call that was complained of may be signed', () => {
+  expect(problems(repair, proof('cool1'))).toBe('')
+})
+
+test.each<[string, readonly EntryBody[], RegExp]>([
+  [
+    'a lead is off',
+    [repair, { kind: 'action', do: 'lift', of: 'TS.Y1-TB.Y1' }, proof('cool1')],
+    /TS\.Y1-TB\.Y1 is still off/,
+  ],
+  [
+    'a plug is out',
+    [repair, { kind: 'action', do: 'unplug', of: 'PL' }, proof('cool1')],
+    /Economizer plug is still out/,
+  ],
+  [
+    'a bridge is on',
+    [repair, { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.Y1' }, proof('cool1')],
+    /still on/,
+  ],
+  [
+    'a stand-in is in',
+    [{ kind: 'stand-in', of: 'FU', amps: 3, result: 'holds' }, repair, proof('cool1')],
+    /stand-in is in its place/,
+  ],
+  ['nothing is proven', [repair], /not proven/],
+  ['the proof came before the repair', [proof('cool1'), repair], /after the last repair/],
+  ['another call is proven', [repair, proof('heat1')], /complained of is not proven/],
+  ['the power is off', [repair, proof('cool1'), { kind: 'power', is: 'isolated' }], /switched off/],
+  ['nothing was repaired', [proof('cool1')], /No repair is recorded/],
+  [
+    'a leg draws a seventh of its amps without a word',
+    [
+      repair,
+      proof('cool1', { values: [{ what: 'Compressor 1, at C1.T1', value: 2.1, unit: 'A', expected: 15.7 }] }),
+    ],
+    /Compressor 1, at C1\.T1 is not as it should be/,
+  ],
+])('not while %s', (_, bodies, why) => {
+  expect(problems(...bodies)).toMatch(why)
+})
+
+test('what is undone stands no longer, and a value with its reason may stand', () => {
+  const lifted: readonly EntryBody[] = [
+    { kind: 'action', do: 'lift', of: 'TS.Y1-TB.Y1' },
+    { kind: 'action', do: 'land', of: 'TS.Y1-TB.Y1' },
+  ]
+  expect(problems(...lifted, repair, proof('cool1'))).toBe('')
+  const standIn: EntryBody = { kind: 'stand-in', of: 'FU', amps: 3, result: 'holds' }
+  expect(problems(standIn, { kind: 'repair', of: 'FU' }, proof('cool1'))).toBe('')
+  const low = { what: 'Compressor 1', value: 8, unit: 'A', expected: 15.7 }
+  expect(problems(repair, proof('cool1', { words: '58 °F outside, lightly loaded', values: [low] }))).toBe('')
+})
+
+test('a setting put right is a repair', () => {
+  expect(problems({ kind: 'setting', of: 'TS.stages', from: '1', to: '2' }, proof('cool1'))).toBe('')
+})
+
+test('an entry that cannot follow what came before it is set aside, and the rest stands', () => {
+  const log = [
+    { kind: 'action', do: 'lift', of: 'NO.SUCH' } as const,
+    { kind: 'call', call: 'cool1' } as const,
+  ].map((body, k) => ({ id: `${k}`, visit: 'v', by: 'p', clock: { wall: k, counter: 0, device: 'd' }, body }))
+  const { setAside, standing } = foldVisit(log, diagram)
+  expect(setAside.map(({ id }) => id)).toEqual(['0'])
+  expect(standing.call).toBe('cool1')
+})

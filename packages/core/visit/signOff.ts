@@ -1,0 +1,80 @@
+import { partWords, type Diagram } from '../diagram/diagram'
+import { complaintSaid } from './evidence'
+import type { At } from './fold'
+import type { Entry } from './log'
+import { temporaryWords, unsafeFindings } from './temporary'
+import type { VisitState } from './visitState'
+
+/** Why a visit cannot be signed off as repaired; empty when it can. The phone and the server ask the same. */
+export function signOffProblems(state: VisitState, diagram: Diagram): readonly string[] {
+  const open = state.measures.filter(({ left }) => left === null)
+  const unlanded = state.leads.filter(({ landed }) => landed === null)
+  const unsettled = state.alterations.filter(({ settled }) => settled === null)
+  return [
+    ...unsafeFindings(diagram, state.entries).map(
+      ({ words }) => `${words}. The unit stays off and somebody is told; this is no repair`,
+    ),
+    ...open.map(
+      (measure) =>
+        `${temporaryWords(measure)} is still on: take it off and say so, or leave it with hazard, reason, authoriser and end date`,
+    ),
+    ...unsettled.map(
+      ({ body }) =>
+        `${body.of}: found altered. Say whether it was corrected, is meant so, or the unit is left off`,
+    ),
+    ...unlanded.map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} is not back on`),
+    ...standingProblems(state, diagram),
+    ...proofProblems(state, diagram),
+    ...(state.power === 'on' ? [] : ['The unit is switched off: switch it on and prove it']),
+  ]
+}
+
+/** What was done to the unit and has not been undone: a lead off, a plug out, a stand-in. */
+const standingProblems = ({ standing }: VisitState, diagram: Diagram): readonly string[] => [
+  ...standing.actions.flatMap(({ verb, of }) => {
+    if (verb === 'lift') return [`The lead at ${of} is still off: land it and say so`]
+    return verb === 'unplug' ? [`${partWords(diagram, of)} is still out: plug it in and say so`] : []
+  }),
+  ...standing.standIns.map(
+    (id) =>
+      `${partWords(diagram, id)}: a stand-in is in its place. Fit the fuse of the right size and say so`,
+  ),
+]
+
+/** A repair is proven by what was read after it, with the power back on, in the call that was complained of. */
+function proofProblems(state: VisitState, diagram: Diagram): readonly string[] {
+  const lastRepair = lastPlace(state.entries, state.repairs)
+  if (lastRepair < 0 && !state.settings.some(({ body }) => body.from !== body.to))
+    return ['No repair is recorded: sign off as restricted or left off, or record it']
+  const after = state.proofs.filter(
+    ({ entry, body }) => body.passed && state.entries.indexOf(entry) > lastRepair,
+  )
+  if (after.length === 0)
+    return [
+      'The repair is not proven: run the call and record its proof, after the last repair and with the power on',
+    ]
+  const unexplained = after.flatMap(({ body }) =>
+    body.words === '' ? (body.values ?? []).filter(isOff).map(({ what }) => what) : [],
+  )
+  const home = complaintSaid(diagram, state.complaint)
+  const isHomeProven = !home || after.some(({ body }) => home.calls.includes(body.call))
+  return [
+    ...(isHomeProven ? [] : [`What was complained of is not proven: run “${callWords(diagram, home.call)}”`]),
+    ...unexplained.map((what) => `${what} is not as it should be: say why it is left so`),
+  ]
+}
+
+/** Share by which a value may differ from what it should be before it needs a reason. */
+const mostOff = 0.35
+
+/** Amps of a load vary with the weather; half of them missing is no weather. */
+const isOff = ({ value, expected, unit }: { value: number; expected?: number; unit: string }): boolean =>
+  expected !== undefined &&
+  unit !== '°F' &&
+  Math.abs(value - expected) > Math.max(0.5, mostOff * Math.abs(expected))
+
+const lastPlace = (entries: readonly Entry[], of: readonly At<'repair'>[]): number =>
+  of.reduce((last, { entry }) => Math.max(last, entries.indexOf(entry)), -1)
+
+const callWords = (diagram: Diagram, call: string): string =>
+  diagram.calls.find(({ id }) => id === call)?.words ?? call
