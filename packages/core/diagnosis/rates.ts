@@ -2,7 +2,7 @@ import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { supplies } from '../diagram/roles'
 import type { Fault } from '../parts/effect'
 import type { CauseGroup } from '../parts/causeGroup'
-import { feedingOf } from './feeding'
+import { feedingOf } from '../diagram/feeding'
 
 /** How often a group is the cause of a call, in hundredths: what careful and what generous people say. */
 type Opinion = readonly [low: number, high: number]

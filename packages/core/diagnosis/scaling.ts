@@ -2,7 +2,7 @@ import type { Meter } from '../circuit/meter'
 import { partOfPoint, type Diagram } from '../diagram/diagram'
 import { circuitOf } from '../diagram/joins'
 import type { FactorTerm } from './factors'
-import { feedingOf } from './feeding'
+import { feedingOf } from '../diagram/feeding'
 
 /** The building's volts, against those that the unit is drawn for. */
 export const supplyFactor: FactorTerm = { key: 'supply', mean: 0, spread: 0.035 }

@@ -19,6 +19,7 @@ export const heaterBank: PartKind = {
   words: 'heater bank',
   cause: 'elements',
   symbol: 'heater',
+  threePhase: true,
   likelier: ['cold-weather'],
   drawn: { mean: 0, spread: 0.06 },
   ratings: [

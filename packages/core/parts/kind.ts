@@ -209,6 +209,8 @@ export interface PartKind {
   phases?(now: Now): readonly Phase[]
   /** How its current stands to its plate; not said: as a coil's does. */
   readonly drawn?: Drawn
+  /** A load on three legs: its plate is of all three. */
+  readonly threePhase?: true
   /** The branch whose state others follow (a motor turning, a contact made). */
   readonly moving?: string
   /** How a person may join across its contact for a test; not said: not at all. */

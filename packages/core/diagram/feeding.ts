@@ -1,5 +1,5 @@
-import type { Diagram, Part, Wire } from '../diagram/diagram'
-import { Joined } from '../diagram/joined'
+import type { Diagram, Part, Wire } from './diagram'
+import { Joined } from './joined'
 import { earth } from '../parts/effect'
 import type { Drawn } from '../parts/kind'
 
@@ -67,20 +67,25 @@ function fedPoints(diagram: Diagram, without: Wire | null): (point: string) => b
   const joined = new Joined()
   const sources: string[] = []
   for (const wire of diagram.wires.values()) if (wire !== without) joined.join(wire.from, wire.to)
-  for (const { id, kind, settings } of diagram.parts.values())
+  for (const { id, kind, settings } of diagram.parts.values()) {
+    // of a transformer only its secondary feeds anything: its primary is fed
+    const [secondary = []] = kind.fullLoadAmps ? (kind.poles?.(settings) ?? []) : []
+    sources.push(...secondary.map((terminal) => `${id}.${terminal}`))
     for (const { from, to, role } of kind.branches(settings, {})) {
-      if (role === 'source' || role === 'winding') sources.push(`${id}.${from}`, `${id}.${to}`)
+      if (role === 'source') sources.push(`${id}.${from}`)
       const conducts = role === 'conductor' || role === 'contact' || role === 'fuse'
       if (conducts && from !== earth && to !== earth) joined.join(`${id}.${from}`, `${id}.${to}`)
     }
+  }
   const fed = new Set(sources.map((source) => joined.find(source)))
   return (point) => fed.has(joined.find(point))
 }
 
 /** Amps by the plate, roughly: enough to tell a compressor from its crankcase heater. */
-function ratedAmps({ kind, settings }: Part): number {
+export function ratedAmps({ kind, settings }: Part): number {
   const named = (name: string): number => (name in kind.settings ? settings.number(name) : 0)
   if (named('amps') > 0) return named('amps')
-  if (named('watts') > 0) return named('watts') / Math.max(1, named('volts'))
+  if (named('watts') > 0)
+    return named('watts') / Math.max(1, named('volts')) / (kind.threePhase ? Math.sqrt(3) : 1)
   return 0.2
 }

@@ -1,0 +1,43 @@
+import { faultsOf } from '../diagram/faults'
+import { readLadder } from '../diagram/readLadder'
+import { builtInUnit, builtInUnitIds, builtInUnitText } from '../units/index'
+import { groupOf, sharesOf } from './rates'
+
+const shares = (text: string): ReadonlyMap<string, number> => {
+  const diagram = readLadder(text)
+  const faults = faultsOf(diagram)
+  const given = sharesOf(diagram, faults)
+  return new Map(faults.map(({ id }, k) => [id, given[k]]))
+}
+
+test.each(builtInUnitIds)('%s: shares of all causes sum to one, and none is nothing', (id) => {
+  const diagram = builtInUnit(id)
+  const given = sharesOf(diagram, faultsOf(diagram))
+  expect(given.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9)
+  expect(Math.min(...given)).toBeGreaterThan(0)
+})
+
+test('a splice more in a wire changes no other suspect’s share', () => {
+  const text = builtInUnitText('rooftop-two-stage')
+  const spliced = text
+    .replace('LPS1.2 -yellow 83- HPS1.1', 'LPS1.2 -yellow 83- SP.1 -yellow 83- HPS1.1')
+    .replace('part LPS1 ', 'part SP terminal-board "Splice" in condenser : terminals "1"\npart LPS1 ')
+  const before = shares(text)
+  const after = shares(spliced)
+  const others = [...before].filter(([id]) => !id.startsWith('LPS1.2-HPS1.1'))
+  for (const [id, share] of others) expect([id, after.get(id)]).toEqual([id, expect.closeTo(share, 9)])
+  const split = (after.get('LPS1.2-SP.1:open') ?? 0) + (after.get('SP.1-HPS1.1:open') ?? 0)
+  expect(split).toBeCloseTo(before.get('LPS1.2-HPS1.1:open') ?? 0, 9)
+})
+
+test('what the trade meets most is thought of most', () => {
+  const whole = (id: string, group: string): number => {
+    const diagram = builtInUnit(id)
+    const faults = faultsOf(diagram)
+    const given = sharesOf(diagram, faults)
+    return faults.reduce((sum, fault, k) => (groupOf(diagram, fault) === group ? sum + given[k] : sum), 0)
+  }
+  expect(whole('split-heat-pump', 'run-capacitor')).toBeGreaterThan(whole('split-heat-pump', 'wires'))
+  expect(whole('fan-coil-cooling', 'drain')).toBeGreaterThan(0.15)
+  expect(whole('air-handler-heat', 'heat-switching')).toBeGreaterThan(whole('air-handler-heat', 'short'))
+})
