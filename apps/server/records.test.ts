@@ -88,8 +88,8 @@ test('a unit’s record holds what is open, what drifts and what the last visit 
   })
   await say(
     { kind: 'defect', words: 'Pan rusted through at one corner' },
-    amps(2.2),
     { kind: 'repair', of: 'FLT', words: 'Float freed' },
+    amps(2.2),
     { kind: 'sign-off', outcome: 'repaired', words: 'Runs' },
   )
   await say(amps(2.6))
@@ -104,6 +104,7 @@ test('closed repairs are counted by kind of part and fault', async () => {
   const before = (await ask('GET', '/experience')).body.repairs['contactor:coil-open'] ?? 0
   await say(
     { kind: 'repair', of: 'CC1', fault: 'CC1:coil-open' },
+    { kind: 'proof', call: 'cool1', words: '', passed: true },
     { kind: 'sign-off', outcome: 'repaired', words: '' },
   )
   expect((await ask('GET', '/experience')).body.repairs['contactor:coil-open']).toBe(before + 1)
@@ -166,6 +167,7 @@ test('the report is a document, a table and data', async () => {
     { kind: 'reading', meter: 'volts', from: 'LPS1.2', to: 'TB.C', value: 0 },
     { kind: 'photo', photo, of: 'LPS1', words: 'Oil at the joint' },
     { kind: 'repair', of: 'LPS1', words: 'Leak mended' },
+    { kind: 'proof', call: 'cool1', words: '', passed: true },
     { kind: 'sign-off', outcome: 'repaired', words: 'Cools again.' },
   )
   const pdf = Buffer.from(await (await ask.raw('GET', `/visits/${visit}/report.pdf`)).arrayBuffer())

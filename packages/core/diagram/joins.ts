@@ -38,13 +38,13 @@ export function joinProblem(diagram: Diagram, from: PointId, to: PointId): JoinP
   if (passesByGuard(diagram, from, to))
     return {
       because: 'guard',
-      words: `${from} to ${to} takes a safety control out of its circuit: read across it instead`,
+      words: `${from} to ${to} passes by a safety control, which is never bridged, not for a test: read across it instead`,
     }
   const part = partOfPoint(from)
   if (part === partOfPoint(to) && diagram.parts.get(part)?.kind.testBridge === 'never')
     return {
       because: 'never-bridged',
-      words: `${from} to ${to}: this is never bridged by hand, not for a test`,
+      words: `${from} to ${to}: a line pole or contact that is never bridged, not for a test`,
     }
   return null
 }
