@@ -1,7 +1,9 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { alterationSorts, type AlterationSort } from '@jokulgale/core/visit/entry'
+import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { passesByGuard } from '@jokulgale/core/diagram/guards'
+import { boardHot, callTerminals } from '@jokulgale/core/diagram/roles'
 import { alterationWords, type Alteration } from '@jokulgale/core/visit/temporary'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
@@ -107,11 +109,17 @@ function AlterationRow({
   )
 }
 
+/** What is found joined most often: hot to the first call of the board, so that ventilation never stops. */
+function usualJoin(diagram: Diagram): readonly [string, string] {
+  const [fan = diagram.common] = callTerminals(diagram)
+  return [boardHot(diagram) ?? diagram.common, fan]
+}
+
 function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly onDone: () => void }) {
   const { diagram } = visit
   const [what, setWhat] = useState<AlterationSort | null>(null)
   const [of, setOf] = useState<string | null>(null)
-  const [points, setPoints] = useState<readonly [string, string]>(['TB.R', 'TB.G'])
+  const [points, setPoints] = useState<readonly [string, string]>(() => usualJoin(diagram))
   const [hazard, setHazard] = useState('')
   const [owner, setOwner] = useState('')
   const joined = what === 'joined'
