@@ -178,7 +178,7 @@ test('the report is a document, a table and data', async () => {
   expect(csv).not.toMatch(/,=HYPERLINK/)
   const { body } = await ask('GET', `/visits/${visit}/report.json`)
   expect(body.report.headline).toBe('Repaired and proven')
-  expect(body.entries).toHaveLength(7)
+  expect(body.entries).toHaveLength(8)
 })
 
 test('another shop sees none of it', async () => {
