@@ -61,8 +61,6 @@ export class SituationModel {
   readonly circuit: Circuit
   private readonly settled: (Settled | undefined)[] = []
   private readonly known = new Map<string, Numbers>()
-  /** What a case has had worked out besides predictions. */
-  private readonly kept = new Map<string, Numbers>()
   private readonly sweeps = new Map<
     LeadMeter,
     { readonly which: readonly number[]; readonly sweep: MeterSweep }
@@ -140,13 +138,12 @@ export class SituationModel {
     for (const kept of [this.knownLooks, this.knownPhases, this.knownTrips])
       kept.length = Math.min(kept.length, from)
     for (const { done } of this.known.values()) done.fill(0, from)
-    this.kept.clear()
     this.sweeps.clear()
   }
 
   /** What the meter would show under each of the hypotheses; others are left as they were. */
   predict(meter: Meter, from: string, to: string, which: readonly number[]): Predictions {
-    const { values, done } = this.numbers(this.known, `${meter} ${from} ${to}`)
+    const { values, done } = this.numbers(`${meter} ${from} ${to}`)
     if (isAllDone(which, done)) return values
     const asked = which.filter((h) => done[h] !== 1)
     const { healthy } = this.circuit
@@ -187,26 +184,15 @@ export class SituationModel {
 
   /** The same as numbers of outcomes that a person can tell apart, over all single faults. */
   outcomes(meter: Meter, from: string, to: string, singles: readonly number[]): Int32Array {
-    const known = this.numbers(this.known, `${meter} ${from} ${to}`)
+    const known = this.numbers(`${meter} ${from} ${to}`)
     if (known.outcome) return known.outcome
     known.outcome = outcomeNumbers(meter, this.predict(meter, from, to, singles), singles.length)
     return known.outcome
   }
 
-  /** A number for each of the hypotheses under a name of its own, kept; others are NaN, or as they were. */
-  keep(name: string, which: readonly number[], of: (hypothesis: number) => number): Float64Array {
-    const { values, done } = this.numbers(this.kept, name)
-    for (const h of which) {
-      if (done[h] === 1) continue
-      values[h] = of(h)
-      done[h] = 1
-    }
-    return values
-  }
-
-  private numbers(among: Map<string, Numbers>, name: string): Numbers {
+  private numbers(name: string): Numbers {
     const room = this.hypotheses.length
-    const known = among.get(name)
+    const known = this.known.get(name)
     if (known && known.values.length >= room) return known
     const roomy = known ? 2 * room : room + 64
     const fresh: Numbers = {
@@ -218,7 +204,7 @@ export class SituationModel {
       fresh.values.set(known.values)
       fresh.done.set(known.done)
     }
-    among.set(name, fresh)
+    this.known.set(name, fresh)
     return fresh
   }
 
@@ -227,7 +213,7 @@ export class SituationModel {
    * `firstLookWord`. Others are left as they were.
    */
   firstLooks(part: string, which: readonly number[]): Float64Array {
-    const { values, done } = this.numbers(this.known, `look ${part}`)
+    const { values, done } = this.numbers(`look ${part}`)
     if (isAllDone(which, done)) return values
     for (const h of which) {
       if (done[h] === 1) continue
