@@ -17,19 +17,28 @@ const coilDrawn: Drawn = { mean: 0, spread: 0.15 }
 /** A load of at least this share of what a wire feeds stands for all of it. */
 const mostlyShare = 0.85
 
-const known = new WeakMap<Diagram, Map<string, Feeding>>()
+/** Of one diagram: what hangs on a source with every wire in place, and what each wire feeds. */
+interface Known {
+  readonly wasFed: (point: string) => boolean
+  readonly feedings: Map<string, Feeding>
+}
+
+const knownOf = new WeakMap<Diagram, Known>()
 
 /** What a wire feeds, by the wiring: the loads that lose a terminal's connection to every source when it is taken out. */
 export function feedingOf(diagram: Diagram, wire: Wire): Feeding {
-  const kept = known.get(diagram) ?? new Map<string, Feeding>()
-  known.set(diagram, kept)
-  const feeding = kept.get(wire.id) ?? findFeeding(diagram, wire)
-  kept.set(wire.id, feeding)
+  const known = knownOf.get(diagram) ?? {
+    wasFed: fedPoints(diagram, null),
+    feedings: new Map<string, Feeding>(),
+  }
+  knownOf.set(diagram, known)
+  const feeding = known.feedings.get(wire.id) ?? findFeeding(diagram, wire, known.wasFed)
+  known.feedings.set(wire.id, feeding)
   return feeding
 }
 
-function findFeeding(diagram: Diagram, wire: Wire): Feeding {
-  const cutOff = loadsBehind(diagram, wire)
+function findFeeding(diagram: Diagram, wire: Wire, wasFed: Known['wasFed']): Feeding {
+  const cutOff = loadsBehind(diagram, wire, wasFed)
   const weights = cutOff.map((part) => ({ part, amps: ratedAmps(part) }))
   const total = weights.reduce((sum, { amps }) => sum + amps, 0)
   const main = weights.find(({ amps }) => amps >= mostlyShare * total)
@@ -48,9 +57,8 @@ function findFeeding(diagram: Diagram, wire: Wire): Feeding {
 }
 
 /** Loads with a terminal that only this wire joins to a source, every contact taken as closed. */
-function loadsBehind(diagram: Diagram, without: Wire): readonly Part[] {
+function loadsBehind(diagram: Diagram, without: Wire, wasFed: Known['wasFed']): readonly Part[] {
   const isFed = fedPoints(diagram, without)
-  const wasFed = fedPoints(diagram, null)
   const isBehind = (point: string): boolean => wasFed(point) && !isFed(point)
   return [...diagram.parts.values()].filter(({ id, kind, settings }) =>
     kind
