@@ -65,9 +65,8 @@ export function worldTrials({
   let steps = 0
   for (let search = 0; search < searches; search++) {
     model.forgetPairs()
-    const truth = drawTruth()
-    const { faults } = model.hypotheses[truth]
-    const played = play(new World(diagram, faults, unlike, random), truth)
+    const { truth, world } = drawCall()
+    const played = play(world, truth)
     steps += played.steps
     right += played.right ? 1 : 0
     wrong += played.confidentAndWrong ? 1 : 0
@@ -86,13 +85,15 @@ export function worldTrials({
     steps,
   }
 
-  /** A fault that some reading can tell from a healthy unit, drawn by its rate. */
-  function drawTruth(): number {
+  /** A fault drawn by its rate, on a unit in which something fails for it: else nobody would have called. */
+  function drawCall(): { readonly truth: number; readonly world: World } {
     for (;;) {
       const truth = drawOne(model, random)
       const { faults } = model.hypotheses[truth]
       const isAsked = !onlyTrips || faults.some(isShort)
-      if (faults.length > 0 && isAsked && classes[truth] !== classes[0]) return truth
+      if (faults.length === 0 || !isAsked || classes[truth] === classes[0]) continue
+      const world = new World(diagram, faults, unlike, random)
+      if (world.failingCalls().length > 0) return { truth, world }
     }
   }
 

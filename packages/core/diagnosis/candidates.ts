@@ -1,6 +1,7 @@
 import type { Meter } from '../circuit/meter'
 import type { Diagram, Part, Zone } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
+import { isCarried } from '../diagram/feeding'
 
 /** A reading that could be taken: red lead, black lead (or the wire under the clamp). */
 export interface Candidate {
@@ -84,11 +85,13 @@ function findLive(diagram: Diagram): readonly Candidate[] {
     .filter(({ id, part }) => !control.has(id) && switchesLine(diagram, part))
     .map(({ id }): Candidate => ({ meter: 'volts', from: id, to: 'EARTH' }))
   const acrossParts = [...diagram.parts.values()].flatMap((part) =>
-    across(part).map(([from, to]): Candidate => ({
-      meter: isDirect(part, from, to) ? 'dc' : 'volts',
-      from: `${part.id}.${from}`,
-      to: `${part.id}.${to}`,
-    })),
+    across(part).flatMap(([from, to]): readonly Candidate[] => {
+      const points = { from: `${part.id}.${from}`, to: `${part.id}.${to}` }
+      if (isDirect(part, from, to)) return [{ meter: 'dc', ...points }]
+      // volts across a start winding or a capacitor divide by what no plate gives
+      const isTold = isCarried(diagram, points.from) && isCarried(diagram, points.to)
+      return isTold ? [{ meter: 'volts', ...points }] : []
+    }),
   )
   const clamped = [...diagram.wires.values()]
     .filter((wire) => feedsLoad(diagram, wire.to) || feedsLoad(diagram, wire.from))

@@ -2,7 +2,7 @@ import type { Meter } from '../circuit/meter'
 import { partOfPoint, type Diagram } from '../diagram/diagram'
 import { circuitOf } from '../diagram/joins'
 import type { FactorTerm } from './factors'
-import { feedingOf } from '../diagram/feeding'
+import { feedingOf, isCarried } from '../diagram/feeding'
 
 /** The building's volts, against those that the unit is drawn for. */
 export const supplyFactor: FactorTerm = { key: 'supply', mean: 0, spread: 0.035 }
@@ -15,6 +15,14 @@ export const transformerFactor = (part: string): FactorTerm => ({
   key: `transformer ${part}`,
   mean: 0,
   spread: transformerSpread,
+})
+
+/** Volts that divide by the impedances of loads: a motor's windings and its capacitor, of whatever make. */
+const dividedSpread = 0.4
+const dividedFactor = (from: string, to: string): FactorTerm => ({
+  key: `divided ${[from, to].sort().join(' ')}`,
+  mean: 0,
+  spread: dividedSpread,
 })
 
 const known = new WeakMap<Diagram, Map<string, readonly FactorTerm[]>>()
@@ -36,7 +44,8 @@ export function factorsOf(diagram: Diagram, meter: Meter, from: string, to: stri
 function findFactors(diagram: Diagram, meter: Meter, from: string, to: string): readonly FactorTerm[] {
   if (meter === 'volts' || meter === 'loz') {
     const point = from === 'EARTH' ? to : from
-    return [supplyFactor, ...transformersOf(diagram, point)]
+    const between = isCarried(diagram, from) && isCarried(diagram, to) ? [] : [dividedFactor(from, to)]
+    return [supplyFactor, ...transformersOf(diagram, point), ...between]
   }
   if (meter !== 'amps') return []
   const wire = diagram.wires.get(`${from}-${to}`) ?? diagram.wires.get(`${to}-${from}`)

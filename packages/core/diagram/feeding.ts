@@ -89,6 +89,31 @@ function fedPoints(diagram: Diagram, without: Wire | null): (point: string) => b
   return (point) => fed.has(joined.find(point))
 }
 
+const carriedBy = new WeakMap<Diagram, (point: string) => boolean>()
+
+/**
+ * Whether a point is joined to a source or to the metal of the unit by nothing but wires, contacts and fuses. Any other
+ * one lies between loads: what it has divides by their impedances, which no plate gives.
+ */
+export function isCarried(diagram: Diagram, point: string): boolean {
+  const carried = carriedBy.get(diagram) ?? carriedPoints(diagram)
+  carriedBy.set(diagram, carried)
+  return carried(point)
+}
+
+function carriedPoints(diagram: Diagram): (point: string) => boolean {
+  const isFed = fedPoints(diagram, null)
+  const joined = new Joined()
+  for (const { from, to } of diagram.wires.values()) joined.join(from, to)
+  for (const { id, kind, settings } of diagram.parts.values())
+    for (const { from, to, role } of kind.branches(settings, {}))
+      if (role === 'conductor' || role === 'contact' || role === 'fuse')
+        joined.join(endOf(id, from), endOf(id, to))
+  return (point) => isFed(point) || joined.find(point) === joined.find(earth)
+}
+
+const endOf = (part: string, terminal: string): string => (terminal === earth ? earth : `${part}.${terminal}`)
+
 /** Amps by the plate, roughly: enough to tell a compressor from its crankcase heater. */
 export function ratedAmps({ kind, settings }: Part): number {
   const named = (name: string): number => (name in kind.settings ? settings.number(name) : 0)
