@@ -8,6 +8,7 @@ const floors = [
   'diagram',
   'circuit',
   'visit',
+  'places',
   'world',
   'diagnosis',
   'formats',

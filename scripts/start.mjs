@@ -1,5 +1,5 @@
-// npm start: everything a fresh machine needs, then the server. npm start -- --fresh loads the demo data
-// anew.
+// npm start: everything a fresh machine needs, then the server with the demo data. npm start -- --fresh loads the demo
+// data anew; npm start -- --empty keeps a shop of your own, in a database of its own: the first person makes it.
 import { randomBytes } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises'
@@ -12,7 +12,8 @@ import { buildServer, buildWeb, installPackages } from './house/build.mjs'
 
 const fresh = process.argv.includes('--fresh')
 const wantedPort = Number(process.env.PORT ?? 8080)
-const database = path.join(stateFolder, 'database')
+const isOwn = process.argv.includes('--empty')
+const database = path.join(stateFolder, isOwn ? 'own-database' : 'database')
 const lock = path.join(stateFolder, 'start.json')
 const undo = []
 
@@ -48,6 +49,8 @@ try {
   await installPackages()
   await buildServer()
   await buildWeb()
+  if (fresh && isOwn)
+    throw new Error('--fresh is for the demo data; a shop of your own is never thrown away.')
   if (fresh && existsSync(path.join(database, 'data'))) {
     // a cluster left running by a killed run is stopped before its folder goes
     const old = await startPostgres(database)
@@ -62,6 +65,7 @@ try {
     sessionSecret: await sessionSecret(),
     port,
     webFolder,
+    environment: isOwn ? { DEMO: 'none' } : {},
   })
   undo.push(() => stopServer(server))
   server.once('exit', (code) => {
@@ -72,7 +76,13 @@ try {
   await writeFile(lock, JSON.stringify({ pid: process.pid, address }))
   undo.push(() => rm(lock, { force: true }))
   console.log(
-    `\nJokulgale is at ${address}\nDemo sign-in: ines@skerry.example, password north-stairs-480\nCtrl-C stops it.`,
+    [
+      `\nJokulgale is at ${address}`,
+      isOwn
+        ? 'The first person who opens it makes the shop; after that it asks for a sign-in.'
+        : 'Demo sign-in: ines@skerry.example, password north-stairs-480',
+      'Ctrl-C stops it.',
+    ].join('\n'),
   )
 } catch (error) {
   console.error(error.message)

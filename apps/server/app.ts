@@ -3,7 +3,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import compression from 'compression'
 import connectPgSimple from 'connect-pg-simple'
-import express, { type Express } from 'express'
+import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import session from 'express-session'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
@@ -11,12 +11,13 @@ import { pinoHttp } from 'pino-http'
 import type pg from 'pg'
 import type { Database } from './db/connect'
 import { photoRoutes } from './routes/photos'
+import { peopleRoutes } from './routes/people'
 import { placeRoutes } from './routes/places'
 import { recordRoutes } from './routes/records'
 import { reportRoutes } from './routes/reports'
 import { answerProblems } from './requests/problem'
 import { sessionRoutes } from './routes/session'
-import { requireJson, requireSignIn } from './requests/signedIn'
+import { admit, requireJson } from './requests/signedIn'
 import { visitRoutes } from './routes/visits'
 import type { ReportFonts } from './services/reports'
 
@@ -28,6 +29,8 @@ export interface AppOptions {
   /** Folder of the built web application; without it only the interface for programs is served. */
   readonly webFolder?: string
   readonly signInsPerMinute?: number
+  /** A proxy in front speaks TLS: cookies go over nothing else, and addresses are those it hands on. */
+  readonly behindTls?: boolean
   readonly fonts: ReportFonts
 }
 
@@ -43,13 +46,15 @@ export function createApp({
   webFolder,
   signInsPerMinute = 30,
   fonts,
+  behindTls = false,
 }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
+  if (behindTls) app.set('trust proxy', 1)
   app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith('/api/') } }))
   app.use(
     helmet({
-      strictTransportSecurity: false,
+      strictTransportSecurity: behindTls ? { maxAge: 31_536_000 } : false,
       contentSecurityPolicy: {
         directives: {
           'script-src': ["'self'", ...inlineScriptHashes(webFolder)],
@@ -62,6 +67,7 @@ export function createApp({
   )
   app.use(compression())
   app.use(express.json({ limit: largestRequest }))
+  app.use('/api', neverKept)
   const Store = connectPgSimple(session)
   app.use(
     '/api',
@@ -79,7 +85,7 @@ export function createApp({
           logger.warn({ error }, 'session store')
         },
       }),
-      cookie: { httpOnly: true, sameSite: 'lax', maxAge: sessionDays * 86_400_000 },
+      cookie: { httpOnly: true, sameSite: 'lax', secure: behindTls, maxAge: sessionDays * 86_400_000 },
     }),
   )
   app.use('/api', requireJson)
@@ -87,19 +93,17 @@ export function createApp({
     await pool.query('SELECT 1')
     response.json({ ok: true })
   })
-  app.use('/api/session', sessionRoutes(db, signInsPerMinute))
+  app.use('/api', sessionRoutes(db, signInsPerMinute))
   app.use(
     '/api',
-    requireSignIn,
-    placeRoutes(db),
+    admit(db),
+    placeRoutes(db, fonts),
+    peopleRoutes(db),
     recordRoutes(db),
     reportRoutes(db, fonts),
     photoRoutes(db),
     visitRoutes(db),
   )
-  app.use('/api', (_request, response) => {
-    response.status(404).json({ error: 'there is nothing at this address' })
-  })
   if (webFolder) serveWeb(app, webFolder)
   app.use(
     answerProblems((error) => {
@@ -107,6 +111,12 @@ export function createApp({
     }),
   )
   return app
+}
+
+/** What the server says of a shop is in no cache but the application's own. */
+function neverKept(_request: Request, response: Response, next: NextFunction): void {
+  response.set('Cache-Control', 'no-store')
+  next()
 }
 
 function serveWeb(app: Express, folder: string): void {

@@ -5,6 +5,7 @@ import { createApp } from './app'
 import { connect } from './db/connect'
 import { migrateDatabase } from './db/migrate'
 import { loadDemo } from './demo/load'
+import { bringShopsUpToDate } from './services/shops'
 
 const environment: Readonly<Record<string, string | undefined>> = process.env
 const required = (name: string): string => {
@@ -18,7 +19,8 @@ const { pool, db } = connect(required('DATABASE_URL'), (error) => {
   logger.warn(error, 'database connection lost')
 })
 await migrateDatabase(pool, path.join(required('SERVER_ROOT'), 'db', 'migrations'))
-await loadDemo(db)
+if (process.env.DEMO !== 'none') await loadDemo(db)
+await bringShopsUpToDate(db)
 
 const faces = createRequire(import.meta.url)
 const face = (name: string): string => faces.resolve(`@expo-google-fonts/atkinson-hyperlegible-next/${name}`)
@@ -34,6 +36,7 @@ const app = createApp({
   sessionSecret: required('SESSION_SECRET'),
   webFolder: process.env.WEB_FOLDER,
   signInsPerMinute: Number(process.env.SIGN_INS_PER_MINUTE ?? 30),
+  behindTls: process.env.BEHIND_TLS === '1',
 })
 const server = app.listen(Number(process.env.PORT ?? 8080), process.env.HOST ?? '127.0.0.1', () => {
   process.send?.('ready')

@@ -65,6 +65,7 @@ export function openServer() {
         name: 'Mara Quill',
         email: stranger.email,
         passwordHash: await hash(stranger.password),
+        role: 'owner',
       })
       .onConflictDoNothing()
     await db

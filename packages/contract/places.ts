@@ -7,7 +7,9 @@ export interface UnitRecord {
   readonly diagram: string
   readonly make: string
   readonly serial: string
+  /** A day, or empty where nobody knows. */
   readonly installed: string
+  readonly archived: boolean
 }
 
 export interface SiteRecord {
@@ -15,12 +17,17 @@ export interface SiteRecord {
   readonly name: string
   readonly address: string
   readonly access: string
+  readonly archived: boolean
 }
 
 export interface DiagramRecord {
   readonly id: string
   readonly title: string
   readonly ladder: string
+  /** The version that it was made from; empty: none. */
+  readonly follows: string
+  /** It came with the program. */
+  readonly isBuiltIn: boolean
 }
 
 /** A call on the board: a visit that is open, or one that somebody has asked for. */
@@ -43,4 +50,13 @@ export interface Places {
   readonly sites: readonly SiteRecord[]
   readonly units: readonly UnitRecord[]
   readonly diagrams: readonly DiagramRecord[]
+  /** Fields that two people set without having seen each other's: the later one shows, this one is offered. */
+  readonly others: readonly OtherValue[]
+}
+
+/** What else somebody made of a field. */
+export interface OtherValue {
+  readonly place: string
+  readonly field: string
+  readonly value: string
 }

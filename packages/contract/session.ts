@@ -1,4 +1,5 @@
 import { object, string, type InferType } from 'yup'
+import type { Role } from './people'
 
 export const signInSchema = object({
   email: string()
@@ -17,5 +18,8 @@ export interface Person {
   readonly id: string
   readonly name: string
   readonly email: string
+  readonly role: Role
+  /** The one site that a reader may see. */
+  readonly site: string | null
   readonly shop: { readonly id: string; readonly name: string }
 }

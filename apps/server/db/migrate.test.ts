@@ -63,7 +63,15 @@ test('an installation with data goes forward through every migration and loses n
       "INSERT INTO photos (id, shop_id, visit_id, person_id, type, image) VALUES ($1, $2, $3, $4, 'image/png', 'x')",
       [crypto.randomUUID(), shop, visit, person],
     )
-    await expect(pool.query('DELETE FROM entries')).rejects.toThrow(/only added/)
+    expect((await pool.query('SELECT diagram_id FROM visits')).rows).toEqual([{ diagram_id: 'd' }])
+    expect((await pool.query('SELECT role FROM people')).rows).toEqual([{ role: 'owner' }])
+    const places = await pool.query('SELECT "of", changes FROM place_edits ORDER BY "of"')
+    expect(places.rows.map((row) => [row.of, row.changes.length])).toEqual([
+      ['site', 3],
+      ['unit', 7],
+    ])
+    for (const table of ['entries', 'place_edits', 'diagrams'])
+      await expect(pool.query(`DELETE FROM ${table}`)).rejects.toThrow(/only added/)
   } finally {
     await pool.end()
     await admin.query(`DROP DATABASE ${name}`)

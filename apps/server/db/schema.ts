@@ -1,6 +1,7 @@
 import {
   bigint,
   bigserial,
+  boolean,
   customType,
   date,
   foreignKey,
@@ -16,7 +17,10 @@ import {
   integer,
 } from 'drizzle-orm/pg-core'
 import { sql } from 'drizzle-orm'
+import type { FieldChange, PlaceKind } from '@jokulgale/core/places/placeEdit'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
+import type { Role } from '@jokulgale/contract/people'
+import type { SecurityEvent } from '@jokulgale/contract/security'
 
 /** Every row belongs to a shop; what points at a row points at the shop with it, so that shops cannot mix. */
 export const shops = pgTable('shops', {
@@ -29,6 +33,19 @@ const shopId = () =>
     .notNull()
     .references(() => shops.id)
 
+export const sites = pgTable(
+  'sites',
+  {
+    id: uuid('id').primaryKey(),
+    shopId: shopId(),
+    name: text('name').notNull(),
+    address: text('address').notNull(),
+    access: text('access').notNull().default(''),
+    archived: boolean('archived').notNull().default(false),
+  },
+  (table) => [unique('sites_in_shop').on(table.shopId, table.id)],
+)
+
 export const people = pgTable(
   'people',
   {
@@ -37,8 +54,63 @@ export const people = pgTable(
     name: text('name').notNull(),
     email: text('email').notNull().unique(),
     passwordHash: text('password_hash').notNull(),
+    role: text('role').$type<Role>().notNull().default('technician'),
+    /** The one site that a reader may see. */
+    siteId: uuid('site_id'),
+    /** Closed: signs in no more, and stays in the record. */
+    closedAt: timestamp('closed_at', { withTimezone: true }),
   },
-  (table) => [unique('people_in_shop').on(table.shopId, table.id)],
+  (table) => [
+    unique('people_in_shop').on(table.shopId, table.id),
+    foreignKey({ columns: [table.shopId, table.siteId], foreignColumns: [sites.shopId, sites.id] }),
+  ],
+)
+
+/** Links that let somebody in once: to join the shop, or to choose a new password. Only their hashes are kept. */
+export const links = pgTable(
+  'links',
+  {
+    tokenHash: text('token_hash').primaryKey(),
+    shopId: shopId(),
+    madeBy: uuid('made_by').notNull(),
+    /** Whose password it sets; null: somebody new. */
+    personId: uuid('person_id'),
+    name: text('name').notNull(),
+    email: text('email').notNull(),
+    role: text('role').$type<Role>().notNull(),
+    siteId: uuid('site_id'),
+    expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+    usedAt: timestamp('used_at', { withTimezone: true }),
+  },
+  (table) => [
+    foreignKey({ columns: [table.shopId, table.madeBy], foreignColumns: [people.shopId, people.id] }),
+    foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
+    foreignKey({ columns: [table.shopId, table.siteId], foreignColumns: [sites.shopId, sites.id] }),
+  ],
+)
+
+/** Wrong passwords by e-mail, known or not: each more makes the next try wait longer. */
+export const signInFailures = pgTable('sign_in_failures', {
+  email: text('email').primaryKey(),
+  failures: integer('failures').notNull(),
+  lastAt: timestamp('last_at', { withTimezone: true }).notNull(),
+})
+
+/** Who came in, who was refused, what was changed of people: rows are only ever added. */
+export const securityEvents = pgTable(
+  'security_events',
+  {
+    sequence: bigserial('sequence', { mode: 'number' }).primaryKey(),
+    shopId: shopId(),
+    personId: uuid('person_id'),
+    what: text('what').$type<SecurityEvent['what']>().notNull(),
+    about: text('about').notNull().default(''),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    index('security_events_of_shop').on(table.shopId, table.sequence),
+    foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
+  ],
 )
 
 /** Kept by the session store; its shape is the store's. */
@@ -52,18 +124,7 @@ export const session = pgTable(
   (table) => [index('session_expire').on(table.expire)],
 )
 
-export const sites = pgTable(
-  'sites',
-  {
-    id: uuid('id').primaryKey(),
-    shopId: shopId(),
-    name: text('name').notNull(),
-    address: text('address').notNull(),
-    access: text('access').notNull().default(''),
-  },
-  (table) => [unique('sites_in_shop').on(table.shopId, table.id)],
-)
-
+/** Versions of circuits: a changed one is a new row, and visits keep the one that they began with. */
 export const diagrams = pgTable(
   'diagrams',
   {
@@ -71,8 +132,16 @@ export const diagrams = pgTable(
     id: text('id').notNull(),
     title: text('title').notNull(),
     ladder: text('ladder').notNull(),
+    /** The version that it was made from. */
+    follows: text('follows'),
+    /** Null: it came with the program. */
+    madeBy: uuid('made_by'),
+    madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [unique('diagrams_in_shop').on(table.shopId, table.id)],
+  (table) => [
+    unique('diagrams_in_shop').on(table.shopId, table.id),
+    foreignKey({ columns: [table.shopId, table.madeBy], foreignColumns: [people.shopId, people.id] }),
+  ],
 )
 
 export const units = pgTable(
@@ -86,7 +155,8 @@ export const units = pgTable(
     diagramId: text('diagram_id').notNull(),
     make: text('make').notNull(),
     serial: text('serial').notNull(),
-    installed: date('installed').notNull(),
+    installed: date('installed'),
+    archived: boolean('archived').notNull().default(false),
   },
   (table) => [
     unique('units_in_shop').on(table.shopId, table.id),
@@ -101,13 +171,38 @@ export const visits = pgTable(
     id: uuid('id').primaryKey(),
     shopId: shopId(),
     unitId: uuid('unit_id').notNull(),
+    diagramId: text('diagram_id').notNull(),
     startedBy: uuid('started_by').notNull(),
     startedAt: timestamp('started_at', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
     unique('visits_in_shop').on(table.shopId, table.id),
     foreignKey({ columns: [table.shopId, table.unitId], foreignColumns: [units.shopId, units.id] }),
+    foreignKey({ columns: [table.shopId, table.diagramId], foreignColumns: [diagrams.shopId, diagrams.id] }),
     foreignKey({ columns: [table.shopId, table.startedBy], foreignColumns: [people.shopId, people.id] }),
+  ],
+)
+
+/** What was ever said of sites and units: the rows of both follow from it. Rows are only ever added. */
+export const placeEdits = pgTable(
+  'place_edits',
+  {
+    sequence: bigserial('sequence', { mode: 'number' }).primaryKey(),
+    id: uuid('id').notNull().unique(),
+    shopId: shopId(),
+    /** Null: it was there before edits were kept. */
+    personId: uuid('person_id'),
+    of: text('of').$type<PlaceKind>().notNull(),
+    placeId: uuid('place_id').notNull(),
+    changes: jsonb('changes').$type<readonly FieldChange[]>().notNull(),
+    clockWall: bigint('clock_wall', { mode: 'number' }).notNull(),
+    clockCounter: integer('clock_counter').notNull(),
+    clockDevice: text('clock_device').notNull(),
+    receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    index('place_edits_of_place').on(table.shopId, table.placeId),
+    foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
   ],
 )
 

@@ -6,9 +6,9 @@ export const shop = { name: 'Skerry Light Mechanical' }
 export const demoSignIn = { email: 'ines@skerry.example', password: 'north-stairs-480' }
 
 export const technicians = [
-  { name: 'Ines Varga', ...demoSignIn },
-  { name: 'Tor Aldwin', email: 'tor@skerry.example', password: 'north-stairs-480' },
-]
+  { name: 'Ines Varga', role: 'owner', ...demoSignIn },
+  { name: 'Tor Aldwin', role: 'technician', email: 'tor@skerry.example', password: 'north-stairs-480' },
+] as const
 
 export const demoSites = [
   {

@@ -1,29 +1,105 @@
+import { and, eq, isNull } from 'drizzle-orm'
 import type { NextFunction, Request, Response } from 'express'
-import { RequestProblem } from './problem'
+import type { Role } from '@jokulgale/contract/people'
+import type { Database } from '../db/connect'
+import { people, photos, units, visits } from '../db/schema'
+import { accessTo, type Reached } from './access'
+import { idOf } from './identity'
+import { notFound, RequestProblem } from './problem'
 
 declare module 'express-session' {
   interface SessionData {
     personId: string
     shopId: string
+    /** What the person signed in on, in the browser's own words. */
+    device: string
+    sinceMs: number
   }
 }
 
-/** Who asks: every query below is held to this shop. */
+/** Who asks: every query is held to this shop, and a reader's to their site. */
 export interface Who {
   readonly personId: string
   readonly shopId: string
+  readonly role: Role
+  /** The one site that a reader may see; null for everybody else. */
+  readonly siteId: string | null
 }
+
+/** However often somebody comes back, after so long they sign in again. */
+const longestSessionMs = 90 * 86_400_000
+
+const known = new WeakMap<Request, Who>()
 
 /** The person signed in. Throws RequestProblem (401). */
 export function whoAsks(request: Request): Who {
-  const { personId, shopId } = request.session
-  if (!personId || !shopId) throw new RequestProblem(401, { error: 'sign in first' })
-  return { personId, shopId }
+  const who = known.get(request)
+  if (!who) throw new RequestProblem(401, { error: 'sign in first' })
+  return who
 }
 
-export function requireSignIn(request: Request, _response: Response, next: NextFunction): void {
-  whoAsks(request)
-  next()
+/** Lets a request in whose person is still of the shop, may do this, and, as a reader, asks about their own site. */
+export const admit =
+  (db: Database) =>
+  async (request: Request, _response: Response, next: NextFunction): Promise<void> => {
+    const who = await stillHere(db, request)
+    const reached = accessTo(request.method, request.path)
+    if (!reached) throw new RequestProblem(404, { error: 'there is nothing at this address' })
+    if (!reached.roles.includes(who.role))
+      throw new RequestProblem(403, { error: `this is for ${reached.roles.join(' or ')}; ask one of them` })
+    if (who.siteId !== null) await checkSite(db, who, who.siteId, reached)
+    known.set(request, who)
+    next()
+  }
+
+/** Who the session is of, as they are now: somebody closed a minute ago is out. Throws RequestProblem (401). */
+export async function stillHere(db: Database, request: Request): Promise<Who> {
+  const { personId, shopId, sinceMs } = request.session
+  const signedOut = new RequestProblem(401, { error: 'sign in first' })
+  if (!personId || !shopId || Date.now() - (sinceMs ?? 0) > longestSessionMs) throw signedOut
+  const [person] = await db
+    .select({ role: people.role, siteId: people.siteId })
+    .from(people)
+    .where(and(eq(people.id, personId), eq(people.shopId, shopId), isNull(people.closedAt)))
+  if (!person) throw signedOut
+  return { personId, shopId, role: person.role, siteId: person.role === 'reader' ? person.siteId : null }
+}
+
+async function checkSite(db: Database, who: Who, site: string, reached: Reached): Promise<void> {
+  const { reaches, id } = reached
+  if (reaches === 'none' || reaches === 'filter') return
+  const what = `this ${reaches}`
+  if ((await siteOf(db, who.shopId, reaches, idOf(id, what))) !== site) throw notFound(what)
+}
+
+async function siteOf(
+  db: Database,
+  shopId: string,
+  by: 'visit' | 'unit' | 'site' | 'photo',
+  id: string,
+): Promise<string | null> {
+  if (by === 'site') return id
+  const inShop = and(eq(units.shopId, shopId))
+  const columns = { site: units.siteId }
+  const [found] =
+    by === 'unit'
+      ? await db
+          .select(columns)
+          .from(units)
+          .where(and(inShop, eq(units.id, id)))
+      : by === 'visit'
+        ? await db
+            .select(columns)
+            .from(units)
+            .innerJoin(visits, eq(visits.unitId, units.id))
+            .where(and(inShop, eq(visits.id, id)))
+        : await db
+            .select(columns)
+            .from(units)
+            .innerJoin(visits, eq(visits.unitId, units.id))
+            .innerJoin(photos, eq(photos.visitId, visits.id))
+            .where(and(inShop, eq(photos.id, id)))
+  return found?.site ?? null
 }
 
 /** Changes come as JSON, pictures as themselves: nothing that a foreign page could send as a form. */

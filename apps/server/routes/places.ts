@@ -1,16 +1,48 @@
 import { Router } from 'express'
+import { newDiagramSchema, sentPlaceEditsSchema } from '@jokulgale/contract/placeEdits'
 import type { Database } from '../db/connect'
-import { boardOf } from '../services/board'
-import { placesOf } from '../services/places'
+import { idOf } from '../requests/identity'
+import { checked, notFound } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
+import { boardOf } from '../services/board'
+import { findDiagram, storeDiagram } from '../services/diagrams'
+import { labelsPdf } from '../services/labels'
+import { storePlaceEdits } from '../services/placeEdits'
+import { placesOf } from '../services/places'
+import type { ReportFonts } from '../services/reports'
 
-export function placeRoutes(db: Database): Router {
+export function placeRoutes(db: Database, fonts: ReportFonts): Router {
   const router = Router()
   router.get('/board', async (request, response) => {
-    response.json(await boardOf(db, whoAsks(request).shopId))
+    response.json(await boardOf(db, whoAsks(request)))
   })
   router.get('/places', async (request, response) => {
-    response.json(await placesOf(db, whoAsks(request).shopId))
+    response.json(await placesOf(db, whoAsks(request)))
+  })
+  router.post('/place-edits', async (request, response) => {
+    const { edits } = await checked(sentPlaceEditsSchema, request.body)
+    const who = whoAsks(request)
+    response.json({
+      stored: await db.transaction((transaction) => storePlaceEdits(transaction, who, edits)),
+    })
+  })
+  router.get('/diagrams/:id', async (request, response) => {
+    response.json(await findDiagram(db, whoAsks(request).shopId, String(request.params.id).slice(0, 200)))
+  })
+  router.post('/diagrams', async (request, response) => {
+    const sent = await checked(newDiagramSchema, request.body)
+    response.status(201).json(await storeDiagram(db, whoAsks(request), sent))
+  })
+  router.get('/labels.pdf', async (request, response) => {
+    const site = request.query.site === undefined ? null : idOf(request.query.site, 'this site')
+    const { sites, units } = await placesOf(db, { ...whoAsks(request), siteId: site })
+    const labelled = units.filter(({ archived }) => !archived)
+    if (labelled.length === 0) throw notFound('a unit here')
+    const origin = `${request.protocol}://${request.get('host') ?? ''}`
+    response
+      .type('application/pdf')
+      .attachment('unit-labels.pdf')
+      .send(await labelsPdf({ sites, units: labelled }, origin, fonts))
   })
   return router
 }

@@ -8,13 +8,13 @@ import { calendarOf, openMeasuresOf } from '../services/register'
 export function recordRoutes(db: Database): Router {
   const router = Router()
   router.get('/temporary', async (request, response) => {
-    response.json({ measures: await openMeasuresOf(db, whoAsks(request).shopId) })
+    response.json({ measures: await openMeasuresOf(db, whoAsks(request)) })
   })
   router.get('/temporary.ics', async (request, response) => {
     response
       .type('text/calendar')
       .attachment('temporary-measures.ics')
-      .send(calendarOf(await openMeasuresOf(db, whoAsks(request).shopId)))
+      .send(calendarOf(await openMeasuresOf(db, whoAsks(request))))
   })
   router.get('/experience', async (request, response) => {
     response.json(await experienceOf(db, whoAsks(request).shopId))

@@ -1,11 +1,17 @@
-import { Router } from 'express'
+import { Router, type Request } from 'express'
 import { rateLimit } from 'express-rate-limit'
-import { signInSchema } from '@jokulgale/contract/session'
+import { linkUseSchema, newShopSchema } from '@jokulgale/contract/people'
+import { signInSchema, type Person, type SignIn } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
-import { findPerson, signIn } from '../services/people'
-import { checked, RequestProblem } from '../requests/problem'
-import '../requests/signedIn'
+import { checked } from '../requests/problem'
+import { stillHere } from '../requests/signedIn'
+import { forgetOldSessions } from '../services/devices'
+import { openLink, useLink } from '../services/links'
+import { findPerson } from '../services/people'
+import { frontDoor, makeShop } from '../services/shops'
+import { signIn } from '../services/signIn'
 
+/** What is open to somebody who is not signed in: the door, a sign-in, the first shop, a link. */
 export function sessionRoutes(db: Database, signInsPerMinute: number): Router {
   const router = Router()
   const limit = rateLimit({
@@ -15,26 +21,52 @@ export function sessionRoutes(db: Database, signInsPerMinute: number): Router {
     legacyHeaders: false,
     message: { error: 'too many sign-ins; wait a minute' },
   })
-  router.post('/', limit, async (request, response) => {
-    const person = await signIn(db, await checked(signInSchema, request.body))
-    if (!person) throw new RequestProblem(401, { error: 'this e-mail and password do not go together' })
-    await new Promise<void>((resolve, reject) => {
-      request.session.regenerate((error) => (error ? reject(error) : resolve()))
-    })
-    request.session.personId = person.id
-    request.session.shopId = person.shop.id
-    response.json(person)
+  const enter = async (request: Request, given: SignIn): Promise<Person> => {
+    const person = await signIn(db, given)
+    await forgetOldSessions(db)
+    await begin(request, person)
+    return person
+  }
+  router.post('/session', limit, async (request, response) => {
+    response.json(await enter(request, await checked(signInSchema, request.body)))
   })
-  router.get('/', async (request, response) => {
+  router.get('/session', async (request, response) => {
     // being signed out is an answer, not an error
-    const { personId, shopId } = request.session
-    response.json(personId && shopId ? await findPerson(db, { personId, shopId }) : null)
+    const who = await stillHere(db, request).catch(() => null)
+    response.json(who ? await findPerson(db, who) : null)
   })
-  router.delete('/', async (request, response) => {
+  router.delete('/session', async (request, response) => {
     await new Promise<void>((resolve, reject) => {
       request.session.destroy((error) => (error ? reject(error) : resolve()))
     })
     response.clearCookie('jokulgale').status(204).end()
   })
+  router.get('/front-door', async (_request, response) => {
+    response.json(await frontDoor(db))
+  })
+  router.post('/shop', limit, async (request, response) => {
+    const given = await checked(newShopSchema, request.body)
+    await makeShop(db, given)
+    response.status(201).json(await enter(request, given))
+  })
+  router.get('/links/:token', limit, async (request, response) => {
+    response.json(await openLink(db, String(request.params.token)))
+  })
+  router.post('/links/:token', limit, async (request, response) => {
+    const given = await checked(linkUseSchema, request.body)
+    const email = await useLink(db, String(request.params.token), given)
+    response.status(201).json(await enter(request, { email, password: given.password }))
+  })
   return router
+}
+
+/** A session of its own for whoever came in: what the browser had before is not carried over. */
+async function begin(request: Request, person: Person): Promise<void> {
+  await new Promise<void>((resolve, reject) => {
+    request.session.regenerate((error) => (error ? reject(error) : resolve()))
+  })
+  request.session.personId = person.id
+  request.session.shopId = person.shop.id
+  request.session.device = (request.get('user-agent') ?? '').slice(0, 200)
+  request.session.sinceMs = Date.now()
 }

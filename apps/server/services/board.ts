@@ -3,18 +3,19 @@ import type { Board, BoardItem } from '@jokulgale/contract/places'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { Database } from '../db/connect'
 import { entries, sites, units, visits } from '../db/schema'
+import type { Who } from '../requests/signedIn'
 import { siteColumns, unitColumns } from './places'
 
 const mostItems = 200
 
-/** The shop's newest calls with what is known of each from its log. */
-export async function boardOf(db: Database, shopId: string): Promise<Board> {
+/** The shop's newest calls with what is known of each from its log; a reader's are of one site. */
+export async function boardOf(db: Database, { shopId, siteId }: Who): Promise<Board> {
   const rows = await db
     .select({ visit: visits.id, startedAt: visits.startedAt, unit: unitColumns, site: siteColumns })
     .from(visits)
     .innerJoin(units, and(eq(units.id, visits.unitId), eq(units.shopId, shopId)))
     .innerJoin(sites, and(eq(sites.id, units.siteId), eq(sites.shopId, shopId)))
-    .where(eq(visits.shopId, shopId))
+    .where(and(eq(visits.shopId, shopId), siteId === null ? undefined : eq(units.siteId, siteId)))
     .orderBy(desc(visits.startedAt))
     .limit(mostItems)
   const told = await db

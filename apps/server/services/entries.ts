@@ -7,7 +7,7 @@ import type { Entry } from '@jokulgale/core/visit/log'
 import { signOffProblems } from '@jokulgale/core/visit/signOff'
 import { foldVisit } from '@jokulgale/core/visit/visitState'
 import type { Database } from '../db/connect'
-import { diagrams, entries, units, visits } from '../db/schema'
+import { diagrams, entries, visits } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who } from '../requests/signedIn'
 
@@ -140,8 +140,7 @@ async function diagramsOfVisits(
   const rows = await db
     .select({ visit: visits.id, ladder: diagrams.ladder })
     .from(visits)
-    .innerJoin(units, and(eq(units.id, visits.unitId), eq(units.shopId, shopId)))
-    .innerJoin(diagrams, and(eq(diagrams.id, units.diagramId), eq(diagrams.shopId, shopId)))
+    .innerJoin(diagrams, and(eq(diagrams.id, visits.diagramId), eq(diagrams.shopId, shopId)))
     .where(and(inArray(visits.id, [...ids]), eq(visits.shopId, shopId)))
   return new Map(rows.map(({ visit, ladder }) => [visit, knownLadder(ladder)]))
 }

@@ -14,14 +14,16 @@ const columns = {
   by: entries.personId,
   body: entries.body,
   unit: visits.unitId,
+  diagram: visits.diagramId,
   wall: entries.clockWall,
   counter: entries.clockCounter,
   device: entries.clockDevice,
 }
 
-/** An entry with the unit that its visit was to. */
+/** An entry with the unit that its visit was to, and the version of its circuit then. */
 export interface UnitEntry extends Entry {
   readonly unit: string
+  readonly diagram: string
 }
 
 async function entriesWhere(
@@ -77,13 +79,28 @@ export interface DrawnUnit {
   readonly diagram: Diagram
 }
 
-/** Units of the shop with their sites and diagrams; one, or all. */
-export async function drawnUnits(db: Database, shopId: string, unit?: string): Promise<readonly DrawnUnit[]> {
+interface WhichUnits {
+  readonly unit?: string
+  readonly site?: string | null
+}
+
+/** Units of the shop with their sites and circuits as they are now: all, one, or those of a site. */
+export async function drawnUnits(
+  db: Database,
+  shopId: string,
+  { unit, site }: WhichUnits = {},
+): Promise<readonly DrawnUnit[]> {
   const rows = await db
     .select({ unit: unitColumns, site: siteColumns, ladder: diagrams.ladder })
     .from(units)
     .innerJoin(sites, and(eq(sites.id, units.siteId), eq(sites.shopId, shopId)))
     .innerJoin(diagrams, and(eq(diagrams.id, units.diagramId), eq(diagrams.shopId, shopId)))
-    .where(and(eq(units.shopId, shopId), unit === undefined ? undefined : eq(units.id, unit)))
+    .where(
+      and(
+        eq(units.shopId, shopId),
+        unit === undefined ? undefined : eq(units.id, unit),
+        site ? eq(units.siteId, site) : undefined,
+      ),
+    )
   return rows.map((row) => ({ unit: row.unit, site: row.site, diagram: knownLadder(row.ladder) }))
 }

@@ -1,31 +1,21 @@
 import { hash, verify } from '@node-rs/argon2'
-import { and, eq } from 'drizzle-orm'
-import type { Person, SignIn } from '@jokulgale/contract/session'
+import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm'
+import type { PasswordChange, RoleChange, ShopPerson } from '@jokulgale/contract/people'
+import type { Person } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
-import { people, shops } from '../db/schema'
+import { people, shops, sites } from '../db/schema'
+import { notFound, RequestProblem } from '../requests/problem'
+import type { Who } from '../requests/signedIn'
+import { endSessions } from './devices'
+import { noteSecurity } from './security'
 
-const columns = {
+export const personColumns = {
   id: people.id,
   name: people.name,
   email: people.email,
-  passwordHash: people.passwordHash,
+  role: people.role,
+  site: people.siteId,
   shop: { id: shops.id, name: shops.name },
-}
-
-/** A hash of nobody's password: an unknown e-mail takes as long as a wrong password. */
-const nobody = hash('nobody at all')
-
-/** The person whose e-mail and password these are, or null. */
-export async function signIn(db: Database, { email, password }: SignIn): Promise<Person | null> {
-  const [row] = await db
-    .select(columns)
-    .from(people)
-    .innerJoin(shops, eq(shops.id, people.shopId))
-    .where(eq(people.email, email.toLowerCase()))
-  const right = await verify(row?.passwordHash ?? (await nobody), password)
-  if (!row || !right) return null
-  const { passwordHash: _, ...person } = row
-  return person
 }
 
 export async function findPerson(
@@ -33,11 +23,119 @@ export async function findPerson(
   { personId, shopId }: { personId: string; shopId: string },
 ): Promise<Person | null> {
   const [row] = await db
-    .select(columns)
+    .select(personColumns)
     .from(people)
     .innerJoin(shops, eq(shops.id, people.shopId))
-    .where(and(eq(people.id, personId), eq(people.shopId, shopId)))
-  if (!row) return null
-  const { passwordHash: _, ...person } = row
-  return person
+    .where(and(eq(people.id, personId), eq(people.shopId, shopId), isNull(people.closedAt)))
+  return row ?? null
+}
+
+export async function peopleOf(db: Database, shopId: string): Promise<readonly ShopPerson[]> {
+  const rows = await db
+    .select({
+      id: people.id,
+      name: people.name,
+      email: people.email,
+      role: people.role,
+      site: people.siteId,
+      closedAt: people.closedAt,
+    })
+    .from(people)
+    .where(eq(people.shopId, shopId))
+    .orderBy(asc(people.name))
+  return rows.map(({ closedAt, ...row }) => ({ ...row, closed: closedAt !== null }))
+}
+
+/** A person of the shop who is not closed. Throws RequestProblem (404). */
+export async function personOfShop(db: Database, shopId: string, id: string) {
+  const [row] = await db
+    .select({ id: people.id, name: people.name, email: people.email, role: people.role, site: people.siteId })
+    .from(people)
+    .where(and(eq(people.id, id), eq(people.shopId, shopId), isNull(people.closedAt)))
+  if (!row) throw notFound('this person')
+  return row
+}
+
+/** The site that a reader may see: there must be one, and it must be the shop's. Throws RequestProblem (422). */
+export async function siteForRole(
+  db: Pick<Database, 'select'>,
+  shopId: string,
+  { role, site }: RoleChange,
+): Promise<string | null> {
+  if (role !== 'reader') return null
+  const [found] = site
+    ? await db
+        .select({ id: sites.id })
+        .from(sites)
+        .where(and(eq(sites.id, site), eq(sites.shopId, shopId)))
+    : []
+  if (!found)
+    throw new RequestProblem(422, {
+      error: 'a reader sees one site',
+      fields: [{ field: 'site', message: 'choose a site of this shop' }],
+    })
+  return found.id
+}
+
+export async function changeRole(db: Database, who: Who, id: string, change: RoleChange): Promise<void> {
+  const person = await personOfShop(db, who.shopId, id)
+  if (person.role === 'owner' && change.role !== 'owner') await keepAnOwner(db, who.shopId, id)
+  const siteId = await siteForRole(db, who.shopId, change)
+  await db
+    .update(people)
+    .set({ role: change.role, siteId })
+    .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
+  await noteSecurity(db, who, 'role-changed', `${person.email}: ${person.role} to ${change.role}`)
+}
+
+/** A person who leaves: out everywhere at once, and in the record for good. */
+export async function closePerson(db: Database, who: Who, id: string): Promise<void> {
+  const person = await personOfShop(db, who.shopId, id)
+  if (person.role === 'owner') await keepAnOwner(db, who.shopId, id)
+  await db
+    .update(people)
+    .set({ closedAt: sql`now()` })
+    .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
+  await endSessions(db, id, null)
+  await noteSecurity(db, who, 'closed', person.email)
+}
+
+async function keepAnOwner(db: Database, shopId: string, leaving: string): Promise<void> {
+  const others = await db
+    .select({ id: people.id })
+    .from(people)
+    .where(
+      and(
+        eq(people.shopId, shopId),
+        eq(people.role, 'owner'),
+        isNull(people.closedAt),
+        ne(people.id, leaving),
+      ),
+    )
+  if (others.length === 0)
+    throw new RequestProblem(422, { error: 'a shop keeps an owner; make somebody else owner first' })
+}
+
+/** Sets a new password with the old one; every other device is signed out. Throws RequestProblem (422). */
+export async function changePassword(
+  db: Database,
+  who: Who,
+  { before, password }: PasswordChange,
+  thisSession: string,
+): Promise<void> {
+  const [row] = await db
+    .select({ passwordHash: people.passwordHash })
+    .from(people)
+    .where(and(eq(people.id, who.personId), eq(people.shopId, who.shopId)))
+  if (!row || !(await verify(row.passwordHash, before)))
+    throw new RequestProblem(422, {
+      error: 'the password was not changed',
+      fields: [{ field: 'before', message: 'this is not your present password' }],
+    })
+  await db
+    .update(people)
+    .set({ passwordHash: await hash(password) })
+    .where(and(eq(people.id, who.personId), eq(people.shopId, who.shopId)))
+  await endSessions(db, who.personId, thisSession)
+  await noteSecurity(db, who, 'password-changed')
 }

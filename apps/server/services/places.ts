@@ -1,9 +1,20 @@
-import { asc, eq } from 'drizzle-orm'
-import type { DiagramRecord, Places, SiteRecord, UnitRecord } from '@jokulgale/contract/places'
+import { and, asc, eq, sql } from 'drizzle-orm'
+import type { OtherValue, Places, SiteRecord, UnitRecord } from '@jokulgale/contract/places'
+import { foldPlace } from '@jokulgale/core/places/foldPlace'
+import type { PlaceEdit } from '@jokulgale/core/places/placeEdit'
 import type { Database } from '../db/connect'
 import { diagrams, sites, units } from '../db/schema'
+import type { Who } from '../requests/signedIn'
+import { diagramColumns, diagramRecord } from './diagrams'
+import { editsOfPlaces } from './placeEdits'
 
-export const siteColumns = { id: sites.id, name: sites.name, address: sites.address, access: sites.access }
+export const siteColumns = {
+  id: sites.id,
+  name: sites.name,
+  address: sites.address,
+  access: sites.access,
+  archived: sites.archived,
+}
 export const unitColumns = {
   id: units.id,
   site: units.siteId,
@@ -12,22 +23,45 @@ export const unitColumns = {
   diagram: units.diagramId,
   make: units.make,
   serial: units.serial,
-  installed: units.installed,
+  installed: sql<string>`coalesce(${units.installed}::text, '')`,
+  archived: units.archived,
 }
 
-/** A shop's sites, units and diagrams: all that a device needs to work with no signal. */
-export async function placesOf(db: Database, shopId: string): Promise<Places> {
-  const [siteRows, unitRows, diagramRows] = await Promise.all([
-    db.select(siteColumns).from(sites).where(eq(sites.shopId, shopId)).orderBy(asc(sites.name)),
-    db.select(unitColumns).from(units).where(eq(units.shopId, shopId)).orderBy(asc(units.label)),
+/** A shop's sites, units and circuits: all that a device needs to work with no signal. A reader's are of one site. */
+export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<Places> {
+  const [siteRows, unitRows, diagramRows, edits] = await Promise.all([
     db
-      .select({ id: diagrams.id, title: diagrams.title, ladder: diagrams.ladder })
-      .from(diagrams)
-      .where(eq(diagrams.shopId, shopId)),
+      .select(siteColumns)
+      .from(sites)
+      .where(and(eq(sites.shopId, shopId), siteId === null ? undefined : eq(sites.id, siteId)))
+      .orderBy(asc(sites.name)),
+    db
+      .select(unitColumns)
+      .from(units)
+      .where(and(eq(units.shopId, shopId), siteId === null ? undefined : eq(units.siteId, siteId)))
+      .orderBy(asc(units.label)),
+    db.select(diagramColumns).from(diagrams).where(eq(diagrams.shopId, shopId)).orderBy(asc(diagrams.madeAt)),
+    siteId === null ? editsOfPlaces(db, shopId) : [],
   ])
   return {
     sites: siteRows satisfies SiteRecord[],
     units: unitRows satisfies UnitRecord[],
-    diagrams: diagramRows satisfies DiagramRecord[],
+    diagrams: diagramRows.map(diagramRecord),
+    others: othersIn(edits),
   }
+}
+
+/** What is on offer beside the values that show. */
+function othersIn(edits: readonly PlaceEdit[]): readonly OtherValue[] {
+  const byPlace = new Map<string, PlaceEdit[]>()
+  for (const edit of edits) {
+    const known = byPlace.get(edit.place)
+    if (known) known.push(edit)
+    else byPlace.set(edit.place, [edit])
+  }
+  return [...byPlace].flatMap(([place, own]) =>
+    Object.entries(foldPlace(own[0].of, own)).flatMap(([field, { other }]) =>
+      other === null ? [] : [{ place, field, value: other }],
+    ),
+  )
 }

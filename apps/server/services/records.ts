@@ -10,13 +10,17 @@ import { foldUnitRecord } from '@jokulgale/core/visit/unitRecord'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { Database } from '../db/connect'
 import { notFound } from '../requests/problem'
+import { diagramsById } from './diagrams'
 import { drawnUnits, entriesOfKinds, entriesOfSite, logOfUnit } from './logs'
 
 const dayOf = (ms: number): string => new Date(ms).toISOString().slice(0, 10)
 
 /** A unit at a glance: what was found last, what is still open, what drifts, what is old. */
 export async function glanceAt(db: Database, shopId: string, unitId: string): Promise<UnitGlance> {
-  const [[drawn], log] = await Promise.all([drawnUnits(db, shopId, unitId), logOfUnit(db, shopId, unitId)])
+  const [[drawn], log] = await Promise.all([
+    drawnUnits(db, shopId, { unit: unitId }),
+    logOfUnit(db, shopId, unitId),
+  ])
   if (!drawn) throw notFound('this unit')
   const { diagram, unit } = drawn
   const record = foldUnitRecord(log, diagram, unit.installed, Date.now())
@@ -49,11 +53,8 @@ export async function glanceAt(db: Database, shopId: string, unitId: string): Pr
 
 /** What the shop's closed visits have found, by kind of part and fault: counts, nothing more. */
 export async function experienceOf(db: Database, shopId: string): Promise<Experience> {
-  const [entries, drawn] = await Promise.all([
-    entriesOfKinds(db, shopId, ['repair', 'sign-off', 'retracted']),
-    drawnUnits(db, shopId),
-  ])
-  const diagramOf = new Map(drawn.map(({ unit, diagram }) => [unit.id, diagram]))
+  const entries = await entriesOfKinds(db, shopId, ['repair', 'sign-off', 'retracted'])
+  const diagramOf = await diagramsById(db, shopId, [...new Set(entries.map(({ diagram }) => diagram))])
   const standing = standingEntries(merge(entries)) as typeof entries
   const closed = new Set(
     entriesOf(standing, 'sign-off')
@@ -62,8 +63,8 @@ export async function experienceOf(db: Database, shopId: string): Promise<Experi
   )
   const repairs: Record<string, number> = {}
   for (const entry of standing) {
-    const { body, unit, visit } = entry
-    const diagram = diagramOf.get(unit)
+    const { body, visit } = entry
+    const diagram = diagramOf.get(entry.diagram)
     if (body.kind !== 'repair' || !body.fault || !diagram || !closed.has(visit)) continue
     const fault = faultsOf(diagram).find(({ id }) => id === body.fault)
     if (!fault) continue

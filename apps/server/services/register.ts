@@ -4,17 +4,22 @@ import { merge, standingEntries } from '@jokulgale/core/visit/log'
 import { passesByGuard } from '@jokulgale/core/diagram/guards'
 import { openMeasures, temporaryWords } from '@jokulgale/core/visit/temporary'
 import type { Database } from '../db/connect'
+import type { Who } from '../requests/signedIn'
+import { diagramsById } from './diagrams'
 import { drawnUnits, entriesOfKinds } from './logs'
 
 /**
  * Every temporary measure that is still on, anywhere in the shop, the soonest due first; those with no end
  * date before all.
  */
-export async function openMeasuresOf(db: Database, shopId: string): Promise<readonly OpenMeasure[]> {
+export async function openMeasuresOf(db: Database, { shopId, siteId }: Who): Promise<readonly OpenMeasure[]> {
   const [entries, drawn] = await Promise.all([
     entriesOfKinds(db, shopId, ['action', 'temporary', 'temporary-left', 'temporary-removed', 'retracted']),
-    drawnUnits(db, shopId),
+    drawnUnits(db, shopId, { site: siteId }),
   ])
+  // a measure is of the circuit as it was on its visit
+  const circuitOf = new Map(entries.map(({ visit, diagram }) => [visit, diagram]))
+  const circuits = await diagramsById(db, shopId, [...new Set(circuitOf.values())])
   return drawn
     .flatMap(({ unit, site, diagram }) =>
       openMeasures(standingEntries(merge(entries.filter((entry) => entry.unit === unit.id)))).map(
@@ -27,7 +32,11 @@ export async function openMeasuresOf(db: Database, shopId: string): Promise<read
           words: temporaryWords(measure),
           since: new Date(measure.entry.clock.wall).toISOString(),
           left: measure.left,
-          unsafe: passesByGuard(diagram, measure.of, measure.to),
+          unsafe: passesByGuard(
+            circuits.get(circuitOf.get(measure.entry.visit) ?? '') ?? diagram,
+            measure.of,
+            measure.to,
+          ),
         }),
       ),
     )

@@ -9,6 +9,7 @@ import { foldVisit, type VisitState } from '@jokulgale/core/visit/visitState'
 import type { Database } from '../db/connect'
 import { notFound } from '../requests/problem'
 import { entriesOf } from './entries'
+import { diagramsById } from './diagrams'
 import { drawnUnits, type DrawnUnit } from './logs'
 import { photosOfVisit, type Photo } from './photos'
 import { findVisit } from './visits'
@@ -24,12 +25,14 @@ export interface VisitReport extends DrawnUnit {
 export async function visitReport(db: Database, shopId: string, id: string): Promise<VisitReport> {
   const visit = await findVisit(db, shopId, id)
   if (!visit) throw notFound('this visit')
-  const [[drawn], log, photos] = await Promise.all([
-    drawnUnits(db, shopId, visit.unit),
+  const [[unit], circuits, log, photos] = await Promise.all([
+    drawnUnits(db, shopId, { unit: visit.unit }),
+    diagramsById(db, shopId, [visit.diagram]),
     entriesOf(db, shopId, id, 0),
     photosOfVisit(db, shopId, id),
   ])
-  if (!drawn) throw notFound('this unit')
+  if (!unit) throw notFound('this unit')
+  const drawn = { ...unit, diagram: circuits.get(visit.diagram) ?? unit.diagram }
   const state = foldVisit(log, drawn.diagram)
   return {
     ...drawn,

@@ -4,14 +4,16 @@ import type { Database } from '../db/connect'
 import { units, visits } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who } from '../requests/signedIn'
+import { findDiagram } from './diagrams'
 
 const columns = {
   id: visits.id,
   unit: visits.unitId,
+  diagram: visits.diagramId,
   startedAt: visits.startedAt,
   startedBy: visits.startedBy,
 }
-const shown = (row: { id: string; unit: string; startedAt: Date; startedBy: string }): Visit => ({
+const shown = (row: Omit<Visit, 'startedAt'> & { startedAt: Date }): Visit => ({
   ...row,
   startedAt: row.startedAt.toISOString(),
 })
@@ -24,20 +26,24 @@ export async function findVisit(db: Database, shopId: string, id: string): Promi
   return row ? shown(row) : null
 }
 
-/** Starts a visit under the identity that the device gave it; sent twice, it is one visit. */
+/**
+ * Starts a visit under the identity that the device gave it; sent twice, it is one visit. It keeps the version of the
+ * circuit that the device had, else the one that the unit has now.
+ */
 export async function startVisit(
   db: Database,
   who: Who,
-  { id, unit }: NewVisit,
+  { id, unit, diagram }: NewVisit,
 ): Promise<{ visit: Visit; isNew: boolean }> {
   const [known] = await db
-    .select({ id: units.id })
+    .select({ id: units.id, diagram: units.diagramId })
     .from(units)
     .where(and(eq(units.id, unit), eq(units.shopId, who.shopId)))
   if (!known) throw notFound('this unit')
+  const diagramId = diagram === undefined ? known.diagram : (await findDiagram(db, who.shopId, diagram)).id
   const added = await db
     .insert(visits)
-    .values({ id, unitId: unit, shopId: who.shopId, startedBy: who.personId })
+    .values({ id, unitId: unit, diagramId, shopId: who.shopId, startedBy: who.personId })
     .onConflictDoNothing()
     .returning(columns)
   const visit = await findVisit(db, who.shopId, id)

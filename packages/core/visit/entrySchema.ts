@@ -5,7 +5,8 @@ import { actionVerbs, alterationSorts, standInResults, temporarySorts, type Entr
 /** What no database can keep as text: a NUL, half of a surrogate pair. */
 const isKeepable = (text: string | null | undefined): boolean =>
   typeof text !== 'string' || (!text.includes('\u0000') && !/\p{Surrogate}/u.test(text))
-const keepable = [
+/** A test for a field of text, in the form that the schemas take. */
+export const keepableText = [
   'text',
   'has a character that cannot be kept; write it anew without it',
   isKeepable,
@@ -18,13 +19,13 @@ const name = (label: string) =>
     .max(200)
     .required()
     .label(label)
-    .test(...keepable)
+    .test(...keepableText)
 const words = (label: string) =>
   string()
     .strict()
     .max(4000)
     .label(label)
-    .test(...keepable)
+    .test(...keepableText)
 const said = (label: string) => words(label).trim().min(1, `${label} is missing`).required()
 const uuid = (label: string) =>
   string().strict().uuid(`${label} must be a UUID`).required(`${label} is missing`)

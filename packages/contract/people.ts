@@ -1,0 +1,140 @@
+import { object, string, type InferType } from 'yup'
+
+/** Who may do what: an owner everything, a lead all but people, a technician the work, a reader looks at one site. */
+export const roles = ['owner', 'lead', 'technician', 'reader'] as const
+export type Role = (typeof roles)[number]
+
+const leastLetters = 10
+const mostLetters = 200
+/** What others try first; length is the rest of the policy (NIST SP 800-63B, 5.1.1.2). */
+const commonPasswords: ReadonlySet<string> = new Set([
+  '1234567890',
+  '12345678910',
+  '0123456789',
+  '1111111111',
+  '0000000000',
+  'passwordpassword',
+  'password123',
+  'password1234',
+  'password12',
+  'qwertyuiop',
+  'qwerty12345',
+  'qwerty123456',
+  '1q2w3e4r5t',
+  '1qaz2wsx3edc',
+  'abcdefghij',
+  'iloveyou123',
+  'letmein123',
+  'administrator',
+  'welcome123',
+  'welcome1234',
+  'changeme123',
+  'thermostat',
+])
+
+const password = () =>
+  string()
+    .strict()
+    .min(leastLetters, `a password has at least ${leastLetters} letters`)
+    .max(mostLetters, `a password has at most ${mostLetters} letters`)
+    .test('not common', 'everybody tries this one first; take another', (value) =>
+      value === undefined ? true : !commonPasswords.has(value.toLowerCase()),
+    )
+    .required('password is missing')
+const email = () =>
+  string().strict().trim().email('email must look like name@place').max(200).required('email is missing')
+const text = (what: string) =>
+  string().strict().trim().max(200, `${what}: at most 200 letters`).required(`${what} is missing`)
+
+/** The first start: a shop, and who owns it. */
+export const newShopSchema = object({
+  shop: text('the name of the shop'),
+  name: text('your name'),
+  email: email(),
+  password: password(),
+})
+  .noUnknown()
+  .strict()
+export type NewShop = InferType<typeof newShopSchema>
+
+export const invitationSchema = object({
+  name: text('name'),
+  email: email(),
+  role: string()
+    .strict()
+    .oneOf(roles, `role is one of ${roles.join(', ')}`)
+    .required('role is missing'),
+  site: string()
+    .strict()
+    .uuid('site must be a UUID')
+    .when('role', {
+      is: 'reader',
+      then: (site) => site.required('say which site a reader may see'),
+    }),
+})
+  .noUnknown()
+  .strict()
+export type Invitation = InferType<typeof invitationSchema>
+
+/** What whoever opens a link chooses. */
+export const linkUseSchema = object({ password: password() }).noUnknown().strict()
+export type LinkUse = InferType<typeof linkUseSchema>
+
+export const passwordChangeSchema = object({
+  before: string().strict().max(mostLetters).required('your present password is missing'),
+  password: password(),
+})
+  .noUnknown()
+  .strict()
+export type PasswordChange = InferType<typeof passwordChangeSchema>
+
+export const roleChangeSchema = object({
+  role: string()
+    .strict()
+    .oneOf(roles, `role is one of ${roles.join(', ')}`)
+    .required('role is missing'),
+  site: string().strict().uuid('site must be a UUID'),
+})
+  .noUnknown()
+  .strict()
+export type RoleChange = InferType<typeof roleChangeSchema>
+
+/** A link as it is shown to whoever opens it. */
+export interface OpenLink {
+  readonly shop: string
+  readonly name: string
+  readonly email: string
+  readonly is: 'invitation' | 'new-password'
+  readonly expiresAt: string
+}
+
+/** A link just made: its address is shown once, to be handed on. */
+export interface MadeLink {
+  readonly path: string
+  readonly expiresAt: string
+}
+
+export interface ShopPerson {
+  readonly id: string
+  readonly name: string
+  readonly email: string
+  readonly role: Role
+  readonly site: string | null
+  readonly closed: boolean
+}
+
+/** A device that somebody is signed in on. */
+export interface SignedInDevice {
+  readonly id: string
+  readonly words: string
+  readonly since: string
+  readonly isThis: boolean
+}
+
+/** What anybody may know before signing in. */
+export interface FrontDoor {
+  /** Nobody has a shop here yet: the first person makes it. */
+  readonly isFirst: boolean
+  /** The accounts of the demonstration are open to everybody. */
+  readonly isDemo: boolean
+}
