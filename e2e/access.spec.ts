@@ -58,6 +58,24 @@ for (const colorScheme of ['light', 'dark'] as const)
     await page.goto('/sites')
     await page.getByText('Cordwain Row').first().waitFor()
     await check('sites')
+    const unit = (await (await page.request.get('/api/places')).json()).units[0].id as string
+    for (const [screen, address, shown] of [
+      ['a new site', '/sites/new', 'How to get in'],
+      ['a list of units', '/sites/import', 'Or paste it here'],
+      ['a unit edited', `/units/${unit}/edit`, 'Serial number'],
+      ['circuit', `/units/${unit}/circuit`, 'What its loads draw'],
+      ['shop', '/shop', 'Signed in on'],
+      ['an invitation', '/shop/invite', 'May do'],
+    ]) {
+      await page.goto(address)
+      await page.getByText(shown).first().waitFor()
+      await check(screen)
+    }
+    await page.goto(`/units/${unit}/circuit`)
+    await technician.press('As text')
+    await page.getByLabel('Ladder text').waitFor()
+    await check('circuit as text')
+    await page.goto('/sites')
     await page.getByRole('button', { name: /Cordwain Row: which thermostat/ }).click()
     await page.getByRole('heading', { name: 'Proven pairs' }).waitFor()
     await check('pairing')

@@ -91,9 +91,19 @@ async function journeys(scratch) {
     environment: { SIGN_INS_PER_MINUTE: '1000' },
   })
   undo.push(() => stopServer(server))
+  const ownPort = await freePort()
+  const own = await startServer({
+    databaseUrl: await postgres.newDatabase('own'),
+    sessionSecret: randomBytes(16).toString('hex'),
+    port: ownPort,
+    webFolder,
+    environment: { SIGN_INS_PER_MINUTE: '1000', DEMO: 'none' },
+  })
+  undo.push(() => stopServer(own))
   const report = path.join(scratch, 'journeys.json')
   const code = await show('npx', ['playwright', 'test', '-c', 'e2e', '--output', path.join(scratch, 'e2e')], {
     E2E_ORIGIN: `http://127.0.0.1:${port}`,
+    E2E_OWN_ORIGIN: `http://127.0.0.1:${ownPort}`,
     E2E_REPORT: report,
   })
   await countPlaywright(report).catch(() => count('journeys', code === 0))

@@ -64,12 +64,14 @@ export const invitationSchema = object({
     .strict()
     .oneOf(roles, `role is one of ${roles.join(', ')}`)
     .required('role is missing'),
+  /** Of a reader only; empty for everybody else. */
   site: string()
     .strict()
-    .uuid('site must be a UUID')
+    .max(40)
+    .default('')
     .when('role', {
       is: 'reader',
-      then: (site) => site.required('say which site a reader may see'),
+      then: (site) => site.uuid('site must be a UUID').required('say which site a reader may see'),
     }),
 })
   .noUnknown()

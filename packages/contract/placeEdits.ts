@@ -40,7 +40,7 @@ export const sentPlaceEditsSchema = object({
   edits: array()
     .of(placeEditSchema)
     .min(1, 'edits is empty')
-    .max(500, 'send at most 500 edits at once')
+    .max(5000, 'send at most 5,000 edits at once')
     .required('edits is missing'),
 })
   .noUnknown()

@@ -1,4 +1,5 @@
 import { createTheme, ThemeProvider } from '@rneui/themed'
+import { usePathname } from 'expo-router'
 import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import { SafeAreaProvider } from 'react-native-safe-area-context'
 import { Provider } from 'react-redux'
@@ -38,10 +39,12 @@ export function House({ children }: { readonly children: ReactNode }) {
 
 function Door({ children }: { readonly children: ReactNode }) {
   const session = useAppSelector((state) => state.session)
+  const path = usePathname()
   // its worker is there before the first call asks for it; the sign-in does not wait for its code
   useEffect(() => {
     if (session.is === 'in') diagnosisService()
   }, [session.is])
   if (session.is === 'unknown') return <Opening />
-  return session.is === 'in' ? children : <SignIn />
+  // a link lets somebody in who has no password yet
+  return session.is === 'in' || path.startsWith('/join/') ? children : <SignIn />
 }

@@ -4,7 +4,8 @@ import { judge } from '@jokulgale/core/diagnosis/diagnose'
 import { foresee, prepare } from '@jokulgale/core/diagnosis/foresee'
 import type { Choosing } from '@jokulgale/core/diagnosis/nextStep'
 import type { UnitFacts } from '@jokulgale/core/diagnosis/priors'
-import { knownLadder } from '@jokulgale/core/diagram/readLadder'
+import { sketchOf, type Sketch } from '@jokulgale/core/diagnosis/sketch'
+import { DiagramError, knownLadder, type DiagramProblem } from '@jokulgale/core/diagram/readLadder'
 import type { Meter } from '@jokulgale/core/circuit/meter'
 import type { Conditions } from '@jokulgale/core/parts/kind'
 import type { CaseFile } from '@jokulgale/core/visit/entry'
@@ -12,6 +13,10 @@ import { platePairs, type PlatePair } from '@jokulgale/core/visit/plate'
 import { proofSheets, type ProofSheet } from '@jokulgale/core/visit/proofSheet'
 
 type Case = Omit<CaseFile, 'unit'>
+
+type SketchAnswer =
+  | { readonly is: 'sketch'; readonly sketch: Sketch }
+  | { readonly is: 'problems'; readonly problems: readonly DiagramProblem[] }
 
 const service = {
   /** A call on this unit may come: it is solved ahead. */
@@ -29,6 +34,19 @@ const service = {
   proof: (ladder: string, conditions: Conditions): readonly ProofSheet[] =>
     proofSheets(knownLadder(ladder), conditions),
   plate: (ladder: string): readonly PlatePair[] => platePairs(knownLadder(ladder)),
+  /** A circuit that is being written: solved, or what is wrong with it line by line. */
+  sketch: (ladder: string, call: string): SketchAnswer => {
+    try {
+      return { is: 'sketch', sketch: sketchOf(ladder, call) }
+    } catch (error) {
+      if (error instanceof DiagramError) return { is: 'problems', problems: error.problems }
+      // the solver says in words what no circuit can have
+      return {
+        is: 'problems',
+        problems: [{ line: 1, message: error instanceof Error ? error.message : String(error) }],
+      }
+    }
+  },
 }
 
 /**

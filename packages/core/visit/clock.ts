@@ -16,8 +16,12 @@ export function tick(last: Clock, nowMs: number): Clock {
   return { wall, counter: wall === last.wall ? last.counter + 1 : 0, device: last.device }
 }
 
-/** The device's clock after it has seen an entry of another device. */
-export function witness(own: Clock, seen: Clock): Clock {
+/** A device this far ahead of one's own time is wrong, and moves nobody else's clock. */
+const mostAheadMs = 5 * 60_000
+
+/** The device's clock after it has seen an entry of another device; `nowMs` is the time by the device itself. */
+export function witness(own: Clock, seen: Clock, nowMs: number): Clock {
+  if (seen.device !== own.device && seen.wall > nowMs + mostAheadMs) return own
   return compareClocks(seen, own) > 0 ? { wall: seen.wall, counter: seen.counter, device: own.device } : own
 }
 

@@ -28,7 +28,7 @@ export interface Drift {
 const driftShare = 0.1
 const yearMs = 365.25 * 86_400_000
 
-/** Folds the logs of all visits of a unit. `installed` is a date, `nowMs` the present. */
+/** Folds the logs of all visits of a unit. `installed` is a day, or empty where nobody knows it; `nowMs` the present. */
 export function foldUnitRecord(
   log: readonly Entry[],
   diagram: Diagram,
@@ -49,10 +49,12 @@ export function foldUnitRecord(
     drifting: drifts(entries),
     contactors: [...diagram.parts.values()]
       .filter(({ kind }) => kind.ageShown)
-      .map(({ id, words }) => {
+      .flatMap(({ id, words }) => {
         const fitted =
           repairs.filter(({ body }) => body.of === id).at(-1)?.entry.clock.wall ?? Date.parse(installed)
-        return { part: id, words, years: Math.max(0, (nowMs - fitted) / yearMs) }
+        // nobody knows since when
+        if (Number.isNaN(fitted)) return []
+        return [{ part: id, words, years: Math.max(0, (nowMs - fitted) / yearMs) }]
       })
       .sort((a, b) => b.years - a.years),
     diagramChanges: entriesOf(entries, 'diagram-changed'),

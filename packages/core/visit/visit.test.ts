@@ -65,10 +65,10 @@ test('a log folds to the same visit in any order, with any doubles, from any spl
   )
 })
 
-test('an answer comes after what it answers, however wrong the clocks', () => {
+test('an answer comes after what it answers, with clocks minutes apart', () => {
   fc.assert(
     fc.property(
-      fc.integer({ min: -7_200_000, max: 7_200_000 }),
+      fc.integer({ min: -240_000, max: 240_000 }),
       fc.array(fc.nat(5000), { maxLength: 20 }),
       (skew, steps) => {
         let now = 1_000_000_000
@@ -77,9 +77,9 @@ test('an answer comes after what it answers, however wrong the clocks', () => {
         for (const step of steps) {
           now += step
           const said = (a = tick(a, now))
-          b = tick(witness(b, said), now + skew)
+          b = tick(witness(b, said, now + skew), now + skew)
           expect(compareClocks(said, b)).toBeLessThan(0)
-          a = witness(a, b)
+          a = witness(a, b, now)
         }
       },
     ),

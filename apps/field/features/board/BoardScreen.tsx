@@ -8,6 +8,7 @@ import { Screen, useWide } from '../../ui/Screen'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
+import { useMayEdit } from '../places/useMayEdit'
 import { useSync } from '../sync/SyncContext'
 import { UnsentNote } from '../sync/UnsentNote'
 import { CallCard } from './CallCard'
@@ -18,6 +19,7 @@ export function BoardScreen() {
   const router = useRouter()
   const palette = usePalette()
   const wide = useWide()
+  const mayEdit = useMayEdit()
   const board = useAppSelector((state) => state.places.board)
   const session = useAppSelector((state) => state.session)
   useEffect(() => {
@@ -37,13 +39,23 @@ export function BoardScreen() {
           title="Calls"
           below={session.is === 'in' ? `${session.person.name}, ${session.person.shop.name}` : ''}
           right={
-            <Press
-              kind="quiet"
-              title="Sign out"
-              onPress={() => {
-                void sync.signOut()
-              }}
-            />
+            <View style={{ flexDirection: 'row' }}>
+              <Press
+                kind="quiet"
+                title="Shop"
+                label="Shop, people and your password"
+                onPress={() => {
+                  router.navigate('/shop')
+                }}
+              />
+              <Press
+                kind="quiet"
+                title="Sign out"
+                onPress={() => {
+                  void sync.signOut()
+                }}
+              />
+            </View>
           }
         />
       }
@@ -61,7 +73,7 @@ export function BoardScreen() {
             <View style={{ flex: 1 }}>
               <Press
                 kind="main"
-                title="New call: choose the unit"
+                title={mayEdit ? 'New call: choose the unit' : 'Sites and units'}
                 onPress={() => {
                   router.navigate('/sites')
                 }}

@@ -1,28 +1,12 @@
+import { pickFile } from '../../ui/pickFile'
+
 const longestSide = 1600
 const quality = 0.8
 
 /** Asks the platform for a picture, from its camera where it has one; null when none was taken. */
-export function choosePicture(): Promise<Blob | null> {
-  return new Promise((resolve) => {
-    const input = document.createElement('input')
-    input.type = 'file'
-    input.accept = 'image/*'
-    input.setAttribute('capture', 'environment')
-    input.style.display = 'none'
-    input.dataset.purpose = 'photo'
-    input.addEventListener('change', () => {
-      const [file] = input.files ?? []
-      input.remove()
-      if (file) void shrink(file).then(resolve)
-      else resolve(null)
-    })
-    input.addEventListener('cancel', () => {
-      input.remove()
-      resolve(null)
-    })
-    document.body.append(input)
-    input.click()
-  })
+export async function choosePicture(): Promise<Blob | null> {
+  const file = await pickFile({ accept: 'image/*', purpose: 'photo', fromCamera: true })
+  return file && shrink(file)
 }
 
 /** A picture no larger than it needs to be, as JPEG; as it was when it cannot be drawn. */

@@ -1,45 +1,119 @@
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
+import type { SiteRecord, UnitRecord } from '@jokulgale/contract/places'
+import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'
 import { Heading } from '../../ui/Heading'
 import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
 import { Screen } from '../../ui/Screen'
+import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
+import { useMayEdit } from './useMayEdit'
 
-/** Every site with its units; a few letters find one. */
+interface SiteWithUnits {
+  readonly site: SiteRecord
+  readonly units: readonly UnitRecord[]
+}
+
+/** Every site with its units; a few letters find one; new ones are made here. */
 export function SitesScreen() {
   const router = useRouter()
+  const mayEdit = useMayEdit()
   const places = useAppSelector((state) => state.places.places)
   const [sought, setSought] = useState('')
+  const [archived, setArchived] = useState(false)
+  const hasArchived = [...(places?.sites ?? []), ...(places?.units ?? [])].some((place) => place.archived)
+  const found = useFound(sought, archived)
+  return (
+    <Screen
+      head={<Heading title="Sites and units" back="/" />}
+      foot={
+        mayEdit ? (
+          <View style={{ padding: space.medium, gap: space.small, flexDirection: 'row' }}>
+            <Press
+              title="From a list"
+              label="Bring in a list of units"
+              onPress={() => {
+                router.navigate('/sites/import')
+              }}
+            />
+            <View style={{ flex: 1 }}>
+              <Press
+                kind="main"
+                title="Add a site"
+                onPress={() => {
+                  router.navigate('/sites/new')
+                }}
+              />
+            </View>
+          </View>
+        ) : undefined
+      }
+    >
+      <Field label="Find" value={sought} onChangeText={setSought} placeholder="Site, unit, place, serial" />
+      {hasArchived ? (
+        <Check
+          title="Show what is archived"
+          on={archived}
+          onPress={() => {
+            setArchived(!archived)
+          }}
+        />
+      ) : null}
+      {places === null ? <Words quiet>Sites come with the first signal.</Words> : null}
+      {places !== null && found.length === 0 ? (
+        <Words quiet>
+          {sought === ''
+            ? 'No sites yet. Add the first with the button below, or bring in a list.'
+            : `Nothing fits “${sought}”. Try fewer letters.`}
+        </Words>
+      ) : null}
+      {found.map((each) => (
+        <SiteUnits key={each.site.id} {...each} mayEdit={mayEdit} />
+      ))}
+    </Screen>
+  )
+}
+
+/** Sites and units that a few letters fit; a site whose own words fit comes with all of its units. */
+function useFound(sought: string, archived: boolean): readonly SiteWithUnits[] {
+  const places = useAppSelector((state) => state.places.places)
+  const diagrams = new Map((places?.diagrams ?? []).map(({ id, title }) => [id, title]))
+  const letters = sought.trim().toLowerCase()
   const fits = (...texts: readonly string[]): boolean =>
-    texts.some((text) => text.toLowerCase().includes(sought.trim().toLowerCase()))
-  const sites = (places?.sites ?? [])
+    texts.some((text) => text.toLowerCase().includes(letters))
+  const shows = (place: { readonly archived: boolean }): boolean => archived || !place.archived
+  return (places?.sites ?? [])
+    .filter(shows)
     .map((site) => ({
       site,
+      isFound: fits(site.name, site.address),
       units: (places?.units ?? []).filter(
         (unit) =>
-          unit.site === site.id && (fits(site.name, site.address) || fits(unit.label, unit.place, unit.make)),
+          unit.site === site.id &&
+          shows(unit) &&
+          (fits(site.name, site.address) ||
+            fits(unit.label, unit.place, unit.make, unit.serial, diagrams.get(unit.diagram) ?? '')),
       ),
     }))
-    .filter(({ units }) => units.length > 0)
+    .filter(({ isFound, units }) => isFound || units.length > 0)
+}
+
+function SiteUnits({ site, units, mayEdit }: SiteWithUnits & { readonly mayEdit: boolean }) {
+  const router = useRouter()
   return (
-    <Screen head={<Heading title="Sites and units" back="/" />}>
-      <Field label="Find" value={sought} onChangeText={setSought} placeholder="Site, unit or place" />
-      {places === null ? <Words quiet>Sites come with the first signal.</Words> : null}
-      {places !== null && sites.length === 0 ? (
-        <Words quiet>{`Nothing fits “${sought}”. Try fewer letters.`}</Words>
-      ) : null}
-      {sites.map(({ site, units }) => (
-        <View key={site.id}>
-          <Words size="lead" strong role="heading" aria-level={2}>
-            {site.name}
-          </Words>
-          <Words size="small" quiet>
-            {site.address}
-          </Words>
+    <View>
+      <Words size="lead" strong role="heading" aria-level={2}>
+        {site.archived ? `${site.name} (archived)` : site.name}
+      </Words>
+      <Words size="small" quiet>
+        {site.address}
+      </Words>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+        {units.length > 1 ? (
           <Press
             kind="quiet"
             title="Which thermostat, which unit"
@@ -48,18 +122,49 @@ export function SitesScreen() {
               router.navigate(`/sites/${site.id}`)
             }}
           />
-          {units.map((unit) => (
-            <Row
-              key={unit.id}
-              title={unit.label}
-              below={unit.place}
+        ) : null}
+        {mayEdit ? (
+          <>
+            <Press
+              kind="quiet"
+              title="Add a unit"
+              label={`${site.name}: add a unit`}
               onPress={() => {
-                router.navigate(`/units/${unit.id}`)
+                router.navigate(`/units/new?site=${site.id}`)
               }}
             />
-          ))}
-        </View>
+            <Press
+              kind="quiet"
+              title="Edit"
+              label={`${site.name}: edit the site`}
+              onPress={() => {
+                router.navigate(`/sites/${site.id}/edit`)
+              }}
+            />
+          </>
+        ) : null}
+        {units.length > 0 ? (
+          <Press
+            kind="quiet"
+            title="Labels"
+            label={`${site.name}: labels with codes, as PDF`}
+            onPress={() => {
+              window.open(`/api/labels.pdf?site=${site.id}`, '_blank')
+            }}
+          />
+        ) : null}
+      </View>
+      {units.map((unit) => (
+        <Row
+          key={unit.id}
+          title={unit.archived ? `${unit.label} (archived)` : unit.label}
+          below={unit.place}
+          label={unit.label}
+          onPress={() => {
+            router.navigate(`/units/${unit.id}`)
+          }}
+        />
       ))}
-    </Screen>
+    </View>
   )
 }

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router'
 import { View } from 'react-native'
+import type { UnitRecord } from '@jokulgale/contract/places'
 import { Heading } from '../../ui/Heading'
 import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
@@ -8,6 +9,7 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { Glance } from '../record/Glance'
 import { useGlance } from '../record/useGlance'
+import { useMayEdit } from './useMayEdit'
 import { useAppSelector } from '../store'
 import { usePrepared } from '../../workers/diagnosis'
 
@@ -15,6 +17,7 @@ import { usePrepared } from '../../workers/diagnosis'
 export function UnitScreen({ id }: { readonly id: string }) {
   const router = useRouter()
   const { places, board } = useAppSelector((state) => state.places)
+  const mayEdit = useMayEdit()
   const glance = useGlance(id)
   const unit = places?.units.find((candidate) => candidate.id === id)
   const site = places?.sites.find((candidate) => candidate.id === unit?.site)
@@ -44,22 +47,41 @@ export function UnitScreen({ id }: { readonly id: string }) {
               }}
             />
           ) : null}
-          <Press
-            kind={open ? 'side' : 'main'}
-            title="Take a call on this unit"
-            onPress={() => {
-              router.navigate(`/units/${id}/call`)
-            }}
-          />
+          {mayEdit ? (
+            <Press
+              kind={open ? 'side' : 'main'}
+              title="Take a call on this unit"
+              onPress={() => {
+                router.navigate(`/units/${id}/call`)
+              }}
+            />
+          ) : null}
         </View>
       }
     >
       <View>
         <Words size="lead">{diagram?.title ?? unit.diagram}</Words>
         <Words quiet>{unit.place}</Words>
-        <Words quiet>{`${unit.make}, serial ${unit.serial}, installed ${unit.installed}`}</Words>
-        <Words quiet>{`${site.address}. ${site.access}`}</Words>
+        <Words quiet>{plateWords(unit)}</Words>
+        <Words quiet>{[site.address, site.access].filter(Boolean).join('. ')}</Words>
       </View>
+      {mayEdit ? (
+        <View style={{ flexDirection: 'row', gap: space.small, flexWrap: 'wrap' }}>
+          <Press
+            title="Its circuit"
+            onPress={() => {
+              router.navigate(`/units/${id}/circuit`)
+            }}
+          />
+          <Press
+            title="Edit"
+            label={`Edit ${unit.label}`}
+            onPress={() => {
+              router.navigate(`/units/${id}/edit`)
+            }}
+          />
+        </View>
+      ) : null}
       {glance ? <Glance glance={glance} /> : null}
       <View>
         <Words strong quiet role="heading" aria-level={2}>
@@ -86,3 +108,8 @@ export function UnitScreen({ id }: { readonly id: string }) {
     </Screen>
   )
 }
+
+/** What its plate says, as far as anybody has put it down. */
+const plateWords = ({ make, serial, installed }: UnitRecord): string =>
+  [make, serial && `serial ${serial}`, installed && `installed ${installed}`].filter(Boolean).join(', ') ||
+  'Nothing of its plate is put down yet.'

@@ -1,95 +1,70 @@
 import { yupResolver } from '@hookform/resolvers/yup'
-import { useState } from 'react'
-import { Controller, useForm } from 'react-hook-form'
+import { useEffect, useState } from 'react'
+import { useForm } from 'react-hook-form'
 import { View } from 'react-native'
+import type { FrontDoor } from '@jokulgale/contract/people'
 import { signInSchema, type SignIn as Given } from '@jokulgale/contract/session'
-import { Field } from '../../ui/Field'
+import { FormField } from '../../ui/FormField'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { Screen } from '../../ui/Screen'
-import { space, usePalette } from '../../ui/theme'
-import { Words } from '../../ui/Words'
+import { space } from '../../ui/theme'
+import { request } from '../sync/request'
 import { useSync } from '../sync/SyncContext'
+import { FirstShop } from './FirstShop'
+import { Threshold } from './Threshold'
+import { useSubmit } from './useSubmit'
 
+/** The way in: a sign-in, or on a server that has no shop yet, the form that makes it. */
 export function SignIn() {
+  const [door, setDoor] = useState<FrontDoor | null>(null)
+  useEffect(() => {
+    // with no answer it is a sign-in, which says so when it is tried
+    request<FrontDoor>('GET', '/front-door').then(setDoor, () => undefined)
+  }, [])
+  return (
+    <Threshold>
+      {door?.isFirst ? <FirstShop /> : <SignInForm />}
+      {door?.isDemo ? (
+        <Notice kind="plain">
+          This server holds demonstration data: its accounts and passwords are public. Start with --empty for
+          a shop of your own.
+        </Notice>
+      ) : null}
+    </Threshold>
+  )
+}
+
+function SignInForm() {
   const sync = useSync()
-  const palette = usePalette()
-  const [problem, setProblem] = useState('')
-  const { control, handleSubmit, formState } = useForm<Given>({
+  const form = useForm<Given>({
     resolver: yupResolver(signInSchema),
     defaultValues: { email: '', password: '' },
   })
-  const submit = handleSubmit(async (given) => {
-    setProblem('')
-    await sync.signIn({ ...given, email: given.email.trim() }).catch((error: unknown) => {
-      setProblem(error instanceof Error ? error.message : String(error))
-    })
-  })
+  const { submit, problem, busy } = useSubmit(form, (given) =>
+    sync.signIn({ ...given, email: given.email.trim() }),
+  )
   return (
-    <Screen maxWidth={420}>
-      <View
-        style={{ marginTop: space.huge * 2, flexDirection: 'row', gap: space.large, alignItems: 'stretch' }}
-      >
-        <View aria-hidden style={{ width: 4, borderRadius: 2, overflow: 'hidden' }}>
-          <View style={{ flex: 3, backgroundColor: palette.live }} />
-          <View style={{ flex: 2, backgroundColor: palette.dead }} />
-        </View>
-        <View style={{ flex: 1 }}>
-          <Words size="title" strong role="heading" aria-level={1}>
-            Jokulgale
-          </Words>
-          <Words quiet>Where did the call stop, and why.</Words>
-        </View>
-      </View>
+    <View style={{ gap: space.large }}>
       <View style={{ gap: space.small }}>
-        <Controller
-          control={control}
+        <FormField
+          control={form.control}
           name="email"
-          render={({ field, fieldState }) => (
-            <Field
-              label="E-mail"
-              value={field.value}
-              onChangeText={field.onChange}
-              onBlur={field.onBlur}
-              errorMessage={fieldState.error?.message}
-              autoCapitalize="none"
-              autoComplete="username"
-              inputMode="email"
-            />
-          )}
+          label="E-mail"
+          autoCapitalize="none"
+          autoComplete="username"
+          inputMode="email"
         />
-        <Controller
-          control={control}
+        <FormField
+          control={form.control}
           name="password"
-          render={({ field, fieldState }) => (
-            <Field
-              label="Password"
-              value={field.value}
-              onChangeText={field.onChange}
-              onBlur={field.onBlur}
-              errorMessage={fieldState.error?.message}
-              secureTextEntry
-              autoComplete="current-password"
-              onSubmitEditing={() => {
-                void submit()
-              }}
-            />
-          )}
+          label="Password"
+          secureTextEntry
+          autoComplete="current-password"
+          onSubmitEditing={submit}
         />
       </View>
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
-      <Press
-        kind="main"
-        title="Sign in"
-        busy={formState.isSubmitting}
-        onPress={() => {
-          void submit()
-        }}
-      />
-      <Words size="small" quiet>
-        The numbers support your judgement. The unit’s own diagram and nameplate, the manufacturer, local code
-        and licensed practice come first.
-      </Words>
-    </Screen>
+      <Press kind="main" title="Sign in" busy={busy} onPress={submit} />
+    </View>
   )
 }

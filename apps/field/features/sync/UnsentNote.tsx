@@ -8,8 +8,9 @@ const onItsWayMs = 2000
 
 /** Says quietly what is not with the server yet; nothing when all is. */
 export function UnsentNote() {
-  const { logs, online } = useAppSelector((state) => state.visits)
-  const entries = Object.values(logs).flat()
+  const { logs, visits, online } = useAppSelector((state) => state.visits)
+  const { edits, made } = useAppSelector((state) => state.places)
+  const entries = [...Object.values(logs).flat(), ...Object.values(visits), ...edits, ...made]
   const refused = entries.filter((entry) => entry.refused !== undefined)
   const waiting = entries.filter((entry) => !entry.sent && entry.refused === undefined).length
   const overdue = useStayed(waiting > 0, onItsWayMs)

@@ -3,26 +3,42 @@ import type { Board, Places } from '@jokulgale/contract/places'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import type { Person } from '@jokulgale/contract/session'
 import type { Visit } from '@jokulgale/contract/visit'
+import type { PlaceEdit } from '@jokulgale/core/places/placeEdit'
+import type { NewDiagram } from '@jokulgale/contract/placeEdits'
 import type { Entry } from '@jokulgale/core/visit/log'
 
-/** A visit as this device keeps it. */
-export interface KeptVisit extends Visit {
+/** What this device says of something that goes to the server. */
+interface Sendable {
   /** The server has it. */
   readonly sent: boolean
+  /** Why the server will not take it: it holds back nothing else, and is tried again by a newer program. */
+  readonly refused?: string
+}
+
+/** A visit as this device keeps it. */
+export interface KeptVisit extends Visit, Sendable {
   /** The last place of the server's sequence that was seen. */
   readonly seen: number
 }
 
-export interface KeptEntry extends Entry {
-  readonly sent: boolean
-  /** Why the server will not take it. */
-  readonly refused?: string
+export interface KeptEntry extends Entry, Sendable {}
+
+/** A change to a site or unit made here, and by whom. */
+export interface KeptPlaceEdit extends PlaceEdit, Sendable {
+  readonly by: string
+}
+
+/** A circuit made here, and by whom. */
+export interface KeptDiagram extends NewDiagram, Sendable {
+  readonly by: string
 }
 
 const facts = createStore('jokulgale', 'facts')
 const visits = createStore('jokulgale-visits', 'visits')
 const log = createStore('jokulgale-log', 'log')
 const photos = createStore('jokulgale-photos', 'photos')
+const placeEdits = createStore('jokulgale-places', 'edits')
+const diagrams = createStore('jokulgale-diagrams', 'diagrams')
 
 /** A picture that has not reached the server yet, or one taken here. */
 export interface KeptPhoto {
@@ -34,8 +50,11 @@ export interface KeptPhoto {
 
 interface Facts {
   experience: Experience
-
+  /** The program that was here last: what it was refused is tried again by another. */
+  program: string
   person: Person
+  /** Whose work is on this device, signed in or not. */
+  shop: string
   places: Places
   board: Board
   device: string
@@ -64,9 +83,19 @@ export const writeEntries = (kept: readonly KeptEntry[]): Promise<void> =>
     log,
   )
 
+export const readPlaceEdits = async (): Promise<readonly KeptPlaceEdit[]> =>
+  (await entries<string, KeptPlaceEdit>(placeEdits)).map(([, edit]) => edit)
+export const writePlaceEdit = (edit: KeptPlaceEdit): Promise<void> => set(edit.id, edit, placeEdits)
+export const dropPlaceEdit = (id: string): Promise<void> => del(id, placeEdits)
+
+export const readDiagrams = async (): Promise<readonly KeptDiagram[]> =>
+  (await entries<string, KeptDiagram>(diagrams)).map(([, diagram]) => diagram)
+export const writeDiagram = (diagram: KeptDiagram): Promise<void> => set(diagram.id, diagram, diagrams)
+export const dropDiagram = (id: string): Promise<void> => del(id, diagrams)
+
 /** Forgets everything but the device's own name; for another person signing in here. */
 export async function forgetAll(): Promise<void> {
   const device = await readFact('device')
-  await Promise.all([clear(facts), clear(visits), clear(log), clear(photos)])
+  await Promise.all([facts, visits, log, photos, placeEdits, diagrams].map((store) => clear(store)))
   if (device) await writeFact('device', device)
 }

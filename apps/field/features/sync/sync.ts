@@ -1,32 +1,58 @@
-import type { Board, Places } from '@jokulgale/contract/places'
+import type { LinkUse, NewShop } from '@jokulgale/contract/people'
+import type { Board, DiagramRecord, Places } from '@jokulgale/contract/places'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import type { Person, SignIn } from '@jokulgale/contract/session'
 import type { StoredEntry, Visit } from '@jokulgale/contract/visit'
 import { tick, witness, type Clock } from '@jokulgale/core/visit/clock'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
-import { boardKnown, experienceKnown, placesForgotten, placesKnown } from '../places/placesSlice'
+import type { FieldChange, PlaceKind } from '@jokulgale/core/places/placeEdit'
+import type { PlaceChange } from '../places/editsOfList'
+import {
+  boardKnown,
+  diagramFetched,
+  diagramMade,
+  experienceKnown,
+  placeEdited,
+  placesForgotten,
+  placesKnown,
+  placesTaken,
+} from '../places/placesSlice'
 import { signedIn, signedOut } from '../session/sessionSlice'
 import type { AppStore } from '../store'
 import { entriesKept, reachable, visitKept, visitsForgotten } from '../visit/visitsSlice'
 import {
+  dropDiagram,
   dropFact,
+  dropPlaceEdit,
   forgetAll,
+  readDiagrams,
   readFact,
   readLog,
+  readPlaceEdits,
   readVisits,
   unsentPhotos,
+  writeDiagram,
   writeEntries,
   writeFact,
   writePhoto,
+  writePlaceEdit,
   writeVisit,
+  type KeptDiagram,
   type KeptEntry,
   type KeptPhoto,
+  type KeptPlaceEdit,
+  type KeptVisit,
 } from './device'
 import { newId } from './newId'
+import { programNow } from './program'
 import { NoAnswer, Refused, request, sendPicture } from './request'
 
 const batch = 200
 const retryMs = 15_000
+
+/** Whether the server will never take it as it is, however often it is sent. */
+const isForGood = (error: unknown): error is Refused =>
+  error instanceof Refused && error.status !== 401 && error.status !== 429 && error.status < 500
 
 /**
  * The device's side of the house: what is said is kept here first, then sent when it can be, as often as it
@@ -46,31 +72,43 @@ export class Sync {
     await writeFact('device', device)
     this.clock = { wall: 0, counter: 0, device }
     const { dispatch } = this.store
-    const [person, places, board, experience, visits, log] = await Promise.all([
+    const tryAgain = (await readFact('program')) !== programNow()
+    await writeFact('program', programNow())
+    const again = <T extends { readonly refused?: string }>(kept: readonly T[]): readonly T[] =>
+      tryAgain ? kept.map(({ refused: _, ...rest }) => rest as T) : kept
+    const [person, places, board, experience, visits, log, edits, made] = await Promise.all([
       readFact('person'),
       readFact('places'),
       readFact('board'),
       readFact('experience'),
       readVisits(),
       readLog(),
+      readPlaceEdits(),
+      readDiagrams(),
     ])
     if (experience) dispatch(experienceKnown(experience))
-    for (const visit of visits) dispatch(visitKept(visit))
-    for (const entry of log) this.clock = witness(this.clock, entry.clock)
-    dispatch(entriesKept(log))
+    for (const visit of again(visits)) dispatch(visitKept(visit))
+    for (const { clock } of [...log, ...edits]) this.clock = witness(this.clock, clock, Date.now())
+    dispatch(entriesKept(again(log)))
     if (places) dispatch(placesKnown(places))
+    for (const diagram of again(made)) dispatch(diagramMade(diagram))
+    for (const edit of again(edits)) dispatch(placeEdited(edit))
     if (board) dispatch(boardKnown(board))
-    if (person) dispatch(signedIn(person))
+    if (person) {
+      await writeFact('shop', person.shop.id)
+      dispatch(signedIn(person))
+    }
     window.addEventListener('online', () => {
       void this.send()
     })
     setInterval(() => {
-      if (this.unsent().length > 0) void this.send()
+      if (this.hasUnsent()) void this.send()
     }, retryMs)
     await this.attempt(async () => {
       const now = await request<Person | null>('GET', '/session')
       if (now) {
         await writeFact('person', now)
+        await writeFact('shop', now.shop.id)
         dispatch(signedIn(now))
       } else {
         await dropFact('person')
@@ -81,18 +119,39 @@ export class Sync {
     if (this.store.getState().session.is === 'in') await this.refresh()
   }
 
-  /** Throws Refused or NoAnswer. */
-  async signIn(given: SignIn): Promise<void> {
-    const person = await request<Person>('POST', '/session', given)
-    const before = await readFact('person')
-    if (before && before.shop.id !== person.shop.id) {
+  /** Throws Refused or NoAnswer, and where somebody else's work is still on this device. */
+  signIn = (given: SignIn): Promise<void> => this.enter(() => request<Person>('POST', '/session', given))
+
+  /** The first start: makes the shop and comes in as its owner. Throws Refused or NoAnswer. */
+  makeShop = (given: NewShop): Promise<void> => this.enter(() => request<Person>('POST', '/shop', given))
+
+  /** Takes up an invitation, or sets a new password. Throws Refused or NoAnswer. */
+  useLink = (token: string, given: LinkUse): Promise<void> =>
+    this.enter(() => request<Person>('POST', `/links/${token}`, given))
+
+  private async enter(comeIn: () => Promise<Person>): Promise<void> {
+    const person = await comeIn()
+    const before = await this.shopBefore()
+    if (before !== null && before !== person.shop.id) {
+      if (this.hasUnsent()) {
+        await request('DELETE', '/session')
+        throw new Error(
+          'Work for another shop is still on this device and has not been sent. Sign in there first, with a signal.',
+        )
+      }
       await forgetAll()
       this.store.dispatch(visitsForgotten())
       this.store.dispatch(placesForgotten())
     }
     await writeFact('person', person)
+    await writeFact('shop', person.shop.id)
     this.store.dispatch(signedIn(person))
     await this.refresh()
+  }
+
+  /** The shop whose work is on this device. */
+  private async shopBefore(): Promise<string | null> {
+    return (await readFact('shop')) ?? null
   }
 
   async signOut(): Promise<void> {
@@ -105,30 +164,74 @@ export class Sync {
   async refresh(): Promise<void> {
     await this.send()
     await this.attempt(async () => {
+      const sent = new Set([...this.edits(), ...this.made()].filter((kept) => kept.sent).map(({ id }) => id))
+      const { session } = this.store.getState()
+      const isReader = session.is === 'in' && session.person.role === 'reader'
       const [board, places, experience] = await Promise.all([
         request<Board>('GET', '/board'),
         request<Places>('GET', '/places'),
-        request<Experience>('GET', '/experience'),
+        isReader ? null : request<Experience>('GET', '/experience'),
       ])
-      await Promise.all([
-        writeFact('board', board),
-        writeFact('places', places),
-        writeFact('experience', experience),
-      ])
-      this.store.dispatch(experienceKnown(experience))
+      await Promise.all([writeFact('board', board), writeFact('places', places)])
+      if (experience) {
+        await writeFact('experience', experience)
+        this.store.dispatch(experienceKnown(experience))
+      }
       this.store.dispatch(placesKnown(places))
       this.store.dispatch(boardKnown(board))
+      this.store.dispatch(placesTaken(sent))
+      await Promise.all([...sent].flatMap((id) => [dropPlaceEdit(id), dropDiagram(id)]))
     })
+  }
+
+  private edits = (): readonly KeptPlaceEdit[] => this.store.getState().places.edits
+  private made = (): readonly KeptDiagram[] => this.store.getState().places.made
+
+  /** Who is signed in on this device; empty: nobody. */
+  private me(): string {
+    const { session } = this.store.getState()
+    return session.is === 'in' ? session.person.id : ''
+  }
+
+  /** Changes fields of a site or unit here, makes it where there is none, and sends it when it can. */
+  async editPlace(of: PlaceKind, place: string, changes: readonly FieldChange[]): Promise<void> {
+    if (changes.length === 0) return
+    this.clock = tick(this.clock, Date.now())
+    const edit = { id: newId(), of, place, clock: this.clock, changes, by: this.me(), sent: false }
+    await writePlaceEdit(edit)
+    this.store.dispatch(placeEdited(edit))
+    void this.send()
+  }
+
+  /** Sends many places at once, all or none, with a signal. Throws Refused or NoAnswer. */
+  async sendPlaces(changes: readonly PlaceChange[]): Promise<void> {
+    await this.send()
+    const edits = changes.map((change) => {
+      this.clock = tick(this.clock, Date.now())
+      return { id: newId(), ...change, clock: this.clock }
+    })
+    await request('POST', '/place-edits', { edits })
+    await this.refresh()
+  }
+
+  /** Keeps a circuit, made from another or anew. Gives its identity. */
+  async makeDiagram(ladder: string, follows: string): Promise<string> {
+    const diagram = { id: newId(), ladder, follows, by: this.me(), sent: false }
+    await writeDiagram(diagram)
+    this.store.dispatch(diagramMade(diagram))
+    void this.send()
+    return diagram.id
   }
 
   /** Starts a visit on this device; the server hears of it when it can. */
   async startVisit(unit: string): Promise<string> {
-    const { session } = this.store.getState()
+    const { places } = this.store.getState().places
     const visit = {
       id: newId(),
       unit,
+      diagram: places?.units.find(({ id }) => id === unit)?.diagram ?? '',
       startedAt: new Date().toISOString(),
-      startedBy: session.is === 'in' ? session.person.id : '',
+      startedBy: this.me(),
       sent: false,
       seen: 0,
     }
@@ -143,14 +246,17 @@ export class Sync {
     await this.attempt(async () => {
       const kept = this.store.getState().visits.visits[id]
       if (kept && !kept.sent) return
-      const visit = kept ?? { ...(await request<Visit>('GET', `/visits/${id}`)), sent: true, seen: 0 }
+      const visit = kept?.diagram
+        ? kept
+        : { ...(await request<Visit>('GET', `/visits/${id}`)), sent: true, seen: kept?.seen ?? 0 }
+      await this.fetchDiagram(visit.diagram)
       const { entries } = await request<{ entries: readonly StoredEntry[] }>(
         'GET',
         `/visits/${id}/entries?after=${visit.seen}`,
       )
       const seen = entries.reduce((most, { sequence }) => Math.max(most, sequence), visit.seen)
       const fetched = entries.map(({ sequence: _, ...entry }): KeptEntry => ({ ...entry, sent: true }))
-      for (const { clock } of fetched) this.clock = witness(this.clock, clock)
+      for (const { clock } of fetched) this.clock = witness(this.clock, clock, Date.now())
       await writeEntries(fetched)
       this.store.dispatch(entriesKept(fetched))
       await writeVisit({ ...visit, seen })
@@ -158,18 +264,24 @@ export class Sync {
     })
   }
 
+  /** A circuit that is not among the places any more, for a visit that began with it. */
+  private async fetchDiagram(id: string): Promise<void> {
+    const { places } = this.store.getState().places
+    if (!places || places.diagrams.some((diagram) => diagram.id === id)) return
+    this.store.dispatch(diagramFetched(await request<DiagramRecord>('GET', `/diagrams/${id}`)))
+  }
+
   /**
    * Keeps an entry on the device, shows it, and sends it when it can. Gives its identity; `kept` may change
    * in the same moment what else is shown.
    */
   async say(visit: string, body: EntryBody, kept?: (entry: string) => void): Promise<string> {
-    const { session } = this.store.getState()
     this.clock = tick(this.clock, Date.now())
     const entry: KeptEntry = {
       id: newId(),
       visit,
       clock: this.clock,
-      by: session.is === 'in' ? session.person.id : '',
+      by: this.me(),
       body,
       sent: false,
     }
@@ -187,10 +299,29 @@ export class Sync {
     return this.say(visit, { kind: 'photo', photo: id, of, words })
   }
 
+  /** Entries that go with the next sending: nobody's are sent in another's name, nor before their visit. */
   private unsent(): readonly KeptEntry[] {
-    return Object.values(this.store.getState().visits.logs)
+    const { logs, visits } = this.store.getState().visits
+    return Object.values(logs)
       .flat()
-      .filter(({ sent, refused }) => !sent && refused === undefined)
+      .filter((entry) => this.isToSend(entry) && visits[entry.visit]?.refused === undefined)
+  }
+
+  private isToSend({ sent, refused, by }: KeptEntry | KeptPlaceEdit | KeptDiagram): boolean {
+    return !sent && refused === undefined && (by === '' || by === this.me())
+  }
+
+  private unsentVisits = (): readonly KeptVisit[] =>
+    Object.values(this.store.getState().visits.visits).filter(
+      ({ sent, refused, startedBy }) =>
+        !sent && refused === undefined && (startedBy === '' || startedBy === this.me()),
+    )
+
+  /** Whether anything of anybody's is only on this device. */
+  private hasUnsent(): boolean {
+    const { logs, visits } = this.store.getState().visits
+    const all = [...Object.values(logs).flat(), ...Object.values(visits), ...this.edits(), ...this.made()]
+    return all.some(({ sent, refused }) => !sent && refused === undefined)
   }
 
   /** One sending at a time; what is said meanwhile goes with the next. */
@@ -210,16 +341,50 @@ export class Sync {
   }
 
   private async sendAll(): Promise<void> {
-    for (const visit of Object.values(this.store.getState().visits.visits)) {
-      if (visit.sent) continue
-      await request('POST', '/visits', { id: visit.id, unit: visit.unit })
-      await writeVisit({ ...visit, sent: true })
-      this.store.dispatch(visitKept({ ...visit, sent: true }))
-    }
+    for (const diagram of this.made().filter((kept) => this.isToSend(kept))) await this.sendDiagram(diagram)
+    for (const edit of this.edits().filter((kept) => this.isToSend(kept))) await this.sendEdit(edit)
+    for (const visit of this.unsentVisits()) await this.sendVisit(visit)
     for (const photo of await unsentPhotos()) await this.sendPhoto(photo)
     for (let waiting = this.unsent(); waiting.length > 0; waiting = this.unsent())
       await this.sendBatch(waiting.slice(0, batch))
     this.store.dispatch(reachable(true))
+  }
+
+  /** What is refused for good keeps its reason, stays on the device, and holds back nothing else. */
+  private async outcomeOf(
+    sending: Promise<unknown>,
+  ): Promise<{ sent: true } | { sent: false; refused: string }> {
+    try {
+      await sending
+      return { sent: true }
+    } catch (error) {
+      if (!isForGood(error)) throw error
+      return { sent: false, refused: error.message }
+    }
+  }
+
+  private async sendDiagram({ by, ...diagram }: KeptDiagram): Promise<void> {
+    const { id, ladder, follows } = diagram
+    const outcome = await this.outcomeOf(request('POST', '/diagrams', { id, ladder, follows }))
+    const after = { ...diagram, by, ...outcome }
+    await writeDiagram(after)
+    this.store.dispatch(diagramMade(after))
+  }
+
+  private async sendEdit(edit: KeptPlaceEdit): Promise<void> {
+    const { id, of, place, clock, changes } = edit
+    const sending = request('POST', '/place-edits', { edits: [{ id, of, place, clock, changes }] })
+    const after = { ...edit, ...(await this.outcomeOf(sending)) }
+    await writePlaceEdit(after)
+    this.store.dispatch(placeEdited(after))
+  }
+
+  private async sendVisit(visit: KeptVisit): Promise<void> {
+    const { id, unit, diagram } = visit
+    const body = { id, unit, ...(diagram ? { diagram } : {}) }
+    const after = { ...visit, ...(await this.outcomeOf(request('POST', '/visits', body))) }
+    await writeVisit(after)
+    this.store.dispatch(visitKept(after))
   }
 
   private async sendPhoto(photo: KeptPhoto): Promise<void> {
@@ -227,8 +392,7 @@ export class Sync {
       await sendPicture(`/photos/${photo.id}?visit=${photo.visit}`, photo.image)
     } catch (error) {
       // a picture that the server will never take stays on the device and holds back nothing
-      if (!(error instanceof Refused) || error.status === 401 || error.status === 429 || error.status >= 500)
-        throw error
+      if (!isForGood(error)) throw error
     }
     await writePhoto({ ...photo, sent: true })
   }
@@ -240,8 +404,7 @@ export class Sync {
       })
       await this.keep(entries.map((entry) => ({ ...entry, sent: true })))
     } catch (error) {
-      if (!(error instanceof Refused) || error.status === 401 || error.status === 429 || error.status >= 500)
-        throw error
+      if (!isForGood(error)) throw error
       // one entry that the server will never take must not hold back the others
       if (entries.length > 1) for (const entry of entries) await this.sendBatch([entry])
       else await this.keep(entries.map((entry) => ({ ...entry, refused: error.message })))

@@ -1,37 +1,17 @@
 import { useState } from 'react'
 import { dropOutsOf, readMeterCsv } from '@jokulgale/core/formats/meterCsv'
 import { Notice } from '../../ui/Notice'
+import { pickFile } from '../../ui/pickFile'
 import { Press } from '../../ui/Press'
 import type { OpenVisit } from '../visit/useVisit'
-
-/** Asks for a text file; null when none was chosen. */
-const chooseText = (): Promise<string | null> =>
-  new Promise((resolve) => {
-    const input = document.createElement('input')
-    input.type = 'file'
-    input.accept = '.csv,text/csv,text/plain'
-    input.style.display = 'none'
-    input.dataset.purpose = 'meter-log'
-    input.addEventListener('change', () => {
-      const [file] = input.files ?? []
-      input.remove()
-      if (file) void file.text().then(resolve)
-      else resolve(null)
-    })
-    input.addEventListener('cancel', () => {
-      input.remove()
-      resolve(null)
-    })
-    document.body.append(input)
-    input.click()
-  })
 
 /** For what comes and goes: a meter's log with its drop-outs, each of them evidence. */
 export function LogImport({ visit, onDone }: { readonly visit: OpenVisit; readonly onDone: () => void }) {
   const [problem, setProblem] = useState('')
   const take = async (): Promise<void> => {
-    const text = await chooseText()
-    if (text === null) return
+    const file = await pickFile({ accept: '.csv,text/csv,text/plain', purpose: 'meter-log' })
+    if (file === null) return
+    const text = await file.text()
     try {
       const drops = dropOutsOf(readMeterCsv(text, visit.diagram.common))
       if (drops.length === 0) {

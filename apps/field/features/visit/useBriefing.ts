@@ -31,9 +31,10 @@ export function useBriefing(
   useEffect(() => {
     if (ladder === '') return
     const asked = ++newest.current
-    const ageYears = (Date.now() - Date.parse(unit.installed)) / yearMs
+    // of an age that nobody knows nothing is said
+    const age = unit.installed ? { ageYears: (Date.now() - Date.parse(unit.installed)) / yearMs } : {}
     diagnosisService()
-      .brief(ladder, { complaint, entries }, { school }, { ageYears, ...(experience ? { experience } : {}) })
+      .brief(ladder, { complaint, entries }, { school }, { ...age, ...(experience ? { experience } : {}) })
       .then(
         (briefing) => {
           if (asked === newest.current)

@@ -40,7 +40,8 @@ export function useVisit(id: string): OpenVisit | null {
   const said = log.map((entry) => entry.id).join(' ')
   const unit = places?.units.find((candidate) => candidate.id === visit?.unit)
   const site = places?.sites.find((candidate) => candidate.id === unit?.site)
-  const ladder = places?.diagrams.find((candidate) => candidate.id === unit?.diagram)?.ladder
+  const version = visit?.diagram || unit?.diagram
+  const ladder = places?.diagrams.find(({ id: known }) => known === version)?.ladder
   const diagram = ladder === undefined ? null : knownLadder(ladder)
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const state = useMemo(() => (diagram ? foldVisit(log, diagram) : null), [said, diagram])

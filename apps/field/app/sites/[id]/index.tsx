@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { PairingScreen } from '../../features/pairing/PairingScreen'
+import { PairingScreen } from '../../../features/pairing/PairingScreen'
 
 export default function SiteRoute() {
   const { id } = useLocalSearchParams<{ id: string }>()

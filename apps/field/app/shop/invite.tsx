@@ -1,0 +1,1 @@
+export { InviteScreen as default } from '../../features/shop/InviteScreen'

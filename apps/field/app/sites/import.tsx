@@ -1,0 +1,1 @@
+export { ImportScreen as default } from '../../features/places/ImportScreen'

@@ -1,0 +1,223 @@
+import { useRouter } from 'expo-router'
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
+import { View } from 'react-native'
+import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
+import type { Stop } from '@jokulgale/core/diagnosis/strip'
+import { DiagramError, readLadder } from '@jokulgale/core/diagram/readLadder'
+import { Check } from '../../ui/Check'
+import { Chips } from '../../ui/Chips'
+import { Heading } from '../../ui/Heading'
+import { Notice } from '../../ui/Notice'
+import { Part } from '../../ui/Part'
+import { Press } from '../../ui/Press'
+import { Screen, useWide } from '../../ui/Screen'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import { useAppSelector } from '../store'
+import { useSync } from '../sync/SyncContext'
+import { StripView } from '../trace/StripView'
+import { StopSheet } from './StopSheet'
+import { useHistory } from './useHistory'
+import { useSketch, type Sketched } from './useSketch'
+
+/** The editor comes when its tab is opened: it is half as large as the rest of the application. */
+const LadderEditor = lazy(() => import('./LadderEditor'))
+
+/** A unit's circuit: changed on the strip or as text, solved at once, kept as a version. */
+export function CircuitScreen({ unitId }: { readonly unitId: string }) {
+  const places = useAppSelector((state) => state.places.places)
+  const unit = places?.units.find(({ id }) => id === unitId)
+  const diagram = places?.diagrams.find(({ id }) => id === unit?.diagram)
+  if (!unit || !diagram)
+    return (
+      <Screen head={<Heading title="Circuit" back="/sites" />}>
+        <Words>This unit is not known here. It may come with the next signal.</Words>
+      </Screen>
+    )
+  return <CircuitEditor key={diagram.id} unit={unit} diagram={diagram} />
+}
+
+const ways = [
+  { id: 'strip', words: 'On the strip' },
+  { id: 'text', words: 'As text' },
+] as const
+
+interface CircuitEditorProps {
+  readonly unit: UnitRecord
+  readonly diagram: DiagramRecord
+}
+
+function CircuitEditor({ unit, diagram }: CircuitEditorProps) {
+  const wide = useWide()
+  const { text, canUndo, set, undo } = useHistory(diagram.ladder)
+  const [way, setWay] = useState<(typeof ways)[number]['id']>('strip')
+  const [call, setCall] = useState('')
+  const sketched = useSketch(text, call)
+  const isChanged = text !== diagram.ladder
+  const editor = (
+    <Suspense fallback={<Words quiet>The editor is coming …</Words>}>
+      <LadderEditor text={text} problems={sketched.problems} onChange={set} />
+    </Suspense>
+  )
+  const drawing = <Drawing sketched={sketched} text={text} onCall={setCall} onEdited={set} />
+  return (
+    <Screen
+      maxWidth={wide ? 1180 : 760}
+      head={
+        <Heading
+          title={`Circuit of ${unit.label}`}
+          below={sketched.sketch?.title ?? diagram.title}
+          back={`/units/${unit.id}`}
+          right={<Press kind="quiet" title="Undo" disabled={!canUndo} onPress={undo} />}
+        />
+      }
+      foot={
+        <SaveFoot
+          unit={unit}
+          diagram={diagram}
+          text={text}
+          isChanged={isChanged}
+          problems={sketched.problems.length}
+        />
+      }
+    >
+      {wide ? null : <Chips label="How to change it" options={ways} chosen={way} onChoose={setWay} />}
+      <Problems sketched={sketched} />
+      {wide ? (
+        <View style={{ flexDirection: 'row', gap: space.huge, alignItems: 'flex-start' }}>
+          <View style={{ flex: 1 }}>{editor}</View>
+          <View style={{ flex: 1, gap: space.medium }}>{drawing}</View>
+        </View>
+      ) : way === 'text' ? (
+        editor
+      ) : (
+        drawing
+      )}
+    </Screen>
+  )
+}
+
+const shownProblems = 4
+
+function Problems({ sketched: { problems } }: { readonly sketched: Sketched }) {
+  return (
+    <>
+      {problems.slice(0, shownProblems).map(({ line, message }) => (
+        <Notice key={`${line} ${message}`} kind="wrong">{`Line ${line}: ${message}`}</Notice>
+      ))}
+      {problems.length > shownProblems ? (
+        <Words quiet>{`and ${problems.length - shownProblems} more`}</Words>
+      ) : null}
+    </>
+  )
+}
+
+interface DrawingProps {
+  readonly sketched: Sketched
+  readonly text: string
+  readonly onCall: (call: string) => void
+  readonly onEdited: (text: string) => void
+}
+
+/** The circuit as it works in a call; a tap on a stop changes it there. */
+function Drawing({ sketched: { sketch, problems }, text, onCall, onEdited }: DrawingProps) {
+  const [stop, setStop] = useState<Stop | null>(null)
+  const diagram = useMemo(() => {
+    try {
+      return readLadder(text)
+    } catch (error) {
+      if (error instanceof DiagramError) return null
+      throw error
+    }
+  }, [text])
+  const strips = useMemo(() => sketch?.strips ?? [], [sketch])
+  const choose = useCallback(
+    (point: string) => {
+      setStop(strips.flatMap(({ stops }) => stops).find((each) => each.point === point) ?? null)
+    },
+    [strips],
+  )
+  if (!sketch) return problems.length > 0 ? null : <Words quiet>Solving this circuit …</Words>
+  return (
+    <View style={{ gap: space.medium }}>
+      <Chips
+        label="Call"
+        options={sketch.calls.map(({ id, words }) => ({ id, words }))}
+        chosen={sketch.call}
+        onChoose={onCall}
+      />
+      {sketch.oscillates ? (
+        <Notice kind="caution">In this call the circuit never comes to rest.</Notice>
+      ) : null}
+      <Words size="small" quiet>
+        Healthy values. Tap a stop to change the path there.
+      </Words>
+      {strips.map((strip, k) => (
+        <StripView key={strip.words} strip={strip} startsOpen={k === 0} red="" black="" onStop={choose} />
+      ))}
+      {strips.length === 0 ? (
+        <Words quiet>Nothing is called for here, or no line trace says where its path runs.</Words>
+      ) : null}
+      <Part title="What its loads draw">
+        {sketch.loads.map(({ part, words, amps }) => (
+          <Words key={part}>{`${part}  ${words}: ${amps < 0.05 ? 'still' : `${amps.toFixed(1)} A`}`}</Words>
+        ))}
+      </Part>
+      {diagram ? (
+        <StopSheet
+          text={text}
+          diagram={diagram}
+          stop={stop}
+          onEdited={onEdited}
+          onClose={() => {
+            setStop(null)
+          }}
+        />
+      ) : null}
+    </View>
+  )
+}
+
+interface SaveFootProps extends CircuitEditorProps {
+  readonly text: string
+  readonly isChanged: boolean
+  readonly problems: number
+}
+
+/** Keeps the circuit as a new version, for this unit and those that have had the same one. */
+function SaveFoot({ unit, diagram, text, isChanged, problems }: SaveFootProps) {
+  const sync = useSync()
+  const router = useRouter()
+  const units = useAppSelector((state) => state.places.places?.units ?? [])
+  const [withSisters, setWithSisters] = useState(false)
+  const sisters = units.filter(
+    (other) => other.diagram === diagram.id && other.site === unit.site && other.id !== unit.id,
+  )
+  const keep = async (): Promise<void> => {
+    const made = await sync.makeDiagram(text, diagram.id)
+    for (const { id } of [unit, ...(withSisters ? sisters : [])])
+      await sync.editPlace('unit', id, [{ field: 'diagram', from: diagram.id, to: made }])
+    router.navigate(`/units/${unit.id}`)
+  }
+  return (
+    <View style={{ padding: space.medium, gap: space.small }}>
+      {isChanged && sisters.length > 0 ? (
+        <Check
+          title={`Also for ${sisters.map(({ label }) => label).join(', ')}, which have had the same`}
+          on={withSisters}
+          onPress={() => {
+            setWithSisters(!withSisters)
+          }}
+        />
+      ) : null}
+      <Press
+        kind="main"
+        title={problems > 0 ? 'Put right what is marked first' : 'Keep this circuit'}
+        disabled={!isChanged || problems > 0}
+        onPress={() => {
+          void keep()
+        }}
+      />
+    </View>
+  )
+}

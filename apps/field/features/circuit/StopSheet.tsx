@@ -1,0 +1,137 @@
+import { useState } from 'react'
+import { View } from 'react-native'
+import type { Stop } from '@jokulgale/core/diagnosis/strip'
+import type { Diagram, Wire } from '@jokulgale/core/diagram/diagram'
+import {
+  insertPart,
+  landElsewhere,
+  relabelWire,
+  takePartOut,
+  throughKinds,
+  type LadderEdit,
+} from '@jokulgale/core/diagram/editLadder'
+import { Field } from '../../ui/Field'
+import { Notice } from '../../ui/Notice'
+import { Part } from '../../ui/Part'
+import { Press } from '../../ui/Press'
+import { Row } from '../../ui/Row'
+import { Sheet } from '../../ui/Sheet'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+
+interface StopSheetProps {
+  readonly text: string
+  readonly diagram: Diagram
+  readonly stop: Stop | null
+  readonly onEdited: (text: string) => void
+  readonly onClose: () => void
+}
+
+/** What can be changed where a stop of the strip is: its wire, the part that it is reached through. */
+export function StopSheet({ text, diagram, stop, onEdited, onClose }: StopSheetProps) {
+  const [problem, setProblem] = useState('')
+  const take = (edit: LadderEdit): void => {
+    if (edit.is === 'problem') {
+      setProblem(edit.message)
+      return
+    }
+    setProblem('')
+    onEdited(edit.text)
+    onClose()
+  }
+  const wire = stop?.by.is === 'wire' ? diagram.wires.get(stop.by.id) : undefined
+  const part = stop?.by.is === 'part' ? stop.by : null
+  return (
+    <Sheet title={stop ? stop.point : ''} open={stop !== null} onClose={onClose}>
+      {stop ? <Words quiet>{stop.words}</Words> : null}
+      {problem ? <Notice kind="wrong">{problem}</Notice> : null}
+      {part ? (
+        <Press
+          title={`Take ${part.part} out of the path`}
+          onPress={() => {
+            take(takePartOut(text, diagram, part.part))
+          }}
+        />
+      ) : null}
+      {wire ? <WireForms key={wire.id} text={text} diagram={diagram} wire={wire} take={take} /> : null}
+      {!wire && !part ? <Words quiet>This is where the path begins. Tap a stop further down.</Words> : null}
+    </Sheet>
+  )
+}
+
+interface WireFormsProps {
+  readonly text: string
+  readonly diagram: Diagram
+  readonly wire: Wire
+  readonly take: (edit: LadderEdit) => void
+}
+
+function WireForms({ text, diagram, wire, take }: WireFormsProps) {
+  const [color, setColor] = useState(wire.color)
+  const [number, setNumber] = useState(wire.number)
+  const [point, setPoint] = useState('')
+  return (
+    <View style={{ gap: space.large }}>
+      <InsertForm text={text} diagram={diagram} wire={wire} take={take} />
+      <Part title={`The wire ${wire.color} ${wire.number}`}>
+        <Field label="Colour" value={color} onChangeText={setColor} autoCapitalize="none" />
+        <Field label="Number" value={number} onChangeText={setNumber} autoCapitalize="none" />
+        <Press
+          title="Give it this label"
+          onPress={() => {
+            take(relabelWire(text, wire, color.trim(), number.trim()))
+          }}
+        />
+      </Part>
+      <Part title="It lands somewhere else">
+        <Field
+          label={`Terminal instead of ${wire.to}`}
+          value={point}
+          onChangeText={setPoint}
+          autoCapitalize="characters"
+          placeholder="TB.G"
+        />
+        <Press
+          title="Land it there"
+          onPress={() => {
+            take(landElsewhere(text, diagram, wire, point.trim()))
+          }}
+        />
+      </Part>
+    </View>
+  )
+}
+
+/** A name that is free, from the words of a kind: `LPS`, then `LPS2`. */
+function freeName(diagram: Diagram, words: string): string {
+  const letters = words
+    .split(/[^a-z]+/i)
+    .map(([first]) => first ?? '')
+    .join('')
+    .toUpperCase()
+  let name = letters
+  for (let k = 2; diagram.parts.has(name); k++) name = `${letters}${k}`
+  return name
+}
+
+function InsertForm({ text, diagram, wire, take }: WireFormsProps) {
+  const [sought, setSought] = useState('')
+  const zone = diagram.points.get(wire.to)?.zone ?? ''
+  const fitting = throughKinds.filter(({ words }) => words.includes(sought.trim().toLowerCase()))
+  return (
+    <Part title="Put a part into this wire">
+      <Field label="Kind of part" value={sought} onChangeText={setSought} placeholder="switch, fuse, limit" />
+      {fitting.slice(0, sought === '' ? 5 : 12).map((kind) => (
+        <Row
+          key={kind.kind}
+          title={kind.words}
+          below={`as ${freeName(diagram, kind.words)}, in ${diagram.zones.get(zone)?.words ?? zone}`}
+          onPress={() => {
+            const words = `${kind.words.charAt(0).toUpperCase()}${kind.words.slice(1)}`
+            take(insertPart(text, diagram, wire, { id: freeName(diagram, kind.words), kind, words, zone }))
+          }}
+        />
+      ))}
+    </Part>
+  )
+}

@@ -1,0 +1,60 @@
+import { useState } from 'react'
+import { View } from 'react-native'
+import type { DiagramRecord } from '@jokulgale/contract/places'
+import { Field } from '../../ui/Field'
+import { Notice } from '../../ui/Notice'
+import { Row } from '../../ui/Row'
+import { Sheet } from '../../ui/Sheet'
+import { Words } from '../../ui/Words'
+
+interface CircuitChooserProps {
+  readonly circuits: readonly DiagramRecord[]
+  readonly chosen: string
+  readonly onChoose: (id: string) => void
+  readonly error: string | undefined
+}
+
+/** Which circuit a unit has: one of the program's to begin with, or one of the shop's own. */
+export function CircuitChooser({ circuits, chosen, onChoose, error }: CircuitChooserProps) {
+  const [open, setOpen] = useState(false)
+  const [sought, setSought] = useState('')
+  const now = circuits.find(({ id }) => id === chosen)
+  const words = sought.toLowerCase().split(' ')
+  const fitting = circuits.filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)))
+  return (
+    <View>
+      <Row
+        title={now ? now.title : 'Choose its circuit'}
+        below={
+          now ? 'Its circuit; can be changed wire by wire once the unit is there' : 'The nearest one will do'
+        }
+        label="Choose its circuit"
+        onPress={() => {
+          setOpen(true)
+        }}
+      />
+      {error ? <Notice kind="wrong">{error}</Notice> : null}
+      <Sheet
+        title="Circuit"
+        open={open}
+        onClose={() => {
+          setOpen(false)
+        }}
+      >
+        <Field label="Find a circuit" value={sought} onChangeText={setSought} placeholder="rooftop gas 480" />
+        {fitting.map(({ id, title, isBuiltIn }) => (
+          <Row
+            key={id}
+            title={title}
+            below={isBuiltIn ? 'comes with the program' : 'of this shop'}
+            onPress={() => {
+              onChoose(id)
+              setOpen(false)
+            }}
+          />
+        ))}
+        {fitting.length === 0 ? <Words quiet>{`No circuit has “${sought}” in its title.`}</Words> : null}
+      </Sheet>
+    </View>
+  )
+}

@@ -1,0 +1,54 @@
+import { yupResolver } from '@hookform/resolvers/yup'
+import { useForm } from 'react-hook-form'
+import { View } from 'react-native'
+import { newShopSchema, type NewShop } from '@jokulgale/contract/people'
+import { FormField } from '../../ui/FormField'
+import { Notice } from '../../ui/Notice'
+import { Press } from '../../ui/Press'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import { useSync } from '../sync/SyncContext'
+import { useSubmit } from './useSubmit'
+
+/** The first start: whoever comes first makes the shop and owns it. */
+export function FirstShop() {
+  const sync = useSync()
+  const form = useForm<NewShop>({
+    resolver: yupResolver(newShopSchema),
+    defaultValues: { shop: '', name: '', email: '', password: '' },
+  })
+  const { control } = form
+  const { submit, problem, busy } = useSubmit(form, sync.makeShop)
+  return (
+    <View style={{ gap: space.large }}>
+      <View>
+        <Words size="lead" strong role="heading" aria-level={2}>
+          Make your shop
+        </Words>
+        <Words quiet>Nobody has one here yet. You will own it, and invite the others.</Words>
+      </View>
+      <View style={{ gap: space.small }}>
+        <FormField control={control} name="shop" label="Name of the shop" />
+        <FormField control={control} name="name" label="Your name" autoComplete="name" />
+        <FormField
+          control={control}
+          name="email"
+          label="E-mail"
+          autoCapitalize="none"
+          autoComplete="username"
+          inputMode="email"
+        />
+        <FormField
+          control={control}
+          name="password"
+          label="Password, ten letters or more"
+          secureTextEntry
+          autoComplete="new-password"
+          onSubmitEditing={submit}
+        />
+      </View>
+      {problem ? <Notice kind="wrong">{problem}</Notice> : null}
+      <Press kind="main" title="Make the shop" busy={busy} onPress={submit} />
+    </View>
+  )
+}

@@ -1,0 +1,33 @@
+import { useState } from 'react'
+import { View } from 'react-native'
+import type { MadeLink } from '@jokulgale/contract/people'
+import { Press } from '../../ui/Press'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+
+/** A link that has just been made: shown once, to be handed on. */
+export function LinkToHand({ link }: { readonly link: MadeLink }) {
+  const [copied, setCopied] = useState(false)
+  const address = `${window.location.origin}${link.path}`
+  const until = new Date(link.expiresAt).toLocaleString('en-GB', { day: 'numeric', month: 'long' })
+  return (
+    <View style={{ gap: space.small }}>
+      <Words selectable strong>
+        {address}
+      </Words>
+      <Words size="small" quiet>{`Good for one use, until ${until}. It is not shown again.`}</Words>
+      <Press
+        title={copied ? 'Copied' : 'Copy the link'}
+        onPress={() => {
+          navigator.clipboard.writeText(address).then(
+            () => {
+              setCopied(true)
+            },
+            // without a clipboard it can still be marked and copied by hand
+            () => undefined,
+          )
+        }}
+      />
+    </View>
+  )
+}

@@ -1,0 +1,61 @@
+import { yupResolver } from '@hookform/resolvers/yup'
+import { useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { passwordChangeSchema, type PasswordChange } from '@jokulgale/contract/people'
+import { FormField } from '../../ui/FormField'
+import { Notice } from '../../ui/Notice'
+import { Part } from '../../ui/Part'
+import { Press } from '../../ui/Press'
+import { useSubmit } from '../session/useSubmit'
+import { request } from '../sync/request'
+
+/** A new password with the old one; the other devices are signed out by it. */
+export function PasswordForm() {
+  const [open, setOpen] = useState(false)
+  const [done, setDone] = useState(false)
+  const form = useForm<PasswordChange>({
+    resolver: yupResolver(passwordChangeSchema),
+    defaultValues: { before: '', password: '' },
+  })
+  const { submit, problem, busy } = useSubmit(form, async (given) => {
+    await request('POST', '/password', given)
+    form.reset()
+    setDone(true)
+    setOpen(false)
+  })
+  return (
+    <Part title="Your password">
+      {done ? <Notice kind="good">Changed. Your other devices are signed out.</Notice> : null}
+      {open ? (
+        <>
+          <FormField
+            control={form.control}
+            name="before"
+            label="Present password"
+            secureTextEntry
+            autoComplete="current-password"
+          />
+          <FormField
+            control={form.control}
+            name="password"
+            label="New password, ten letters or more"
+            secureTextEntry
+            autoComplete="new-password"
+            onSubmitEditing={submit}
+          />
+          {problem ? <Notice kind="wrong">{problem}</Notice> : null}
+          <Press kind="main" title="Change the password" busy={busy} onPress={submit} />
+        </>
+      ) : (
+        <Press
+          title="Change it"
+          label="Change your password"
+          onPress={() => {
+            setOpen(true)
+            setDone(false)
+          }}
+        />
+      )}
+    </Part>
+  )
+}

@@ -1,0 +1,117 @@
+import { useState } from 'react'
+import { View } from 'react-native'
+import { roles, type MadeLink, type ShopPerson } from '@jokulgale/contract/people'
+import { Chips } from '../../ui/Chips'
+import { Notice } from '../../ui/Notice'
+import { Press } from '../../ui/Press'
+import { Row } from '../../ui/Row'
+import { Sheet } from '../../ui/Sheet'
+import { Words } from '../../ui/Words'
+import { useAppSelector } from '../store'
+import { request } from '../sync/request'
+import { LinkToHand } from './LinkToHand'
+import { roleWords } from './roleWords'
+
+interface PersonRowProps {
+  readonly person: ShopPerson
+  readonly isOwner: boolean
+  readonly isMe: boolean
+  readonly onChanged: () => void
+}
+
+/** A person of the shop; for the owner, what can be done about their way in. */
+export function PersonRow({ person, isOwner, isMe, onChanged }: PersonRowProps) {
+  const [open, setOpen] = useState(false)
+  const sites = useAppSelector((state) => state.places.places?.sites ?? [])
+  const site = sites.find(({ id }) => id === person.site)?.name
+  const below = [person.email, person.closed ? 'closed' : roleWords[person.role], site].filter(Boolean)
+  const canOpen = isOwner && !person.closed
+  return (
+    <View>
+      <Row
+        title={isMe ? `${person.name} (you)` : person.name}
+        below={below.join(' · ')}
+        {...(canOpen
+          ? {
+              onPress: () => {
+                setOpen(true)
+              },
+            }
+          : {})}
+      />
+      <Sheet
+        title={person.name}
+        open={open}
+        onClose={() => {
+          setOpen(false)
+        }}
+      >
+        <PersonForm
+          person={person}
+          onChanged={() => {
+            setOpen(false)
+            onChanged()
+          }}
+        />
+      </Sheet>
+    </View>
+  )
+}
+
+function PersonForm({ person, onChanged }: Pick<PersonRowProps, 'person' | 'onChanged'>) {
+  const [problem, setProblem] = useState('')
+  const [link, setLink] = useState<MadeLink | null>(null)
+  const [closing, setClosing] = useState(false)
+  const attempt = (work: () => Promise<void>): void => {
+    work().catch((error: unknown) => {
+      setProblem(error instanceof Error ? error.message : String(error))
+    })
+  }
+  const change = (path: string, body: unknown): void => {
+    attempt(async () => {
+      await request('POST', `/people/${person.id}/${path}`, body)
+      onChanged()
+    })
+  }
+  return (
+    <>
+      <Words>{person.email}</Words>
+      <Chips
+        label="Role"
+        options={roles
+          .filter((role) => role !== 'reader' || person.role === 'reader')
+          .map((id) => ({ id, words: roleWords[id] }))}
+        chosen={person.role}
+        onChoose={(role) => {
+          change('role', { role })
+        }}
+      />
+      <Press
+        title="Make a link for a new password"
+        onPress={() => {
+          attempt(async () => {
+            setLink(await request<MadeLink>('POST', `/people/${person.id}/password-link`, {}))
+          })
+        }}
+      />
+      {link ? <LinkToHand link={link} /> : null}
+      {closing ? (
+        <Press
+          kind="main"
+          title={`Close ${person.name}: no more sign-in`}
+          onPress={() => {
+            change('close', {})
+          }}
+        />
+      ) : (
+        <Press
+          title="Leaves the shop"
+          onPress={() => {
+            setClosing(true)
+          }}
+        />
+      )}
+      {problem ? <Notice kind="wrong">{problem}</Notice> : null}
+    </>
+  )
+}

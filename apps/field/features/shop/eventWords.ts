@@ -1,0 +1,18 @@
+import type { SecurityEvent } from '@jokulgale/contract/security'
+
+const words: Readonly<Record<SecurityEvent['what'], string>> = {
+  'signed-in': 'signed in',
+  refused: 'was refused',
+  'signed-out-everywhere': 'signed out everywhere else',
+  'password-changed': 'has a new password',
+  invited: 'invited',
+  joined: 'joined',
+  'link-made': 'made a password link for',
+  'role-changed': 'changed the role of',
+  closed: 'closed',
+  exported: 'exported the shop',
+}
+
+/** A security event as a sentence. */
+export const eventWords = ({ person, what, about }: SecurityEvent): string =>
+  [person ?? 'Somebody', words[what], about].filter(Boolean).join(' ')

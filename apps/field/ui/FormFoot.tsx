@@ -1,0 +1,19 @@
+import { View } from 'react-native'
+import { Press } from './Press'
+import { space } from './theme'
+
+interface FormFootProps {
+  readonly title: string
+  readonly onPress: () => void
+  readonly disabled?: boolean
+  readonly busy?: boolean
+}
+
+/** The one thing to do with a form, in the thumb's reach. */
+export function FormFoot({ title, onPress, disabled = false, busy = false }: FormFootProps) {
+  return (
+    <View style={{ padding: space.medium }}>
+      <Press kind="main" title={title} disabled={disabled} busy={busy} onPress={onPress} />
+    </View>
+  )
+}

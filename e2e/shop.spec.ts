@@ -1,0 +1,181 @@
+import { expect, test, type Page } from '@playwright/test'
+import { Technician } from './technician'
+
+test.use({ baseURL: process.env.E2E_OWN_ORIGIN })
+test.describe.configure({ mode: 'serial' })
+
+const owner = { email: 'nell@gannet.example', password: 'six wet gloves' }
+/** From a server with nothing on it to a unit of one's own being traced. */
+const mostInteractions = 60
+
+/** A hand on the screen that counts what it does: a press, or a field filled in. */
+class Hand {
+  interactions = 0
+  constructor(readonly page: Page) {}
+  async fill(label: string, text: string): Promise<void> {
+    this.interactions += 1
+    await this.page.getByLabel(label, { exact: true }).last().fill(text)
+  }
+  async press(name: string | RegExp, role: 'button' | 'link' | 'tab' = 'button'): Promise<void> {
+    this.interactions += 1
+    await this.page
+      .getByRole(role, { name, exact: typeof name === 'string' })
+      .last()
+      .click()
+  }
+}
+
+async function signIn(page: Page): Promise<Technician> {
+  const technician = new Technician(page)
+  await page.goto('/')
+  await page.getByLabel('E-mail').fill(owner.email)
+  await page.getByLabel('Password').fill(owner.password)
+  await technician.press('Sign in')
+  await expect(page.getByRole('heading', { name: 'Calls' })).toBeVisible()
+  return technician
+}
+
+test('from nothing to one’s own unit, changed wire by wire, being traced', async ({ page }) => {
+  const technician = new Technician(page)
+  const hand = new Hand(page)
+  await page.goto('/')
+  await hand.fill('Name of the shop', 'Gannet Controls')
+  await hand.fill('Your name', 'Nell Ferrow')
+  await hand.fill('E-mail', owner.email)
+  await hand.fill('Password, ten letters or more', 'short')
+  await hand.press('Make the shop')
+  await expect(page.getByText('a password has at least 10 letters')).toBeVisible()
+  await hand.fill('Password, ten letters or more', owner.password)
+  await hand.press('Make the shop')
+  await hand.press('New call: choose the unit')
+  await hand.press('Add a site')
+  await hand.fill('Name of the site', 'Gannet Hall')
+  await hand.press('Add the site')
+  await hand.press('Gannet Hall: add a unit')
+  await hand.fill('Label, as on its door', 'FC-4')
+  await hand.press('Add the unit')
+  await expect(page.getByText('choose the circuit that the unit has')).toBeVisible()
+  await hand.press('Choose its circuit', 'link')
+  await hand.fill('Find a circuit', 'cooling only')
+  await hand.press(/Ceiling fan coil, cooling only/, 'link')
+  await hand.press('Add the unit')
+  await hand.press('Its circuit')
+  await hand.press('Cooling')
+  const before = hand.interactions
+  await hand.press(/^LPS\.1/)
+  await hand.fill('Kind of part', 'freeze')
+  await hand.press(/freeze/i, 'link')
+  await expect(page.getByRole('button', { name: /^FP\.1/ })).toBeVisible()
+  await hand.press(/^HPS\.1/)
+  await hand.fill('Kind of part', 'door')
+  await hand.press(/door switch/i, 'link')
+  await expect(page.getByRole('button', { name: /^DS\.1/ })).toBeVisible()
+  expect(hand.interactions - before).toBeLessThanOrEqual(12)
+  await hand.press('Undo')
+  await expect(page.getByRole('button', { name: /^DS\.1/ })).toBeHidden()
+  await hand.press('Keep this circuit')
+  await hand.press('Take a call on this unit')
+  await hand.press('Not cooling')
+  await hand.press('I am here: start')
+  await hand.press('Trace', 'tab')
+  await expect(page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })).toBeVisible({
+    timeout: 60_000,
+  })
+  expect(hand.interactions).toBeLessThanOrEqual(mostInteractions)
+  // the part that was put in is diagnosed like any other
+  await technician.set('Cooling')
+  await technician.measure('FP.1', 'TB.C', '26')
+  await technician.measure('FP.2', 'TB.C', '0')
+  await technician.tab('Suspects')
+  await expect(page.getByRole('button', { name: /FP/ }).first()).toBeVisible()
+  expect(technician.complaints.filter((text) => !/status of 401|400/.test(text))).toEqual([])
+})
+
+test('of a list of fifty units with five bad rows the good ones come in, and the bad ones are named', async ({
+  page,
+}) => {
+  const technician = await signIn(page)
+  const rows = Array.from({ length: 50 }, (_, k) => {
+    if (k === 3) return ',FC-104,fan-coil-cooling,,'
+    if (k === 11) return 'Tern House,,fan-coil-cooling,,'
+    if (k === 23) return 'Tern House,FC-123,steam engine,,'
+    if (k === 31) return 'Tern House,FC-131,fan-coil-cooling,,2023-02-30'
+    if (k === 44) return 'Tern House,FC-143,fan-coil-cooling,,'
+    return `Tern House,FC-1${String(k).padStart(2, '0')},fan-coil-cooling,SN-${k},2016`
+  })
+  await page.goto('/sites/import')
+  await page.getByLabel('Or paste it here').fill(['Site,Unit,Type,Serial,Installed', ...rows].join('\n'))
+  await expect(page.getByText('45 of 50 rows can be brought in')).toBeVisible()
+  for (const row of [5, 13, 25, 33, 46]) await expect(page.getByText(`Row ${row},`)).toBeVisible()
+  await technician.press('Bring in 45 units')
+  await page.getByLabel('Find').fill('FC-1')
+  await expect(page.getByRole('link', { name: /^FC-1/ })).toHaveCount(45)
+  const { units, sites } = await (await page.request.get('/api/places')).json()
+  expect(sites.filter(({ name }: { name: string }) => name === 'Tern House')).toHaveLength(1)
+  expect(units.find(({ label }: { label: string }) => label === 'FC-100')).toMatchObject({
+    serial: 'SN-0',
+    installed: '2016-01-01',
+  })
+})
+
+test('a site, a unit and a call made with no signal are on the server when it returns', async ({
+  page,
+  context,
+}) => {
+  const technician = await signIn(page)
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+  })
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
+  await context.setOffline(true)
+  const hand = new Hand(page)
+  await hand.press('New call: choose the unit')
+  await hand.press('Add a site')
+  await hand.fill('Name of the site', 'Puffin Court')
+  await hand.press('Add the site')
+  await hand.press('Puffin Court: add a unit')
+  await hand.fill('Label, as on its door', 'AH-9')
+  await hand.press('Choose its circuit', 'link')
+  await hand.fill('Find a circuit', 'two-pipe')
+  await page
+    .getByRole('link', { name: /comes with the program|Two-pipe|two-pipe/ })
+    .first()
+    .click()
+  await hand.press('Add the unit')
+  await hand.press('Take a call on this unit')
+  await page.getByRole('button', { name: /^No / }).first().click()
+  await page.reload()
+  await context.setOffline(false)
+  await expect(async () => {
+    const { units } = await (await page.request.get('/api/places')).json()
+    expect(units.map(({ label }: { label: string }) => label)).toContain('AH-9')
+    const { items } = await (await page.request.get('/api/board')).json()
+    expect(items.map(({ unit }: { unit: { label: string } }) => unit.label)).toContain('AH-9')
+  }).toPass({ timeout: 60_000 })
+  expect(technician.complaints.filter((text) => /TypeError|undefined/.test(text))).toEqual([])
+})
+
+test('a reader joins by a link, sees one site and can change nothing there', async ({ page, browser }) => {
+  const technician = await signIn(page)
+  await page.goto('/shop/invite')
+  await page.getByLabel('Name').last().fill('Ulla Hesk')
+  await page.getByLabel('E-mail').fill('ulla@tern.example')
+  await technician.press('reader of one site')
+  await technician.press('Tern House')
+  await technician.press('Make the link')
+  const link = await page.getByText(/\/join\//).textContent()
+  const other = await browser.newContext({ baseURL: process.env.E2E_OWN_ORIGIN })
+  const reader = new Technician(await other.newPage())
+  await reader.page.goto(link ?? '')
+  await expect(reader.page.getByRole('heading', { name: 'Join Gannet Controls' })).toBeVisible()
+  await reader.page.getByLabel('Password, ten letters or more').fill('twelve dry keys')
+  await reader.press('Join')
+  await reader.press('Sites and units')
+  await expect(reader.page.getByRole('heading', { name: 'Tern House' })).toBeVisible()
+  await expect(reader.page.getByText('Gannet Hall')).toBeHidden()
+  await expect(reader.page.getByRole('button', { name: 'Add a site' })).toBeHidden()
+  await reader.page.getByRole('link', { name: 'FC-100' }).click()
+  await expect(reader.page.getByText(/serial SN-0/)).toBeVisible()
+  await expect(reader.page.getByRole('button', { name: 'Take a call on this unit' })).toBeHidden()
+  await other.close()
+})

@@ -1,0 +1,51 @@
+import { clampAmps } from '../circuit/meter'
+import { readLadder } from '../diagram/readLadder'
+import { gather } from '../visit/evidence'
+import { UnitModel } from './predictor'
+import { measuredStrips, type Strip } from './strip'
+
+/** A load as a healthy unit runs it. */
+export interface SketchedLoad {
+  readonly part: string
+  readonly words: string
+  readonly amps: number
+}
+
+/** A circuit as it would work, in one of its calls: for whoever is drawing it. */
+export interface Sketch {
+  readonly title: string
+  readonly calls: readonly { readonly id: string; readonly words: string }[]
+  /** The call that is shown. */
+  readonly call: string
+  readonly strips: readonly Strip[]
+  readonly loads: readonly SketchedLoad[]
+  /** The circuit never comes to rest in this call. */
+  readonly oscillates: boolean
+}
+
+/** Solves a circuit that nobody has called about. `call`: any other is the first with a path. Throws DiagramError. */
+export function sketchOf(ladder: string, call: string): Sketch {
+  const diagram = readLadder(ladder)
+  const traced = diagram.calls.find(({ id }) => diagram.traces.some((trace) => trace.call === id))
+  const shown = diagram.calls.find(({ id }) => id === call) ?? traced ?? diagram.calls[0]
+  const findings = gather(diagram, { complaint: '', entries: [{ kind: 'call', call: shown.id }] })
+  const model = new UnitModel(diagram)
+  const strips = measuredStrips(model, findings)
+  const { circuit } = model.situation(findings.now)
+  const { healthy, network } = circuit
+  const loads = network.links.flatMap(({ part, role }, link): readonly SketchedLoad[] =>
+    part && role === 'load' && (part.kind.symbol === 'motor' || part.kind.symbol === 'heater')
+      ? [{ part: part.id, words: part.words, amps: clampAmps(healthy, link) }]
+      : [],
+  )
+  const most = new Map<string, SketchedLoad>()
+  for (const load of loads) if (load.amps >= (most.get(load.part)?.amps ?? 0)) most.set(load.part, load)
+  return {
+    title: diagram.title,
+    calls: diagram.calls.map(({ id, words }) => ({ id, words })),
+    call: shown.id,
+    strips,
+    loads: [...most.values()],
+    oscillates: healthy.oscillates,
+  }
+}
