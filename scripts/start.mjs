@@ -4,17 +4,18 @@ import { randomBytes } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises'
 import path from 'node:path'
-import { stateFolder, webFolder } from './house/paths.mjs'
-import { freePort, isAlive } from './house/run.mjs'
+import { databaseFolder, startLock, stateFolder, webFolder } from './house/paths.mjs'
+import { freePort } from './house/run.mjs'
+import { runningStart } from './house/runningStart.mjs'
 import { startPostgres } from './house/postgres.mjs'
-import { startServer, stopServer } from './house/server.mjs'
+import { keepRunning } from './house/keepRunning.mjs'
+import { startServer } from './house/server.mjs'
 import { buildServer, buildWeb, installPackages } from './house/build.mjs'
 
 const fresh = process.argv.includes('--fresh')
 const wantedPort = Number(process.env.PORT ?? 8080)
 const isOwn = process.argv.includes('--empty')
-const database = path.join(stateFolder, isOwn ? 'own-database' : 'database')
-const lock = path.join(stateFolder, 'start.json')
+const database = databaseFolder(isOwn)
 const undo = []
 
 async function stopAll(code) {
@@ -23,13 +24,20 @@ async function stopAll(code) {
 }
 
 async function refuseTwice() {
-  if (!existsSync(lock)) return
-  const { pid, address } = JSON.parse(await readFile(lock, 'utf8').catch(() => '{}'))
-  const command = pid ? await readFile(`/proc/${pid}/cmdline`, 'utf8').catch(() => '') : ''
-  if (pid !== process.pid && isAlive(pid) && command.includes('start.mjs')) {
-    console.error(`Already running at ${address} (process ${pid}). Stop it with Ctrl-C there first.`)
-    process.exit(1)
-  }
+  const running = await runningStart()
+  if (!running) return
+  console.error(
+    `Already running at ${running.address} (process ${running.pid}). Stop it with Ctrl-C there first.`,
+  )
+  process.exit(1)
+}
+
+/** The port is part of the address that devices keep their work under: another one is never taken without being asked for. */
+async function portOrExplain(port) {
+  if ((await freePort(port)) === port) return port
+  throw new Error(
+    `Port ${port} is taken by another program. Stop that one, or choose a port for good: PORT=8081 npm start.`,
+  )
 }
 
 async function sessionSecret() {
@@ -59,22 +67,22 @@ try {
   }
   const postgres = await startPostgres(database)
   undo.push(() => postgres.stop())
-  const port = await freePort(wantedPort)
-  const server = await startServer({
-    databaseUrl: postgres.url,
-    sessionSecret: await sessionSecret(),
-    port,
-    webFolder,
-    environment: isOwn ? { DEMO: 'none' } : {},
-  })
-  undo.push(() => stopServer(server))
-  server.once('exit', (code) => {
-    console.error(`The server ended (${code}).`)
-    void stopAll(1)
-  })
+  const port = await portOrExplain(wantedPort)
+  const server = await keepRunning(
+    async () =>
+      startServer({
+        databaseUrl: postgres.url,
+        sessionSecret: await sessionSecret(),
+        port,
+        webFolder,
+        environment: isOwn ? { DEMO: 'none' } : {},
+      }),
+    () => postgres.restart(),
+  )
+  undo.push(() => server.stop())
   const address = `http://127.0.0.1:${port}`
-  await writeFile(lock, JSON.stringify({ pid: process.pid, address }))
-  undo.push(() => rm(lock, { force: true }))
+  await writeFile(startLock, JSON.stringify({ pid: process.pid, address }))
+  undo.push(() => rm(startLock, { force: true }))
   console.log(
     [
       `\nJokulgale is at ${address}`,

@@ -4,6 +4,7 @@ import { chmod, mkdtemp, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { randomBytes } from 'node:crypto'
+import { backupProblems } from './house/backupCheck.mjs'
 import { findChromium, findNgspice } from './house/debian.mjs'
 import { buildServer, buildWeb, installPackages } from './house/build.mjs'
 import { root, webFolder } from './house/paths.mjs'
@@ -109,6 +110,13 @@ async function journeys(scratch) {
   await countPlaywright(report).catch(() => count('journeys', code === 0))
 }
 
+/** A backup brings back what a database had, and never takes one away. */
+async function backups(scratch) {
+  const problems = await backupProblems(scratch)
+  for (const words of problems) console.error(words)
+  count('backup and restore', problems.length === 0)
+}
+
 const scratch = await mkdtemp(path.join(tmpdir(), 'jokulgale-test-'))
 // the database's own user passes through
 await chmod(scratch, 0o711)
@@ -119,6 +127,7 @@ try {
   await findChromium()
   // one works on a core, the other on the other
   await Promise.all([unitTests(scratch), checksAndBuild()])
+  await backups(scratch)
   await journeys(scratch)
 } catch (error) {
   console.error(error)

@@ -10,6 +10,7 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type pg from 'pg'
 import type { Database } from './db/connect'
+import type { PictureDesk } from './pictures/pictureDesk'
 import { photoRoutes } from './routes/photos'
 import { peopleRoutes } from './routes/people'
 import { placeRoutes } from './routes/places'
@@ -32,6 +33,7 @@ export interface AppOptions {
   /** A proxy in front speaks TLS: cookies go over nothing else, and addresses are those it hands on. */
   readonly behindTls?: boolean
   readonly fonts: ReportFonts
+  readonly pictures: PictureDesk
 }
 
 const sessionDays = 30
@@ -46,6 +48,7 @@ export function createApp({
   webFolder,
   signInsPerMinute = 30,
   fonts,
+  pictures,
   behindTls = false,
 }: AppOptions): Express {
   const app = express()
@@ -100,8 +103,8 @@ export function createApp({
     placeRoutes(db, fonts),
     peopleRoutes(db),
     recordRoutes(db),
-    reportRoutes(db, fonts),
-    photoRoutes(db),
+    reportRoutes(db, fonts, pictures),
+    photoRoutes(db, pictures),
     visitRoutes(db),
   )
   if (webFolder) serveWeb(app, webFolder)

@@ -5,6 +5,7 @@ import { createApp } from './app'
 import { connect } from './db/connect'
 import { migrateDatabase } from './db/migrate'
 import { loadDemo } from './demo/load'
+import { PictureDesk } from './pictures/pictureDesk'
 import { bringShopsUpToDate } from './services/shops'
 
 const environment: Readonly<Record<string, string | undefined>> = process.env
@@ -28,7 +29,9 @@ const fonts = {
   text: face('400Regular/AtkinsonHyperlegibleNext_400Regular.ttf'),
   strong: face('700Bold/AtkinsonHyperlegibleNext_700Bold.ttf'),
 }
+const pictures = new PictureDesk(path.join(required('SERVER_ROOT'), 'pictures', 'reencode.mjs'))
 const app = createApp({
+  pictures,
   fonts,
   pool,
   db,
@@ -42,7 +45,11 @@ const server = app.listen(Number(process.env.PORT ?? 8080), process.env.HOST ?? 
   process.send?.('ready')
 })
 
+let isStopping = false
 const stop = (): void => {
+  if (isStopping) return
+  isStopping = true
+  pictures.close()
   server.close(() => {
     void pool.end().then(() => process.exit(0))
   })
@@ -50,3 +57,5 @@ const stop = (): void => {
 }
 process.once('SIGTERM', stop)
 process.once('SIGINT', stop)
+// whoever started it has gone
+process.once('disconnect', stop)

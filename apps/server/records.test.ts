@@ -140,8 +140,9 @@ test('a photo is kept once, shown to its own shop, and only if it is one', async
     ask.raw('PUT', `/photos/${id}${query}`, body, 'image/png')
   expect([(await put(png)).status, (await put(png)).status]).toEqual([204, 204])
   const shown = await ask.raw('GET', `/photos/${id}`)
-  expect(shown.headers.get('content-type')).toBe('image/png')
-  expect(Buffer.from(await shown.arrayBuffer()).equals(png)).toBe(true)
+  // written anew, whatever it came as
+  expect(shown.headers.get('content-type')).toBe('image/jpeg')
+  expect([...Buffer.from(await shown.arrayBuffer()).subarray(0, 3)]).toEqual([0xff, 0xd8, 0xff])
   expect(
     (
       await ask.raw(

@@ -8,6 +8,7 @@ import { connect } from './db/connect'
 import { migrateDatabase } from './db/migrate'
 import { diagrams, people, shops, sites, units } from './db/schema'
 import { loadDemo } from './demo/load'
+import { PictureDesk } from './pictures/pictureDesk'
 import { demoSignIn } from './demo/scenario'
 
 export const fonts = {
@@ -30,6 +31,7 @@ export const entryOf = (visit: string, body: unknown, id = uuid()) => ({
 
 /** A server on the test database with the demo scenario and a second shop. */
 export function openServer() {
+  const pictures = new PictureDesk(path.join(__dirname, 'pictures', 'reencode.mjs'))
   const { pool, db } = connect(process.env.TEST_DATABASE_URL ?? '', () => undefined)
   let server: Server
   const ready = (async (): Promise<string> => {
@@ -45,6 +47,7 @@ export function openServer() {
         sessionSecret: 'test',
         signInsPerMinute: 1000,
         fonts,
+        pictures,
       }),
     )
     await new Promise<void>((resolve) => {
@@ -94,13 +97,14 @@ export function openServer() {
 
   const close = async (): Promise<void> => {
     await ready
+    pictures.close()
     server.closeAllConnections()
     await new Promise((resolve) => {
       server.close(resolve)
     })
     await pool.end()
   }
-  return { ready, pool, db, close }
+  return { ready, pool, db, pictures, close }
 }
 
 export type TestServer = ReturnType<typeof openServer>

@@ -1,3 +1,5 @@
+import type { CallSummary } from '@jokulgale/core/visit/callSummary'
+
 /** A unit on a site; `diagram` is the identity of its diagram. */
 export interface UnitRecord {
   readonly id: string
@@ -31,15 +33,11 @@ export interface DiagramRecord {
 }
 
 /** A call on the board: a visit that is open, or one that somebody has asked for. */
-export interface BoardItem {
+export interface BoardItem extends CallSummary {
   readonly visit: string
   readonly unit: UnitRecord
   readonly site: SiteRecord
   readonly startedAt: string
-  readonly complaint: string
-  readonly words: string
-  readonly state: 'waiting' | 'under-way' | 'closed'
-  readonly outcome: string
 }
 
 export interface Board {
@@ -52,6 +50,8 @@ export interface Places {
   readonly diagrams: readonly DiagramRecord[]
   /** Fields that two people set without having seen each other's: the later one shows, this one is offered. */
   readonly others: readonly OtherValue[]
+  /** Which life of the server's database this is from: another after a restore. */
+  readonly epoch: string
 }
 
 /** What else somebody made of a field. */

@@ -113,6 +113,12 @@ export const securityEvents = pgTable(
   ],
 )
 
+/** Which life of this database it is: a restore begins another, and devices send again what it has not. */
+export const epochs = pgTable('epochs', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  since: timestamp('since', { withTimezone: true }).notNull().defaultNow(),
+})
+
 /** Kept by the session store; its shape is the store's. */
 export const session = pgTable(
   'session',
@@ -231,7 +237,7 @@ export const entries = pgTable(
 
 const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
 
-/** Pictures of visits, as the device took them; an entry of the log says what each shows. */
+/** Pictures of visits; an entry of the log says what each shows. */
 export const photos = pgTable(
   'photos',
   {
@@ -241,6 +247,9 @@ export const photos = pgTable(
     personId: uuid('person_id').notNull(),
     type: text('type').notNull(),
     image: bytes('image').notNull(),
+    /** Decoded and written by us; those from before are as a device sent them. */
+    writtenAnew: boolean('written_anew').notNull().default(false),
+    takenAt: timestamp('taken_at', { withTimezone: true }),
     receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [

@@ -48,13 +48,13 @@ const declared = (router: Router): readonly string[] =>
   )
 
 test('every route says who may ask it, and nothing is said of a route that is not there', () => {
-  const { db } = server
+  const { db, pictures } = server
   const routes = [
     placeRoutes(db, fonts),
     peopleRoutes(db),
     recordRoutes(db),
-    reportRoutes(db, fonts),
-    photoRoutes(db),
+    reportRoutes(db, fonts, pictures),
+    photoRoutes(db, pictures),
     visitRoutes(db),
   ].flatMap(declared)
   expect([...new Set(routes)].sort()).toEqual(Object.keys(access).sort())

@@ -3,11 +3,12 @@ import type { Database } from '../db/connect'
 import { idOf } from '../requests/identity'
 import { RequestProblem } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
+import type { PictureDesk } from '../pictures/pictureDesk'
 import { findPhoto, storePhoto } from '../services/photos'
 
 const largestPhoto = '6mb'
 
-export function photoRoutes(db: Database): Router {
+export function photoRoutes(db: Database, pictures: PictureDesk): Router {
   const router = Router()
   router.put(
     '/photos/:id',
@@ -17,6 +18,7 @@ export function photoRoutes(db: Database): Router {
         throw new RequestProblem(422, { error: 'send the picture itself, as image/jpeg' })
       await storePhoto(
         db,
+        pictures,
         whoAsks(request),
         idOf(request.params.id, 'this picture'),
         idOf(request.query.visit, 'this visit'),

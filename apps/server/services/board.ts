@@ -1,9 +1,10 @@
-import { and, desc, eq, sql } from 'drizzle-orm'
-import type { Board, BoardItem } from '@jokulgale/contract/places'
-import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { and, desc, eq } from 'drizzle-orm'
+import type { Board } from '@jokulgale/contract/places'
+import { callSummary, summaryKinds } from '@jokulgale/core/visit/callSummary'
 import type { Database } from '../db/connect'
-import { entries, sites, units, visits } from '../db/schema'
+import { sites, units, visits } from '../db/schema'
 import type { Who } from '../requests/signedIn'
+import { entriesOfVisits, type UnitEntry } from './logs'
 import { siteColumns, unitColumns } from './places'
 
 const mostItems = 200
@@ -18,39 +19,19 @@ export async function boardOf(db: Database, { shopId, siteId }: Who): Promise<Bo
     .where(and(eq(visits.shopId, shopId), siteId === null ? undefined : eq(units.siteId, siteId)))
     .orderBy(desc(visits.startedAt))
     .limit(mostItems)
-  const told = await db
-    .select({ visit: entries.visitId, body: entries.body })
-    .from(entries)
-    .where(
-      and(eq(entries.shopId, shopId), sql`${entries.body}->>'kind' in ('complaint', 'sign-off', 'arrived')`),
-    )
-    .orderBy(entries.clockWall, entries.clockCounter)
-  const byVisit = new Map<string, EntryBody[]>()
-  for (const { visit, body } of told) byVisit.set(visit, [...(byVisit.get(visit) ?? []), body])
+  const log = await entriesOfVisits(
+    db,
+    shopId,
+    rows.map(({ visit }) => visit),
+    summaryKinds,
+  )
+  const byVisit = new Map<string, UnitEntry[]>()
+  for (const entry of log) byVisit.set(entry.visit, [...(byVisit.get(entry.visit) ?? []), entry])
   return {
     items: rows.map((row) => ({
       ...row,
       startedAt: row.startedAt.toISOString(),
-      ...summary(byVisit.get(row.visit) ?? []),
+      ...callSummary(byVisit.get(row.visit) ?? []),
     })),
   }
-}
-
-function summary(bodies: readonly EntryBody[]): Pick<BoardItem, 'complaint' | 'words' | 'state' | 'outcome'> {
-  let complaint = ''
-  let words = ''
-  let outcome = ''
-  let state: BoardItem['state'] = 'waiting'
-  for (const body of bodies) {
-    if (body.kind === 'complaint') {
-      complaint = body.complaint
-      words = body.words ?? ''
-    }
-    if (body.kind === 'arrived' && state === 'waiting') state = 'under-way'
-    if (body.kind === 'sign-off') {
-      state = 'closed'
-      outcome = body.outcome
-    }
-  }
-  return { complaint, words, state, outcome }
 }

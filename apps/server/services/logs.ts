@@ -51,6 +51,21 @@ export const entriesOfKinds = (
 ): Promise<readonly UnitEntry[]> =>
   entriesWhere(db, shopId, inArray(sql`${entries.body}->>'kind'`, [...kinds]))
 
+/** Entries of some kinds of some visits. */
+export const entriesOfVisits = async (
+  db: Database,
+  shopId: string,
+  ids: readonly string[],
+  kinds: readonly EntryBody['kind'][],
+): Promise<readonly UnitEntry[]> =>
+  ids.length === 0
+    ? []
+    : entriesWhere(
+        db,
+        shopId,
+        and(inArray(entries.visitId, [...ids]), inArray(sql`${entries.body}->>'kind'`, [...kinds])),
+      )
+
 /** Entries of some kinds on the units of one site. */
 export const entriesOfSite = (
   db: Database,

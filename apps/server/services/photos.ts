@@ -2,6 +2,7 @@ import { and, eq } from 'drizzle-orm'
 import type { Database } from '../db/connect'
 import { photos } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
+import type { PictureDesk } from '../pictures/pictureDesk'
 import type { Who } from '../requests/signedIn'
 import { findVisit } from './visits'
 
@@ -10,35 +11,48 @@ export interface Photo {
   readonly image: Buffer
 }
 
-/** First bytes of the picture formats that are taken. */
-const signatures: readonly (readonly [string, readonly number[]])[] = [
-  ['image/jpeg', [0xff, 0xd8, 0xff]],
-  ['image/png', [0x89, 0x50, 0x4e, 0x47]],
-  ['image/webp', [0x52, 0x49, 0x46, 0x46]],
-]
-
-/** Keeps a picture under the identity that the device gave it; sent twice, it is there once. */
+/**
+ * Keeps a picture under the identity that the device gave it, decoded and written anew; sent twice, it is there once.
+ * Throws RequestProblem (404, 409, and 422 for what is no picture).
+ */
 export async function storePhoto(
   db: Database,
+  pictures: PictureDesk,
   who: Who,
   id: string,
   visit: string,
   image: Buffer,
 ): Promise<void> {
-  const type = signatures.find(([, bytes]) => bytes.every((byte, k) => image[k] === byte))?.[0]
-  if (!type)
-    throw new RequestProblem(422, { error: 'this is no picture that can be kept: send JPEG, PNG or WebP' })
   if (!(await findVisit(db, who.shopId, visit))) throw notFound('this visit')
+  if (await isKept(db, who, id, visit)) return
+  const written = await pictures.writeAnew(image)
+  if (!written)
+    throw new RequestProblem(422, {
+      error: 'this is no picture that can be read: take it again, as JPEG, PNG or WebP',
+    })
   await db
     .insert(photos)
-    .values({ id, shopId: who.shopId, visitId: visit, personId: who.personId, type, image })
+    .values({
+      id,
+      shopId: who.shopId,
+      visitId: visit,
+      personId: who.personId,
+      type: 'image/jpeg',
+      image: written.image,
+      writtenAnew: true,
+      takenAt: written.takenAt,
+    })
     .onConflictDoNothing()
+  if (!(await isKept(db, who, id, visit)))
+    throw new RequestProblem(409, { error: 'a picture with this id exists elsewhere; take a new id' })
+}
+
+async function isKept(db: Database, { shopId }: Who, id: string, visit: string): Promise<boolean> {
   const [kept] = await db
     .select({ id: photos.id })
     .from(photos)
-    .where(and(eq(photos.id, id), eq(photos.shopId, who.shopId), eq(photos.visitId, visit)))
-  if (!kept)
-    throw new RequestProblem(409, { error: 'a picture with this id exists elsewhere; take a new id' })
+    .where(and(eq(photos.id, id), eq(photos.shopId, shopId), eq(photos.visitId, visit)))
+  return kept !== undefined
 }
 
 export async function findPhoto(db: Database, shopId: string, id: string): Promise<Photo> {
@@ -50,12 +64,28 @@ export async function findPhoto(db: Database, shopId: string, id: string): Promi
   return photo
 }
 
-export const photosOfVisit = (
+/** A picture for paper; `image` is null where it cannot be read. */
+export interface PaperPhoto {
+  readonly id: string
+  readonly image: Buffer | null
+}
+
+/** The pictures of a visit for its report: those from before they were written anew are so now. */
+export async function paperPhotos(
   db: Database,
+  pictures: PictureDesk,
   shopId: string,
   visit: string,
-): Promise<readonly (Photo & { readonly id: string })[]> =>
-  db
-    .select({ id: photos.id, type: photos.type, image: photos.image })
+): Promise<readonly PaperPhoto[]> {
+  const rows = await db
+    .select({ id: photos.id, image: photos.image, writtenAnew: photos.writtenAnew })
     .from(photos)
     .where(and(eq(photos.visitId, visit), eq(photos.shopId, shopId)))
+    .orderBy(photos.receivedAt)
+  return Promise.all(
+    rows.map(async ({ id, image, writtenAnew }) => ({
+      id,
+      image: writtenAnew ? image : ((await pictures.writeAnew(image))?.image ?? null),
+    })),
+  )
+}

@@ -1,9 +1,9 @@
-import { and, asc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, sql } from 'drizzle-orm'
 import type { OtherValue, Places, SiteRecord, UnitRecord } from '@jokulgale/contract/places'
 import { foldPlace } from '@jokulgale/core/places/foldPlace'
 import type { PlaceEdit } from '@jokulgale/core/places/placeEdit'
 import type { Database } from '../db/connect'
-import { diagrams, sites, units } from '../db/schema'
+import { diagrams, epochs, sites, units } from '../db/schema'
 import type { Who } from '../requests/signedIn'
 import { diagramColumns, diagramRecord } from './diagrams'
 import { editsOfPlaces } from './placeEdits'
@@ -29,7 +29,7 @@ export const unitColumns = {
 
 /** A shop's sites, units and circuits: all that a device needs to work with no signal. A reader's are of one site. */
 export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<Places> {
-  const [siteRows, unitRows, diagramRows, edits] = await Promise.all([
+  const [siteRows, unitRows, diagramRows, edits, [epoch]] = await Promise.all([
     db
       .select(siteColumns)
       .from(sites)
@@ -42,12 +42,14 @@ export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<P
       .orderBy(asc(units.label)),
     db.select(diagramColumns).from(diagrams).where(eq(diagrams.shopId, shopId)).orderBy(asc(diagrams.madeAt)),
     siteId === null ? editsOfPlaces(db, shopId) : [],
+    db.select({ id: epochs.id }).from(epochs).orderBy(desc(epochs.since)).limit(1),
   ])
   return {
     sites: siteRows satisfies SiteRecord[],
     units: unitRows satisfies UnitRecord[],
     diagrams: diagramRows.map(diagramRecord),
     others: othersIn(edits),
+    epoch: epoch?.id ?? '',
   }
 }
 

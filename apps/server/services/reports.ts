@@ -11,25 +11,23 @@ import { notFound } from '../requests/problem'
 import { entriesOf } from './entries'
 import { diagramsById } from './diagrams'
 import { drawnUnits, type DrawnUnit } from './logs'
-import { photosOfVisit, type Photo } from './photos'
+import type { PaperPhoto } from './photos'
 import { findVisit } from './visits'
 
 export interface VisitReport extends DrawnUnit {
   readonly report: Report
   readonly state: VisitState
   readonly day: string
-  readonly photos: readonly (Photo & { readonly id: string })[]
 }
 
 /** A visit's report with all that goes with it. */
 export async function visitReport(db: Database, shopId: string, id: string): Promise<VisitReport> {
   const visit = await findVisit(db, shopId, id)
   if (!visit) throw notFound('this visit')
-  const [[unit], circuits, log, photos] = await Promise.all([
+  const [[unit], circuits, log] = await Promise.all([
     drawnUnits(db, shopId, { unit: visit.unit }),
     diagramsById(db, shopId, [visit.diagram]),
     entriesOf(db, shopId, id, 0),
-    photosOfVisit(db, shopId, id),
   ])
   if (!unit) throw notFound('this unit')
   const drawn = { ...unit, diagram: circuits.get(visit.diagram) ?? unit.diagram }
@@ -39,7 +37,6 @@ export async function visitReport(db: Database, shopId: string, id: string): Pro
     state,
     report: reportOf(state, drawn.diagram),
     day: visit.startedAt.slice(0, 10),
-    photos,
   }
 }
 
@@ -56,7 +53,8 @@ const photoWidth = 230
 
 /** The report as a document for paper: the strip drawn as vectors, photos at the end. */
 export function reportPdf(
-  { report, unit, site, diagram, state, day, photos }: VisitReport,
+  { report, unit, site, diagram, state, day }: VisitReport,
+  photos: readonly PaperPhoto[],
   fonts: ReportFonts,
 ): Promise<Buffer> {
   const document = new PDFDocument({
@@ -88,7 +86,9 @@ export function reportPdf(
     .font('text')
     .fontSize(11)
     .fillColor(quiet)
-    .text(`${unit.label}, ${unit.place}. ${unit.make}, serial ${unit.serial}`)
+    .text(
+      [unit.label, unit.place, unit.make, unit.serial && `serial ${unit.serial}`].filter(Boolean).join(', '),
+    )
     .text(`${site.name}, ${site.address}. ${day}`)
     .text(diagram.title)
   for (const words of report.unsafe)
@@ -124,8 +124,7 @@ export function reportPdf(
     })
     document.y += height
   }
-  for (const { image, type, id } of photos) {
-    if (type === 'image/webp') continue
+  for (const { image, id } of photos) {
     room(200)
     const of = state.photos.find(({ body }) => body.photo === id)?.body
     document
@@ -134,12 +133,10 @@ export function reportPdf(
       .fontSize(9)
       .fillColor(quiet)
       .text([of?.of, of?.words].filter(Boolean).join(': ') || 'Photo', margin)
-    try {
+    if (image) {
       document.image(image, margin, document.y, { fit: [photoWidth, 170] })
       document.y += 176
-    } catch {
-      document.text('(this picture cannot be printed)')
-    }
+    } else document.text('(this picture cannot be read)')
   }
   room(40)
   document.moveDown().font('text').fontSize(9).fillColor(quiet).text(report.caution, margin)

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router'
 import { useEffect } from 'react'
 import { View } from 'react-native'
 import type { BoardItem } from '@jokulgale/contract/places'
+import { callSummary } from '@jokulgale/core/visit/callSummary'
 import { Heading } from '../../ui/Heading'
 import { Press } from '../../ui/Press'
 import { Screen, useWide } from '../../ui/Screen'
@@ -134,30 +135,14 @@ function useBoardItems(): readonly BoardItem[] {
   const known = new Set(board?.items.map(({ visit }) => visit))
   const own = Object.values(visits)
     .filter(({ id }) => !known.has(id))
-    .flatMap((visit): readonly BoardItem[] => {
-      const unit = places?.units.find(({ id }) => id === visit.unit)
-      const site = places?.sites.find(({ id }) => id === unit?.site)
-      return unit && site
-        ? [
-            {
-              visit: visit.id,
-              unit,
-              site,
-              startedAt: visit.startedAt,
-              complaint: '',
-              words: '',
-              state: 'under-way',
-              outcome: '',
-            },
-          ]
-        : []
+    .flatMap(({ id, unit: unitId, startedAt }): readonly BoardItem[] => {
+      const unit = places?.units.find((candidate) => candidate.id === unitId)
+      const site = places?.sites.find((candidate) => candidate.id === unit?.site)
+      return unit && site ? [{ visit: id, unit, site, startedAt, ...callSummary([]) }] : []
     })
+  // a log that is here is whole, and newer than what the server last said of it
   return [...own, ...(board?.items ?? [])].map((item) => {
-    const bodies = (logs[item.visit] ?? []).map(({ body }) => body)
-    const closing = bodies.find((body) => body.kind === 'sign-off')
-    if (closing) return { ...item, state: 'closed', outcome: closing.outcome }
-    return item.state === 'waiting' && bodies.some(({ kind }) => kind === 'arrived')
-      ? { ...item, state: 'under-way' }
-      : item
+    const log = logs[item.visit] ?? []
+    return log.length > 0 ? { ...item, ...callSummary(log) } : item
   })
 }

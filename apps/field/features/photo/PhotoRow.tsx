@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { Image, View } from 'react-native'
 import type { At } from '@jokulgale/core/visit/fold'
-import { space } from '../../ui/theme'
+import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { readPhoto } from '../sync/device'
 
@@ -21,12 +21,15 @@ export function PhotoRow({ photos }: { readonly photos: readonly At<'photo'>[] }
 }
 
 function Photo({ id, words }: { readonly id: string; readonly words: string }) {
+  const palette = usePalette()
   const [uri, setUri] = useState('')
+  const [refused, setRefused] = useState('')
   useEffect(() => {
     let own = ''
     void readPhoto(id).then((photo) => {
       own = photo ? URL.createObjectURL(photo.image) : ''
       setUri(own || `/api/photos/${id}`)
+      setRefused(photo?.refused ?? '')
     })
     return () => {
       if (own) URL.revokeObjectURL(own)
@@ -44,6 +47,7 @@ function Photo({ id, words }: { readonly id: string; readonly words: string }) {
       <Words size="small" quiet numberOfLines={2}>
         {words}
       </Words>
+      {refused ? <Words size="small" color={palette.wrong}>{`On this device only: ${refused}`}</Words> : null}
     </View>
   )
 }

@@ -28,6 +28,7 @@ const heard: Places = {
   sites: [{ id: 's', name: 'Gannet Hall', address: '', access: '', archived: false }],
   units: [unit],
   diagrams: [circuit('d', '', true)],
+  epoch: '',
   others: [{ place: 'u', field: 'serial', value: 'SN-2' }],
 }
 const edit = (wall: number, place: string, field: string, to: string, of: 'site' | 'unit' = 'unit') => ({

@@ -38,6 +38,7 @@ export function withEdits(heard: Places, edits: readonly PlaceEdit[], made: read
       ...heard.diagrams,
       ...made.filter(({ id }) => !heard.diagrams.some((known) => known.id === id)).map(asRecord),
     ],
+    epoch: heard.epoch,
     others: heard.others.filter(({ place, field }) => !edited.has(`${place} ${field}`)),
   }
 }

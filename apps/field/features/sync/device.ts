@@ -41,11 +41,10 @@ const placeEdits = createStore('jokulgale-places', 'edits')
 const diagrams = createStore('jokulgale-diagrams', 'diagrams')
 
 /** A picture that has not reached the server yet, or one taken here. */
-export interface KeptPhoto {
+export interface KeptPhoto extends Sendable {
   readonly id: string
   readonly visit: string
   readonly image: Blob
-  readonly sent: boolean
 }
 
 interface Facts {
@@ -53,6 +52,8 @@ interface Facts {
   /** The program that was here last: what it was refused is tried again by another. */
   program: string
   person: Person
+  /** Which life of the server's database was last heard from. */
+  epoch: string
   /** Whose work is on this device, signed in or not. */
   shop: string
   places: Places
@@ -63,7 +64,15 @@ interface Facts {
 export const readPhoto = (id: string): Promise<KeptPhoto | undefined> => get(id, photos)
 export const writePhoto = (photo: KeptPhoto): Promise<void> => set(photo.id, photo, photos)
 export const unsentPhotos = async (): Promise<readonly KeptPhoto[]> =>
-  (await entries<string, KeptPhoto>(photos)).map(([, photo]) => photo).filter(({ sent }) => !sent)
+  (await entries<string, KeptPhoto>(photos))
+    .map(([, photo]) => photo)
+    .filter(({ sent, refused }) => !sent && refused === undefined)
+
+/** Pictures taken here go to the server once more. */
+export async function unsendPhotos(): Promise<void> {
+  for (const [, photo] of await entries<string, KeptPhoto>(photos))
+    await writePhoto({ ...photo, sent: false })
+}
 
 export const readFact = <K extends keyof Facts>(name: K): Promise<Facts[K] | undefined> => get(name, facts)
 export const writeFact = <K extends keyof Facts>(name: K, value: Facts[K]): Promise<void> =>

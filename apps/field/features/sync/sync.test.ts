@@ -26,6 +26,7 @@ class Server {
   refuses: (sent: Sent) => string | null = () => null
   /** What goes wrong on the server's own side. */
   isFailing: (sent: Sent) => boolean = () => false
+  epoch = 'first'
   signedIn: Person | null = person('nell')
 
   readonly fetch = (address: string, { method = 'GET', body }: RequestInit = {}): Promise<Response> => {
@@ -45,7 +46,7 @@ class Server {
   private answer({ method, path }: Sent): unknown {
     if (path === '/session') return this.signedIn
     if (path === '/board') return { items: [] }
-    if (path === '/places') return { sites: [], units: [], diagrams: [], others: [] }
+    if (path === '/places') return { sites: [], units: [], diagrams: [], others: [], epoch: this.epoch }
     return method === 'GET' ? { entries: [], repairs: {} } : {}
   }
 
@@ -176,4 +177,20 @@ test('a clock far ahead on another device moves nobody else’s', async () => {
   await sync.say(visit, { kind: 'arrived' })
   const own = store.getState().visits.logs[visit].filter(({ clock }) => clock.device !== 'z')
   expect(own.every(({ clock }) => clock.wall < far)).toBe(true)
+})
+
+test('a server that was restored is sent again all that was said here, and only that', async () => {
+  const visit = await sync.startVisit('unit-1')
+  const said = await sync.say(visit, { kind: 'arrived' })
+  await quiet()
+  server.sent.splice(0)
+  await sync.refresh()
+  await quiet()
+  expect(server.sent).toEqual([])
+  server.epoch = 'second'
+  await sync.refresh()
+  await quiet()
+  expect(server.sent.map(({ path }) => path)).toEqual(['/visits', '/entries'])
+  expect(JSON.stringify(server.of('/entries')[0].body)).toContain(said)
+  expect(store.getState().visits.logs[visit][0].sent).toBe(true)
 })

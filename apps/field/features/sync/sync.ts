@@ -30,6 +30,7 @@ import {
   readLog,
   readPlaceEdits,
   readVisits,
+  unsendPhotos,
   unsentPhotos,
   writeDiagram,
   writeEntries,
@@ -179,9 +180,29 @@ export class Sync {
       }
       this.store.dispatch(placesKnown(places))
       this.store.dispatch(boardKnown(board))
+      await this.sendAgainTo(places.epoch)
       this.store.dispatch(placesTaken(sent))
       await Promise.all([...sent].flatMap((id) => [dropPlaceEdit(id), dropDiagram(id)]))
     })
+  }
+
+  /** A server that was restored may lack what it had said it has: all that was said here is sent again, each once. */
+  private async sendAgainTo(epoch: string): Promise<void> {
+    const before = await readFact('epoch')
+    await writeFact('epoch', epoch)
+    if (before === undefined || before === epoch) return
+    const { logs, visits } = this.store.getState().visits
+    for (const visit of Object.values(visits)) {
+      const again = { ...visit, seen: 0, sent: visit.startedBy !== this.me() }
+      await writeVisit(again)
+      this.store.dispatch(visitKept(again))
+    }
+    const own = Object.values(logs)
+      .flat()
+      .filter(({ by }) => by === this.me())
+    await this.keep(own.map((entry) => ({ ...entry, sent: false })))
+    await unsendPhotos()
+    void this.send()
   }
 
   private edits = (): readonly KeptPlaceEdit[] => this.store.getState().places.edits
@@ -388,13 +409,9 @@ export class Sync {
   }
 
   private async sendPhoto(photo: KeptPhoto): Promise<void> {
-    try {
-      await sendPicture(`/photos/${photo.id}?visit=${photo.visit}`, photo.image)
-    } catch (error) {
-      // a picture that the server will never take stays on the device and holds back nothing
-      if (!isForGood(error)) throw error
-    }
-    await writePhoto({ ...photo, sent: true })
+    // a picture that the server will never take stays on the device, with the reason
+    const sending = sendPicture(`/photos/${photo.id}?visit=${photo.visit}`, photo.image)
+    await writePhoto({ ...photo, ...(await this.outcomeOf(sending)) })
   }
 
   private async sendBatch(entries: readonly KeptEntry[]): Promise<void> {
