@@ -12,6 +12,7 @@ const floors = [
   'world',
   'diagnosis',
   'formats',
+  'bench',
   'units',
 ]
 const coreRooms = floors.flatMap((room, floor) =>

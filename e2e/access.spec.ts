@@ -60,6 +60,8 @@ for (const colorScheme of ['light', 'dark'] as const)
     await check('sites')
     const unit = (await (await page.request.get('/api/places')).json()).units[0].id as string
     for (const [screen, address, shown] of [
+      ['bench', '/bench', 'Run capacitor under load'],
+      ['a tool', '/bench/capacitor', 'On its plate'],
       ['a new site', '/sites/new', 'How to get in'],
       ['a list of units', '/sites/import', 'Or paste it here'],
       ['a unit edited', `/units/${unit}/edit`, 'Serial number'],

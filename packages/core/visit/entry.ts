@@ -90,6 +90,16 @@ type FindingEntry =
     }
   | { readonly kind: 'photo'; readonly photo: string; readonly of?: string; readonly words?: string }
   | { readonly kind: 'note'; readonly words: string }
+  /** What a tool of the bench was given and found, as it said it then. */
+  | {
+      readonly kind: 'calculation'
+      readonly tool: string
+      readonly of?: string
+      readonly given: readonly WorkedLine[]
+      readonly found: readonly WorkedLine[]
+      readonly level: 'good' | 'watch' | 'act'
+      readonly words: string
+    }
   | { readonly kind: 'support'; readonly asked?: string; readonly advice: string }
   | { readonly kind: 'retracted'; readonly entry: string }
 
@@ -217,6 +227,12 @@ export const temporarySorts: readonly TemporarySort[] = [
   'resettable-stand-in',
   'test-leads',
 ]
+
+/** A line of a calculation: what, and its value with its unit. */
+export interface WorkedLine {
+  readonly what: string
+  readonly value: string
+}
 
 export interface DropPoint {
   readonly from: string

@@ -53,6 +53,12 @@ const dropPoints = (label: string) =>
     .max(64)
     .required()
     .label(label)
+const workedLines = (label: string) =>
+  array()
+    .of(object({ what: name('what'), value: name('value') }).noUnknown())
+    .max(30)
+    .required()
+    .label(label)
 const rating = mixed<Record<string, string>>()
   .required()
   .test(
@@ -166,6 +172,15 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
   }),
   photo: object({ kind: kindIs('photo'), photo: uuid('photo'), of: words('of'), words: words('words') }),
   note: object({ kind: kindIs('note'), words: words('words').required() }),
+  calculation: object({
+    kind: kindIs('calculation'),
+    tool: name('tool'),
+    of: words('of'),
+    given: workedLines('given'),
+    found: workedLines('found'),
+    level: oneOf('level', ['good', 'watch', 'act']),
+    words: said('words'),
+  }),
   support: object({ kind: kindIs('support'), asked: words('asked'), advice: words('advice').defined() }),
   retracted: object({ kind: kindIs('retracted'), entry: name('entry') }),
   isolation: object({

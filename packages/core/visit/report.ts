@@ -1,5 +1,6 @@
 import { display } from '../circuit/meter'
 import { partWords, type Diagram } from '../diagram/diagram'
+import { entriesOf } from './fold'
 import { seenWords } from './seenWords'
 import { closingProblems, type VisitState } from './visitState'
 import { restoredItems } from './proofSheet'
@@ -51,6 +52,7 @@ export function reportOf(state: VisitState, diagram: Diagram): Report {
     sections: [
       complaint(state, diagram),
       asFound(state, diagram),
+      workedOut(state, diagram),
       cause(state, diagram),
       repair(state, diagram),
       proof(state, diagram),
@@ -118,6 +120,20 @@ function asFound(state: VisitState, diagram: Diagram): ReportSection {
         ),
       ),
     ],
+  }
+}
+
+function workedOut(state: VisitState, diagram: Diagram): ReportSection {
+  return {
+    title: 'Worked out',
+    none: 'Nothing was worked out.',
+    lines: entriesOf(state.entries, 'calculation').map(({ body }) =>
+      line(
+        [body.tool, body.of ? partWords(diagram, body.of) : ''].filter(Boolean).join(', '),
+        body.words,
+        [...body.given, ...body.found].map(({ what, value }) => `${what} ${value}`).join('; '),
+      ),
+    ),
   }
 }
 

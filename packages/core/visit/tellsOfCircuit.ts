@@ -29,6 +29,7 @@ const told: Readonly<Record<EntryBody['kind'], boolean>> = {
   'first-look': false,
   photo: false,
   note: false,
+  calculation: false,
   support: false,
   retracted: false,
   isolation: false,

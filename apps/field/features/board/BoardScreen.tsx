@@ -65,6 +65,13 @@ export function BoardScreen() {
           <UnsentNote />
           <View style={{ flexDirection: 'row', gap: space.small }}>
             <Press
+              title="Bench"
+              label="Bench: work something out"
+              onPress={() => {
+                router.navigate('/bench')
+              }}
+            />
+            <Press
               title="Temporary"
               label="Temporary measures still on"
               onPress={() => {
@@ -74,7 +81,8 @@ export function BoardScreen() {
             <View style={{ flex: 1 }}>
               <Press
                 kind="main"
-                title={mayEdit ? 'New call: choose the unit' : 'Sites and units'}
+                title={mayEdit ? 'New call' : 'Sites and units'}
+                label={mayEdit ? 'New call: choose the unit' : 'Sites and units'}
                 onPress={() => {
                   router.navigate('/sites')
                 }}

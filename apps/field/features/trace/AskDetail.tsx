@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router'
 import { View } from 'react-native'
 import type { Ask, LookAsk } from '@jokulgale/core/diagnosis/briefing'
 import { schools, schoolWords, type School } from '@jokulgale/core/diagnosis/schools'
@@ -44,6 +45,7 @@ export function AskDetail({
   onSee,
   onDo,
 }: AskDetailProps) {
+  const router = useRouter()
   const [first, ...others] = asks
   return (
     <Sheet title="Next step" open={open} onClose={onClose}>
@@ -95,6 +97,13 @@ export function AskDetail({
       />
       <Press title="Say what you see" onPress={onSee} />
       <Press title="Do something to it" onPress={onDo} />
+      <Press
+        title="Work something out"
+        label="Bench: work something out"
+        onPress={() => {
+          router.navigate(`/bench?visit=${visit.id}`)
+        }}
+      />
       <LogImport visit={visit} onDone={onClose} />
       <Part title="How to search">
         <Chips

@@ -1,0 +1,161 @@
+import { useRouter } from 'expo-router'
+import { useMemo, useState } from 'react'
+import { View } from 'react-native'
+import { calculationEntry, filledAt, readingsGiven } from '@jokulgale/core/bench/fromVisit'
+import { benchToolOf } from '@jokulgale/core/bench/index'
+import type { BenchInput, BenchPlace, BenchTool } from '@jokulgale/core/bench/tool'
+import { partWords } from '@jokulgale/core/diagram/diagram'
+import { Chips } from '../../ui/Chips'
+import { Field } from '../../ui/Field'
+import { FormFoot } from '../../ui/FormFoot'
+import { Heading } from '../../ui/Heading'
+import { Notice } from '../../ui/Notice'
+import { Part } from '../../ui/Part'
+import { Screen } from '../../ui/Screen'
+import { Words } from '../../ui/Words'
+import { useVisit, type OpenVisit } from '../visit/useVisit'
+import { VerdictView } from './VerdictView'
+
+/** One tool of the bench, alone or on a visit. */
+export function ToolScreen({
+  toolId,
+  visitId,
+}: {
+  readonly toolId: string
+  readonly visitId: string | null
+}) {
+  const tool = benchToolOf(toolId)
+  if (!tool)
+    return (
+      <Screen head={<Heading title="Bench" back="/bench" />}>
+        <Words>There is no such tool on the bench.</Words>
+      </Screen>
+    )
+  return visitId ? <ToolOnVisit tool={tool} visitId={visitId} /> : <ToolForm tool={tool} visit={null} />
+}
+
+function ToolOnVisit({ tool, visitId }: { readonly tool: BenchTool; readonly visitId: string }) {
+  const visit = useVisit(visitId)
+  return visit ? <ToolForm tool={tool} visit={visit} /> : <Words quiet>Looking for this visit.</Words>
+}
+
+const nowhere: BenchPlace = { part: '', known: {}, readings: {} }
+
+interface ToolFormProps {
+  readonly tool: BenchTool
+  readonly visit: OpenVisit | null
+}
+
+/** Numbers in, verdict out, while they are typed; what the unit and the visit know is filled in. */
+function ToolForm({ tool, visit }: ToolFormProps) {
+  const router = useRouter()
+  const places = useMemo(() => (visit ? tool.places(visit.diagram) : []), [tool, visit])
+  const [part, setPart] = useState(places[0]?.part ?? '')
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({})
+  const place = places.find((each) => each.part === part) ?? nowhere
+  const filled = useMemo(
+    () => filledAt(place, visit?.state.readings.map(({ body }) => body) ?? []),
+    [place, visit],
+  )
+  const asked = Object.entries({ ...tool.inputs, ...tool.extras })
+  const given = numbersOf(asked, typed, filled)
+  const outcome = tool.work(given)
+  const keep = async (on: OpenVisit): Promise<void> => {
+    const entry = calculationEntry(tool, given, place.part)
+    if (!entry) return
+    // what was measured there is evidence like any other reading, where there is power to measure
+    if (on.state.power === 'on')
+      for (const reading of readingsGiven(place, given, filled)) await on.say(reading)
+    await on.say(entry)
+    router.navigate(`/visits/${on.id}`)
+  }
+  const problemAt = (input: string): string | undefined => {
+    const problem =
+      outcome.is === 'problems' ? outcome.problems.find((each) => each.input === input) : undefined
+    // a field that nobody has come to yet is not wrong
+    return problem && (typed[input] ?? '') !== '' ? problem.message : undefined
+  }
+  return (
+    <Screen
+      head={
+        <Heading
+          title={tool.title}
+          below={visit?.unit.label ?? tool.group}
+          back={visit ? `/bench?visit=${visit.id}` : '/bench'}
+        />
+      }
+      foot={
+        visit ? (
+          <FormFoot
+            title="Put it in the visit"
+            disabled={outcome.is === 'problems'}
+            onPress={() => {
+              void keep(visit)
+            }}
+          />
+        ) : undefined
+      }
+    >
+      <Words>{tool.use}</Words>
+      {tool.caution ? <Notice kind="caution">{tool.caution}</Notice> : null}
+      {visit && places.length > 0 ? (
+        <Part title="Where">
+          <Chips
+            label="Where"
+            options={[
+              ...places.map((each) => ({
+                id: each.part,
+                words: `${each.part} ${partWords(visit.diagram, each.part)}`,
+              })),
+              { id: '', words: 'somewhere else' },
+            ]}
+            chosen={part}
+            onChoose={(chosen) => {
+              setPart(chosen)
+              setTyped({})
+            }}
+          />
+        </Part>
+      ) : null}
+      <View>
+        {asked.map(([input, { words, unit, usual }]) => (
+          <Field
+            key={input}
+            label={labelOf(words, unit, input in tool.extras)}
+            value={typed[input] ?? textOf(filled[input])}
+            onChangeText={(text) => {
+              setTyped({ ...typed, [input]: text })
+            }}
+            inputMode="decimal"
+            errorMessage={problemAt(input)}
+            placeholder={usual === undefined ? '' : String(usual)}
+          />
+        ))}
+      </View>
+      <VerdictView outcome={outcome} hasTyped={Object.keys(typed).length > 0} />
+      <Words size="small" quiet>
+        {tool.source}
+      </Words>
+    </Screen>
+  )
+}
+
+const labelOf = (words: string, unit: string, mayBeLeft: boolean): string =>
+  `${words}, ${unit}${mayBeLeft ? ' (if known)' : ''}`
+
+const textOf = (value: number | undefined): string => (value === undefined ? '' : String(value))
+
+/** The numbers as typed, with a comma or a point; what was not typed is as it is known, or left out. */
+function numbersOf(
+  asked: readonly (readonly [string, BenchInput])[],
+  typed: Readonly<Record<string, string>>,
+  filled: Readonly<Record<string, number>>,
+): Readonly<Record<string, number>> {
+  return Object.fromEntries(
+    asked.flatMap(([input]) => {
+      const text = typed[input]?.trim().replace(',', '.')
+      const value = text === undefined ? filled[input] : text === '' ? undefined : Number(text)
+      return value === undefined ? [] : [[input, value]]
+    }),
+  )
+}

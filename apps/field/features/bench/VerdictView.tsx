@@ -1,0 +1,33 @@
+import { View } from 'react-native'
+import type { Level, Outcome } from '@jokulgale/core/bench/tool'
+import { Notice } from '../../ui/Notice'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+
+const noticeOf = { good: 'good', watch: 'caution', act: 'wrong' } as const satisfies Record<Level, string>
+
+/** What a tool finds, or which number it still needs. */
+export function VerdictView({
+  outcome,
+  hasTyped,
+}: {
+  readonly outcome: Outcome
+  readonly hasTyped: boolean
+}) {
+  if (outcome.is === 'problems') {
+    const [first] = outcome.problems
+    return hasTyped ? <Words quiet>{first.message}</Words> : null
+  }
+  const { level, words, lines } = outcome.verdict
+  return (
+    <View style={{ gap: space.small }} aria-live="polite">
+      <Notice kind={noticeOf[level]}>{words}</Notice>
+      {lines.map(({ what, value }) => (
+        <View key={what} style={{ flexDirection: 'row', gap: space.medium }}>
+          <Words style={{ flex: 1 }}>{what}</Words>
+          <Words strong>{value}</Words>
+        </View>
+      ))}
+    </View>
+  )
+}

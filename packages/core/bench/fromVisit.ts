@@ -1,0 +1,49 @@
+import type { Of } from '../visit/fold'
+import type { BenchPlace, BenchReading, BenchTool } from './tool'
+
+type Given = Readonly<Record<string, number>>
+
+const isAt = (reading: Omit<Of<'reading'>, 'kind'>, place: Omit<BenchReading, 'value'>): boolean =>
+  reading.meter === place.meter &&
+  ((reading.from === place.from && reading.to === place.to) ||
+    (reading.from === place.to && reading.to === place.from))
+
+/** What a tool need not ask at a place: its plate, and what was read there on the visit, the newest of each. */
+export function filledAt(place: BenchPlace, readings: readonly Omit<Of<'reading'>, 'kind'>[]): Given {
+  const read = Object.entries(place.readings).flatMap(([input, at]) => {
+    const newest = readings.filter((reading) => isAt(reading, at)).at(-1)
+    return newest?.value === undefined || newest.value === null ? [] : [[input, newest.value] as const]
+  })
+  return { ...place.known, ...Object.fromEntries(read) }
+}
+
+/** What was typed into a tool that is a reading of the unit, and was not read on the visit before: evidence. */
+export const readingsGiven = (place: BenchPlace, given: Given, filled: Given): readonly Of<'reading'>[] =>
+  Object.entries(place.readings).flatMap(([input, at]) =>
+    given[input] === undefined || given[input] === filled[input]
+      ? []
+      : [{ kind: 'reading' as const, ...at, value: given[input] }],
+  )
+
+/** A tool's work as an entry of the visit, in words and numbers as they are now. */
+export function calculationEntry(
+  { title, inputs, extras, work }: BenchTool,
+  given: Given,
+  of: string,
+): Of<'calculation'> | null {
+  const outcome = work(given)
+  if (outcome.is === 'problems') return null
+  const { level, words, lines } = outcome.verdict
+  const asked = Object.entries({ ...inputs, ...extras })
+  return {
+    kind: 'calculation',
+    tool: title,
+    ...(of ? { of } : {}),
+    given: asked.flatMap(([input, { words: what, unit }]) =>
+      given[input] === undefined ? [] : [{ what, value: `${given[input]} ${unit}` }],
+    ),
+    found: lines,
+    level,
+    words,
+  }
+}

@@ -1,0 +1,125 @@
+import type { Diagram } from '../diagram/diagram'
+import { amps, kilowatts, ratedVolts, volts } from './inputs'
+import { atParts, legAmps, settingOf } from './unitPlaces'
+import { benchTool, percent, shown, type BenchLine, type Verdict } from './tool'
+
+/** Amps of a line with every element in, single phase or three phase balanced. */
+export const lineAmps = (kw: number, rated: number, measured: number, isThreePhase: boolean): number =>
+  (kw * 1000 * (measured / rated) ** 2) / measured / (isThreePhase ? Math.sqrt(3) : 1)
+
+/** Lines that a delta bank draws, as shares of those with all three elements in. */
+const patterns = [
+  { words: 'every element draws', shares: [1, 1, 1], level: 'good' },
+  { words: 'one element is open', shares: [1, 1 / Math.sqrt(3), 1 / Math.sqrt(3)], level: 'act' },
+  {
+    words: 'one line is open: its fuse, its pole or its limit',
+    shares: [Math.sqrt(3) / 2, Math.sqrt(3) / 2, 0],
+    level: 'act',
+  },
+  { words: 'two elements are open', shares: [1 / Math.sqrt(3), 1 / Math.sqrt(3), 0], level: 'act' },
+  { words: 'nothing draws', shares: [0, 0, 0], level: 'act' },
+] as const
+
+/** How far a line may be from its pattern: plates are within a twentieth, meters a few per cent. */
+const nearShare = 0.13
+
+/** The pattern that three line currents, largest first, come nearest; null where none is near. */
+export function deltaPattern(lines: readonly number[], whole: number): (typeof patterns)[number] | null {
+  const shares = [...lines].sort((a, b) => b - a).map((line) => line / whole)
+  const far = (pattern: (typeof patterns)[number]): number =>
+    Math.max(...pattern.shares.map((share, k) => Math.abs(share - shares[k])))
+  const best = patterns.reduce((near, pattern) => (far(pattern) < far(near) ? pattern : near))
+  return far(best) < nearShare ? best : null
+}
+
+const placesOf = (diagram: Diagram) =>
+  atParts(diagram, (part) => {
+    if (part.kind.symbol !== 'heater' || !part.kind.threePhase) return null
+    const readings = legAmps(diagram, part)
+    const watts = settingOf(part, 'watts')
+    return readings && watts !== undefined
+      ? { readings, known: { kw: watts / 1000, rated: settingOf(part, 'volts') } }
+      : null
+  })
+
+export const heaterThreePhase = benchTool({
+  id: 'heater-three-phase',
+  title: 'Electric heat, three phase delta',
+  group: 'Electric heat',
+  use: 'Three line currents of a bank: which element, fuse or line explains them?',
+  source: 'Watts go with (volts / rated)²; line = watts / (√3 · volts) with all three elements in',
+  inputs: {
+    kw: kilowatts('Rated'),
+    rated: ratedVolts('At'),
+    measured: ratedVolts('Volts now, leg to leg'),
+    ampsA: amps('Line 1'),
+    ampsB: amps('Line 2'),
+    ampsC: amps('Line 3'),
+  },
+  places: placesOf,
+  find: ({ kw, rated, measured, ampsA, ampsB, ampsC }): Verdict => {
+    const whole = lineAmps(kw, rated, measured, true)
+    const pattern = deltaPattern([ampsA, ampsB, ampsC], whole)
+    const lines: readonly BenchLine[] = [
+      { what: 'Each line, all elements in', value: shown(whole, 'A', 2) },
+      { what: 'Each element', value: shown(whole / Math.sqrt(3), 'A', 2) },
+      { what: 'Power now', value: shown(kw * (measured / rated) ** 2, 'kW', 2) },
+    ]
+    return pattern
+      ? { level: pattern.level, words: `This is how it looks when ${pattern.words}.`, lines }
+      : {
+          level: 'watch',
+          words:
+            'No single open element or line looks like this: check the rating, and each element by ohms.',
+          lines,
+        }
+  },
+})
+
+export const heaterSinglePhase = benchTool({
+  id: 'heater-single-phase',
+  title: 'Electric heat, single phase',
+  group: 'Electric heat',
+  use: 'Is this amperage right for this heater at these volts?',
+  source: 'Watts go with (volts / rated)²',
+  inputs: {
+    kw: kilowatts('Rated'),
+    rated: ratedVolts('At'),
+    measured: volts('Volts across it now'),
+    load: amps('Amps'),
+  },
+  places: (diagram) =>
+    atParts(diagram, (part) =>
+      part.kind.symbol === 'heater' && !part.kind.threePhase && (settingOf(part, 'watts') ?? 0) > 500
+        ? {
+            readings: {},
+            known: { kw: (settingOf(part, 'watts') ?? 0) / 1000, rated: settingOf(part, 'volts') },
+          }
+        : null,
+    ),
+  check: ({ measured }) =>
+    measured < 20 ? [{ input: 'measured', message: 'it has no volts: find out why it is not fed' }] : [],
+  find: ({ kw, rated, measured, load }) => {
+    const whole = lineAmps(kw, rated, measured, false)
+    const share = load / whole
+    const lines = [
+      { what: 'Expected now', value: shown(whole, 'A', 2) },
+      { what: 'Power now', value: shown(kw * (measured / rated) ** 2, 'kW', 2) },
+      { what: 'Of that', value: percent(share, 0) },
+    ]
+    if (share < 0.05)
+      return { level: 'act', words: 'It has volts and draws nothing: the element is open.', lines }
+    if (share > 1.15)
+      return {
+        level: 'act',
+        words: 'It draws too much: turns shorted, or another element than rated.',
+        lines,
+      }
+    if (share > 0.88) return { level: 'good', words: 'Right for these volts.', lines }
+    return {
+      level: 'act',
+      words: 'Part of it is out: a broken element among several, or another rating.',
+      lines,
+    }
+  },
+})

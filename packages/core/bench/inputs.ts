@@ -1,0 +1,27 @@
+import type { BenchInput } from './tool'
+
+const asked =
+  (unit: string, least: number, most: number) =>
+  (words: string, usual?: number): BenchInput => ({
+    words,
+    unit,
+    least,
+    most,
+    ...(usual === undefined ? {} : { usual }),
+  })
+
+/** Kinds of numbers with the range that each can have in this trade. */
+export const volts = asked('V', 0, 750)
+export const ratedVolts = asked('V', 12, 750)
+export const amps = asked('A', 0, 1000)
+export const fuseAmps = asked('A', 0.1, 600)
+export const millivolts = asked('mV', 0, 20_000)
+export const kilowatts = asked('kW', 0.1, 200)
+export const voltAmperes = asked('VA', 1, 1000)
+export const microfarads = asked('µF', 0.5, 300)
+export const fahrenheit = asked('°F', -60, 300)
+export const humidity = asked('%', 0, 100)
+export const kilohms = asked('kΩ', 0.01, 1000)
+export const megohms = asked('MΩ', 0, 10_000)
+export const feet = asked('ft', -1500, 15_000)
+export const hertz = asked('Hz', 45, 65)

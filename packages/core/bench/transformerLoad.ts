@@ -1,0 +1,45 @@
+import { amps, ratedVolts, voltAmperes } from './inputs'
+import { atParts, settingOf } from './unitPlaces'
+import { benchTool, percent, shown } from './tool'
+
+/** A fuse of more than so many times full load lets the transformer burn first (order of NEC 430.72(C), 450.3(B)). */
+const mostFuseShare = 1.67
+
+export const transformerLoad = benchTool({
+  id: 'transformer-load',
+  title: 'Transformer: load and fuse',
+  group: 'Transformer',
+  use: 'How full is the transformer in this call, and does its fuse protect it?',
+  source: 'Full load = VA / secondary volts; fuse at most 1.67 × that, unless the diagram says otherwise',
+  inputs: { rating: voltAmperes('Rating'), secondary: ratedVolts('Rated secondary', 24) },
+  extras: { load: amps('Secondary amps, measured'), fuse: amps('Control fuse') },
+  places: (diagram) =>
+    atParts(diagram, (part) =>
+      part.kind.fullLoadAmps
+        ? { readings: {}, known: { rating: settingOf(part, 'va'), secondary: settingOf(part, 'secondary') } }
+        : null,
+    ),
+  find: ({ rating, secondary, load, fuse }) => {
+    const full = rating / secondary
+    const isOverloaded = load !== undefined && load > full
+    const isOpenFuse = fuse !== undefined && fuse > mostFuseShare * full
+    return {
+      level: isOverloaded || isOpenFuse ? 'act' : load !== undefined && load > 0.85 * full ? 'watch' : 'good',
+      words: isOverloaded
+        ? 'Overloaded in this call: something draws too much, or the transformer is too small.'
+        : isOpenFuse
+          ? `A ${fuse} A fuse does not protect it: the diagram decides, but above ${shown(mostFuseShare * full, 'A')} ask why.`
+          : 'Within what it can bear.',
+      lines: [
+        { what: 'Full load', value: shown(full, 'A', 3) },
+        { what: 'Fuse at most', value: shown(mostFuseShare * full, 'A', 2) },
+        ...(load === undefined
+          ? []
+          : [{ what: 'Load', value: `${shown(load * secondary, 'VA')}, ${percent(load / full, 0)}` }]),
+        ...(fuse === undefined
+          ? []
+          : [{ what: 'Fuse against full load', value: `${(fuse / full).toFixed(2)} ×` }]),
+      ],
+    }
+  },
+})

@@ -1,0 +1,62 @@
+import type { Diagram, Part } from '../diagram/diagram'
+import { readingPoints } from './wirePoints'
+import type { BenchPlace } from './tool'
+
+const legs = ['A', 'B', 'C'] as const
+
+/** A number of a part's settings, where it has one of that name. */
+export const settingOf = ({ kind, settings }: Part, name: string): number | undefined =>
+  typeof kind.settings[name] === 'number' ? settings.number(name) : undefined
+
+const known = (entries: Readonly<Record<string, number | undefined>>): Readonly<Record<string, number>> =>
+  Object.fromEntries(
+    Object.entries(entries).filter((entry): entry is [string, number] => entry[1] !== undefined),
+  )
+
+/** A place at every part for which `use` gives one. */
+export const atParts = (
+  diagram: Diagram,
+  use: (
+    part: Part,
+  ) =>
+    (Pick<BenchPlace, 'readings'> & { readonly known: Readonly<Record<string, number | undefined>> }) | null,
+): readonly BenchPlace[] =>
+  [...diagram.parts.values()].flatMap((part) => {
+    const place = use(part)
+    return place ? [{ part: part.id, known: known(place.known), readings: place.readings }] : []
+  })
+
+/** The ways through a part that carry its load, in order: contactor poles, the blades of a disconnect. */
+export const polesOf = (part: Part): readonly (readonly [string, string])[] =>
+  part.kind.breaksLine
+    ? part.kind
+        .branches(part.settings, {})
+        .filter(({ role, from, to }) => role === 'contact' && from !== 'EARTH' && to !== 'EARTH')
+        .map(({ from, to }) => [`${part.id}.${from}`, `${part.id}.${to}`] as const)
+    : []
+
+/** Volts leg to leg at the load side of a part that breaks three legs. */
+export function legVolts(part: Part, prefix = 'volts'): BenchPlace['readings'] | null {
+  const poles = polesOf(part)
+  if (poles.length !== 3) return null
+  const [a, b, c] = poles.map(([, load]) => load)
+  const pairs = [
+    [a, b],
+    [b, c],
+    [c, a],
+  ] as const
+  return Object.fromEntries(
+    pairs.map(([from, to], k) => [`${prefix}${legs[k]}`, { meter: 'volts', from, to }]),
+  )
+}
+
+/** Amps in the wires that lead to a part's terminals, where there are three. */
+export function legAmps(diagram: Diagram, part: Part): BenchPlace['readings'] | null {
+  if (!part.kind.threePhase) return null
+  const wires = part.kind
+    .terminals(part.settings)
+    .flatMap(({ name }) => readingPoints(diagram, `${part.id}.${name}`) ?? [])
+  return wires.length === 3
+    ? Object.fromEntries(wires.map(({ from, to }, k) => [`amps${legs[k]}`, { meter: 'amps', from, to }]))
+    : null
+}
