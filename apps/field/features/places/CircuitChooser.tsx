@@ -12,10 +12,18 @@ interface CircuitChooserProps {
   readonly chosen: string
   readonly onChoose: (id: string) => void
   readonly error: string | undefined
+  /** What is asked, where nothing is chosen yet. */
+  readonly asks?: string
 }
 
 /** Which circuit a unit has: one of the program's to begin with, or one of the shop's own. */
-export function CircuitChooser({ circuits, chosen, onChoose, error }: CircuitChooserProps) {
+export function CircuitChooser({
+  circuits,
+  chosen,
+  onChoose,
+  error,
+  asks = 'Choose its circuit',
+}: CircuitChooserProps) {
   const [open, setOpen] = useState(false)
   const [sought, setSought] = useState('')
   const now = circuits.find(({ id }) => id === chosen)
@@ -24,11 +32,11 @@ export function CircuitChooser({ circuits, chosen, onChoose, error }: CircuitCho
   return (
     <View>
       <Row
-        title={now ? now.title : 'Choose its circuit'}
+        title={now ? now.title : asks}
         below={
           now ? 'Its circuit; can be changed wire by wire once the unit is there' : 'The nearest one will do'
         }
-        label="Choose its circuit"
+        label={asks}
         onPress={() => {
           setOpen(true)
         }}

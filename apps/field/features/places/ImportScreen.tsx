@@ -105,7 +105,13 @@ function Preview({
           setColumns({ ...chosenColumns, [column]: at })
         }}
       />
-      <CircuitChooser circuits={circuits} chosen={usual} onChoose={setUsual} error={undefined} />
+      <CircuitChooser
+        circuits={circuits}
+        chosen={usual}
+        onChoose={setUsual}
+        error={undefined}
+        asks="Circuit of rows that name none"
+      />
       <Words strong>{`${good.length} of ${listed.length} rows can be brought in`}</Words>
       <Rows
         listed={listed}
