@@ -99,7 +99,7 @@ module.exports = [
       '@typescript-eslint/no-non-null-assertion': 'error',
     },
   },
-  { files: ['**/*.ts'], rules: { complexity: ['error', 20] } },
+  { files: ['**/*.ts', '**/*.tsx'], rules: { complexity: ['error', 20] } },
   {
     // what only the types can tell
     files: ['packages/**/*.ts', 'apps/**/*.ts', 'apps/**/*.tsx'],

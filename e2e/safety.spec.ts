@@ -25,6 +25,12 @@ test('a bridge does not leave silently; left with its particulars it is in the s
   await technician.press('Close')
   await technician.powerOn()
   await technician.tab('Prove')
+  await technician.press('Not repaired: leave it restricted or off')
+  await page
+    .getByLabel('For the building, in plain words')
+    .fill('Heats by its strips alone until the coil is decided.')
+  await page.getByLabel('Who was told', { exact: true }).fill('front desk')
+  await page.getByLabel('Until', { exact: true }).fill('2031-02-01')
   await expect(page.getByRole('button', { name: 'Left restricted' })).toBeDisabled()
   await technician.press('Temporary measures')
   await technician.press(/Restricted service.*: leave it/)
@@ -34,12 +40,19 @@ test('a bridge does not leave silently; left with its particulars it is in the s
     ['Authorised by', 'B. Holm'],
     ['Who was told', 'front desk'],
   ])
-    await page.getByLabel(label, { exact: true }).fill(words)
+    await page.getByLabel(label, { exact: true }).last().fill(words)
   await technician.press('1 week')
   await technician.press('Leave it, with its end date')
   await technician.press('Close')
   await technician.press('Left restricted')
   await expect(page.getByText('Left with restricted service')).toBeVisible()
+  // closed: what comes later is added, and changes nothing that was signed
+  await page.goto(page.url().replace('/report', ''))
+  await page.getByLabel('What is to be added').fill('The owner has the offer for the coil.')
+  await technician.press('Add it, dated today')
+  await expect(page.getByRole('heading', { name: 'Added since' })).toBeVisible()
+  await technician.press('Open the report')
+  await expect(page.getByText('Added after sign-off')).toBeVisible()
   await page.goto('/temporary')
   await expect(page.getByText('Restricted service: emergency heat only')).toBeVisible()
   await expect(page.getByText('7 d left')).toBeVisible()

@@ -73,7 +73,15 @@ async function unitTests(scratch) {
   const unitReport = path.join(scratch, 'unit.json')
   const code = await show(
     'npx',
-    ['jest', '--ci', '--silent', '--json', `--outputFile=${unitReport}`, '--reporters=default'],
+    [
+      'jest',
+      '--ci',
+      '--silent',
+      '--maxWorkers=2',
+      '--json',
+      `--outputFile=${unitReport}`,
+      '--reporters=default',
+    ],
     { TEST_DATABASE_URL: postgres.url, NODE_ENV: 'test' },
   )
   await countJest(unitReport).catch(() => count('unit tests', code === 0))

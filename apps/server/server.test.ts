@@ -215,3 +215,14 @@ test('readers that follow four writers at once end with every entry', async () =
   const [, , , , ...read3] = await Promise.all([write(), write(), write(), write(), read(), read(), read()])
   expect(read3).toEqual([4 * count, 4 * count, 4 * count])
 })
+
+test('a visit is left restricted or off only with words, who was told and until when', async () => {
+  const { ask, visit } = await begun()
+  const leave = (body: object) =>
+    ask('POST', '/entries', { entries: [entryOf(visit, { kind: 'sign-off', outcome: 'left-off', ...body })] })
+  const bare = await leave({ words: 'Off until the part comes' })
+  expect([bare.status, bare.body.fields[0].message]).toEqual([422, 'Say who was told'])
+  expect((await leave({ words: 'Off until the part comes', told: 'desk', until: 'soon' })).status).toBe(400)
+  const whole = { words: 'Off until the part comes', told: 'desk', until: '2031-02-01' }
+  expect((await leave(whole)).status).toBe(200)
+})

@@ -266,6 +266,8 @@ export const demoVisits: readonly DemoVisit[] = [
         kind: 'sign-off',
         outcome: 'restricted',
         words: 'Drain cleared, it cools again. The float switch is bridged until the new one comes.',
+        told: 'Flat 14, caretaker',
+        until: inDays(4),
       },
     ],
   },

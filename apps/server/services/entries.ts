@@ -5,7 +5,8 @@ import { knownLadder } from '@jokulgale/core/diagram/readLadder'
 import { entryProblem } from '@jokulgale/core/visit/checkEntry'
 import type { Entry } from '@jokulgale/core/visit/log'
 import { signOffProblems } from '@jokulgale/core/visit/signOff'
-import { foldVisit } from '@jokulgale/core/visit/visitState'
+import { leavingProblems } from '@jokulgale/core/visit/leaving'
+import { closingProblems, foldVisit } from '@jokulgale/core/visit/visitState'
 import type { Database } from '../db/connect'
 import { diagrams, entries, visits } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
@@ -93,7 +94,10 @@ export async function storeEntries(
   })
 }
 
-/** A visit is signed off as repaired only where its log, all that is sent with it included, says so. */
+/**
+ * A visit is signed off as repaired only where its log, all that is sent with it included, says so; as left restricted or
+ * off only with who was told and until when.
+ */
 async function untrueSignOffs(
   db: Pick<Database, 'select'>,
   shopId: string,
@@ -103,11 +107,15 @@ async function untrueSignOffs(
   const fields: { readonly field: string; readonly message: string }[] = []
   for (const [k, { id, visit, body }] of sent.entries()) {
     const diagram = diagramOf.get(visit)
-    if (body.kind !== 'sign-off' || body.outcome !== 'repaired' || !diagram) continue
+    if (body.kind !== 'sign-off' || !diagram) continue
     const stored = await loggedOf(db, shopId, visit)
     if (stored.some((entry) => entry.id === id)) continue
     const together = sent.filter((entry) => entry.visit === visit).map((entry) => ({ ...entry, by: '' }))
-    const [problem] = signOffProblems(foldVisit([...stored, ...together], diagram), diagram)
+    const state = foldVisit([...stored, ...together], diagram)
+    const [problem] =
+      body.outcome === 'repaired'
+        ? signOffProblems(state, diagram)
+        : [...leavingProblems(body), ...closingProblems(state)]
     if (problem !== undefined) fields.push({ field: `entries[${k}].body`, message: problem })
   }
   return fields

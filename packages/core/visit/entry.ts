@@ -201,6 +201,9 @@ type ClosingEntry =
       readonly kind: 'sign-off'
       readonly outcome: 'repaired' | 'restricted' | 'left-off'
       readonly words: string
+      /** Of a unit that is left restricted or off: who was told, and until which day it may stay so. */
+      readonly told?: string
+      readonly until?: string
     }
 
 /** What a stand-in did: it held, tripped at once, or tripped after a while. */

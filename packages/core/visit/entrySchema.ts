@@ -293,6 +293,11 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     kind: kindIs('sign-off'),
     outcome: oneOf('outcome', ['repaired', 'restricted', 'left-off']),
     words: words('words').defined(),
+    told: words('told'),
+    until: string()
+      .strict()
+      .matches(/^\d{4}-\d{2}-\d{2}$/, 'until must be a day, 2026-05-12')
+      .label('until'),
   }),
 }
 

@@ -1,5 +1,6 @@
 import { display } from '../circuit/meter'
 import { partWords, type Diagram } from '../diagram/diagram'
+import { addendumWords } from './addendum'
 import { entriesOf } from './fold'
 import { seenWords } from './seenWords'
 import { closingProblems, type VisitState } from './visitState'
@@ -58,6 +59,7 @@ export function reportOf(state: VisitState, diagram: Diagram): Report {
       proof(state, diagram),
       leftInPlace(state),
       stillOpen(state),
+      ...(state.addenda.length > 0 ? [addedLater(state, diagram)] : []),
     ],
     caution:
       'Expected values are solved from the unit’s diagram; the nameplate, the manufacturer and local code come first.',
@@ -120,6 +122,17 @@ function asFound(state: VisitState, diagram: Diagram): ReportSection {
         ),
       ),
     ],
+  }
+}
+
+/** What came after the sign-off, each under its own day. */
+function addedLater({ addenda }: VisitState, diagram: Diagram): ReportSection {
+  return {
+    title: 'Added after sign-off',
+    none: '',
+    lines: addenda.map((entry) =>
+      line(addendumWords(entry, diagram), new Date(entry.clock.wall).toISOString().slice(0, 10)),
+    ),
   }
 }
 

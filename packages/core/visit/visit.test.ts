@@ -1,3 +1,5 @@
+import { leavingProblems } from './leaving'
+import { reportOf } from './report'
 import fc from 'fast-check'
 import { compareClocks, tick, witness, type Clock } from './clock'
 import type { EntryBody } from './entry'
@@ -190,5 +192,57 @@ describe('signing off as repaired', () => {
     expect(powerOnProblems(fold([tone, entry('14', 4, { kind: 'temporary-removed', entry: '13' })]))).toEqual(
       [],
     )
+  })
+})
+
+describe('a visit that is signed off is closed', () => {
+  const signed = [
+    entry('1', 1, { kind: 'repair', of: 'LPS1', words: 'Leak mended' }),
+    entry('2', 2, { kind: 'proof', call: 'cool1', words: '', passed: true }),
+    entry('3', 3, { kind: 'sign-off', outcome: 'repaired', words: 'Cools again' }),
+  ]
+  const later = [
+    entry('4', 4, { kind: 'note', words: 'The owner rang' }),
+    entry('5', 5, { kind: 'retracted', entry: '1' }),
+    entry('6', 6, { kind: 'sign-off', outcome: 'left-off', words: 'no' }),
+  ]
+
+  test('what comes later is kept beside it and changes nothing that was signed', () => {
+    const now = fold([...later, ...signed])
+    expect({ ...now, addenda: [] }).toEqual({ ...fold(signed), addenda: [] })
+    expect(now.addenda.map(({ id }) => id)).toEqual(['4', '5', '6'])
+    expect(now.signOff?.entry.id).toBe('3')
+  })
+
+  test('what was said before it and arrives later is part of it', () => {
+    const late = entry('0', 0, { kind: 'note', words: 'from the other phone' })
+    expect(fold([...signed, late]).notes).toHaveLength(1)
+    expect(fold([...signed, late]).addenda).toEqual([])
+  })
+
+  test('the report has it under its own day, after all that was signed', () => {
+    const diagram = builtInUnit('rooftop-two-stage')
+    const sections = (entries: readonly Entry[]) => reportOf(fold(entries), diagram).sections
+    const before = sections(signed)
+    const after = sections([...signed, ...later])
+    expect(after.slice(0, before.length)).toEqual(before)
+    expect(after.at(-1)?.lines.map(({ left }) => left)).toEqual([
+      'The owner rang',
+      'An entry was taken back; it stands as it was signed',
+      'Signed again: no',
+    ])
+  })
+
+  test('left restricted or off needs words, who was told and until when', () => {
+    const closing = {
+      outcome: 'restricted',
+      words: 'Strip heat only',
+      told: 'desk',
+      until: '2031-02-01',
+    } as const
+    expect(leavingProblems(closing)).toEqual([])
+    expect(leavingProblems({ outcome: 'left-off', words: ' ' })).toHaveLength(3)
+    expect(leavingProblems({ ...closing, until: '' })).toHaveLength(1)
+    expect(leavingProblems({ outcome: 'repaired', words: '' })).toEqual([])
   })
 })

@@ -49,6 +49,8 @@ export interface VisitState {
   readonly signOff: At<'sign-off'> | null
   /** What stands on the unit: call, power, leads off, plugs out, stand-ins, settings. */
   readonly standing: Standing
+  /** What was said after the visit was signed off: it changes nothing of the visit as it was signed. */
+  readonly addenda: readonly Entry[]
   /** Entries that do not fit what came before them, as two devices may bring them together; they count for nothing. */
   readonly setAside: readonly Entry[]
 }
@@ -58,9 +60,14 @@ export interface LeadFound extends At<'lead-found'> {
   readonly landed: Of<'lead-landed'> | null
 }
 
-/** Folds a log of a unit, in any order and with doubles, into what the visit is now. */
+/**
+ * Folds a log of a unit, in any order and with doubles, into what the visit is now. Its first sign-off closes it: what comes
+ * after is kept beside it and changes nothing that was signed.
+ */
 export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
-  const entries = standingEntries(merge(log))
+  const all = merge(log)
+  const closing = all.findIndex(({ body }) => body.kind === 'sign-off')
+  const entries = standingEntries(closing < 0 ? all : all.slice(0, closing + 1))
   let call: string | null = null
   let callSince: number | null = null
   const { standing, setAside } = standingAfter(entries, diagram)
@@ -120,6 +127,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
     measures: openMeasures(entries),
     standing,
     setAside,
+    addenda: closing < 0 ? [] : all.slice(closing + 1),
     signOff: entriesOf(entries, 'sign-off').at(-1) ?? null,
   }
 }

@@ -93,31 +93,22 @@ function ReadingForm({
     if (words === '' || doubt?.value === value) await log(value, typed)
     else setDoubt({ value, words })
   }
-  const wires = [...visit.diagram.wires.values()].flatMap(({ from: a, to: b }) => [a, b])
   if (choosing === 'function')
     return (
-      <View style={{ gap: space.small }}>
-        {functions.map((name) => (
-          <Press
-            key={name}
-            title={meterWords[name]}
-            selected={name === meter}
-            onPress={() => {
-              setMeter(name)
-              setChoosing(null)
-            }}
-          />
-        ))}
-      </View>
+      <FunctionChooser
+        meter={meter}
+        onChoose={(name) => {
+          setMeter(name)
+          setChoosing(null)
+        }}
+      />
     )
   if (choosing !== null) {
     const choose = choosing === 'red' ? setFrom : setTo
-    const known =
-      meter === 'amps' && choosing === 'black' ? partners(visit, from) : meter === 'amps' ? wires : null
     return (
       <PointChooser
         diagram={visit.diagram}
-        among={known}
+        among={meter === 'amps' ? clampable(visit, choosing, from) : null}
         onChoose={(point) => {
           choose(point)
           setChoosing(choosing === 'red' && to === '' ? 'black' : null)
@@ -125,14 +116,7 @@ function ReadingForm({
       />
     )
   }
-  const blocked =
-    from === to
-      ? 'Both leads are on one point.'
-      : meter === 'ohms' && visit.state.power !== 'isolated'
-        ? 'Ohms only with the unit isolated and proven dead: set the power state first.'
-        : meter === 'amps' && !partners(visit, from).includes(to)
-          ? `No wire joins ${from} and ${to}: choose the two ends of the wire in the jaw.`
-          : ''
+  const blocked = blockedBecause(visit, { meter, from, to })
   return (
     <View style={{ gap: space.small }}>
       <View style={{ flexDirection: 'row', gap: space.small }}>
@@ -165,14 +149,20 @@ function ReadingForm({
         size="small"
         quiet
       >{`${visit.diagram.points.get(from)?.words ?? from} · call: ${visit.diagram.calls.find(({ id }) => id === currentCall(visit))?.words ?? ''}`}</Words>
-      {meterCaution(meter) ? <Notice kind="caution">{meterCaution(meter)}</Notice> : null}
-      {early ? (
-        <Notice kind="caution">{`${early.words} needs ${early.secondsLeft} s more: a reading behind it is judged as taken early.`}</Notice>
-      ) : null}
+      {[
+        meterCaution(meter),
+        early
+          ? `${early.words} needs ${early.secondsLeft} s more: a reading behind it is judged as taken early.`
+          : '',
+        doubt ? `${doubt.words} To log it all the same, press Log again.` : '',
+      ]
+        .filter(Boolean)
+        .map((words) => (
+          <Notice key={words} kind="caution">
+            {words}
+          </Notice>
+        ))}
       {blocked ? <Notice kind="wrong">{blocked}</Notice> : null}
-      {doubt ? (
-        <Notice kind="caution">{`${doubt.words} To log it all the same, press Log again.`}</Notice>
-      ) : null}
       {blocked ? null : (
         <NumberPad
           unit={unit}
@@ -191,3 +181,41 @@ const partners = ({ diagram }: OpenVisit, point: string): readonly string[] =>
   [...diagram.wires.values()].flatMap((wire) =>
     wire.from === point ? [wire.to] : wire.to === point ? [wire.from] : [],
   )
+
+/** Points of wires that a clamp can be closed around: every end, or the other ends of those at a point. */
+const clampable = (visit: OpenVisit, choosing: 'red' | 'black', from: string): readonly string[] =>
+  choosing === 'black'
+    ? partners(visit, from)
+    : [...visit.diagram.wires.values()].flatMap((wire) => [wire.from, wire.to])
+
+/** Why a reading cannot be taken like this; empty when it can. */
+function blockedBecause(visit: OpenVisit, { meter, from, to }: ReadingWanted): string {
+  if (from === to) return 'Both leads are on one point.'
+  if (meter === 'ohms' && visit.state.power !== 'isolated')
+    return 'Ohms only with the unit isolated and proven dead: set the power state first.'
+  return meter === 'amps' && !partners(visit, from).includes(to)
+    ? `No wire joins ${from} and ${to}: choose the two ends of the wire in the jaw.`
+    : ''
+}
+
+interface FunctionChooserProps {
+  readonly meter: Meter
+  readonly onChoose: (meter: Meter) => void
+}
+
+function FunctionChooser({ meter, onChoose }: FunctionChooserProps) {
+  return (
+    <View style={{ gap: space.small }}>
+      {functions.map((name) => (
+        <Press
+          key={name}
+          title={meterWords[name]}
+          selected={name === meter}
+          onPress={() => {
+            onChoose(name)
+          }}
+        />
+      ))}
+    </View>
+  )
+}

@@ -2,6 +2,7 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useRouter } from 'expo-router'
 import { Controller, useForm } from 'react-hook-form'
 import { object, string } from 'yup'
+import type { UnitRecord } from '@jokulgale/contract/places'
 import { isDay } from '@jokulgale/core/places/placeProblems'
 import { FormField } from '../../ui/FormField'
 import { FormFoot } from '../../ui/FormFoot'
@@ -33,6 +34,20 @@ const unitSchema = object({
   ),
 })
 
+const nothingKnown = { label: '', place: '', diagram: '', make: '', serial: '', installed: '' }
+
+const valuesOf = (unit: UnitRecord | undefined): typeof nothingKnown =>
+  unit
+    ? {
+        label: unit.label,
+        place: unit.place,
+        diagram: unit.diagram,
+        make: unit.make,
+        serial: unit.serial,
+        installed: unit.installed,
+      }
+    : nothingKnown
+
 /** A unit: made on a site, or edited, with or without a signal. What nobody knows stays empty. */
 export function UnitForm({ id, siteId }: { readonly id: string | null; readonly siteId: string }) {
   const sync = useSync()
@@ -40,14 +55,7 @@ export function UnitForm({ id, siteId }: { readonly id: string | null; readonly 
   const places = useAppSelector((state) => state.places.places)
   const unit = places?.units.find((known) => known.id === id)
   const site = places?.sites.find((known) => known.id === (unit?.site ?? siteId))
-  const before = {
-    label: unit?.label ?? '',
-    place: unit?.place ?? '',
-    diagram: unit?.diagram ?? '',
-    make: unit?.make ?? '',
-    serial: unit?.serial ?? '',
-    installed: unit?.installed ?? '',
-  }
+  const before = valuesOf(unit)
   const form = useForm({ resolver: yupResolver(unitSchema), defaultValues: before })
   const { control } = form
   const { submit, problem } = useSubmit(form, async (given) => {

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Pressable, View } from 'react-native'
 import type { ProofValue } from '@jokulgale/core/visit/entry'
+import type { Of } from '@jokulgale/core/visit/fold'
 import { isNear, type ProofLine } from '@jokulgale/core/visit/proofSheet'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
@@ -68,23 +69,9 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
         <Words style={{ flex: 1 }} strong>
           {words}
         </Words>
-        <Words size="small" color={last ? (last.passed ? palette.good : palette.wrong) : palette.quiet}>
-          {last ? (last.passed ? 'proven' : 'not right') : 'not proven yet'}
-        </Words>
+        <ProofMark last={last} />
       </Pressable>
-      {!open && last ? (
-        <Words size="small" quiet>
-          {[
-            last.words,
-            ...(last.values ?? []).map(({ what, value, unit }) => `${what} ${shown(value, unit)}`),
-          ]
-            .filter(Boolean)
-            .join('; ')}
-        </Words>
-      ) : null}
-      {!open && last?.passed === false && last.values?.some(({ at }) => at) ? (
-        <Words size="small">Its readings count as evidence: the search goes on from them.</Words>
-      ) : null}
+      {!open && last ? <LastProof last={last} /> : null}
       {open
         ? (lines ?? []).map((line) => (
             <ValueRow
@@ -148,6 +135,38 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
         ) : null}
       </Sheet>
     </View>
+  )
+}
+
+type Proof = Of<'proof'>
+
+function ProofMark({ last }: { readonly last: Proof | undefined }) {
+  const palette = usePalette()
+  if (!last)
+    return (
+      <Words size="small" quiet>
+        not proven yet
+      </Words>
+    )
+  return (
+    <Words size="small" color={last.passed ? palette.good : palette.wrong}>
+      {last.passed ? 'proven' : 'not right'}
+    </Words>
+  )
+}
+
+function LastProof({ last: { words, values = [], passed } }: { readonly last: Proof }) {
+  return (
+    <>
+      <Words size="small" quiet>
+        {[words, ...values.map(({ what, value, unit }) => `${what} ${shown(value, unit)}`)]
+          .filter(Boolean)
+          .join('; ')}
+      </Words>
+      {!passed && values.some(({ at }) => at) ? (
+        <Words size="small">Its readings count as evidence: the search goes on from them.</Words>
+      ) : null}
+    </>
   )
 }
 

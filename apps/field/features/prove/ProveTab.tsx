@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
+import type { Of } from '@jokulgale/core/visit/fold'
 import { restoredItems, type ProofSheet } from '@jokulgale/core/visit/proofSheet'
 import { signOffProblems } from '@jokulgale/core/visit/signOff'
 import { closingProblems } from '@jokulgale/core/visit/visitState'
@@ -14,6 +15,7 @@ import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
 import type { OpenVisit } from '../visit/useVisit'
 import { Defects } from './Defects'
+import { LeaveForm } from './LeaveForm'
 import { ProofRow } from './ProofRow'
 
 /**
@@ -100,20 +102,10 @@ function SignOff({ visit, onMeasures }: { readonly visit: OpenVisit; readonly on
   const [words, setWords] = useState('')
   const problems = signOffProblems(visit.state, visit.diagram)
   const always = closingProblems(visit.state)
-  const close = async (outcome: 'repaired' | 'restricted' | 'left-off'): Promise<void> => {
-    await visit.say({ kind: 'sign-off', outcome, words: words.trim() })
+  const close = async (closing: Omit<Of<'sign-off'>, 'kind'>): Promise<void> => {
+    await visit.say({ kind: 'sign-off', ...closing })
     router.navigate(`/visits/${visit.id}/report`)
   }
-  if (visit.state.signOff)
-    return (
-      <Press
-        kind="main"
-        title="Open the report"
-        onPress={() => {
-          router.navigate(`/visits/${visit.id}/report`)
-        }}
-      />
-    )
   return (
     <Part title="Leave it">
       <Field
@@ -134,27 +126,16 @@ function SignOff({ visit, onMeasures }: { readonly visit: OpenVisit; readonly on
         title="Sign off: repaired"
         disabled={problems.length > 0}
         onPress={() => {
-          void close('repaired')
+          void close({ outcome: 'repaired', words: words.trim() })
         }}
       />
-      <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press
-          grow
-          title="Left restricted"
-          disabled={always.length > 0}
-          onPress={() => {
-            void close('restricted')
-          }}
-        />
-        <Press
-          grow
-          title="Left off"
-          disabled={always.length > 0}
-          onPress={() => {
-            void close('left-off')
-          }}
-        />
-      </View>
+      <LeaveForm
+        words={words.trim()}
+        isHeld={always.length > 0}
+        onClose={(closing) => {
+          void close(closing)
+        }}
+      />
     </Part>
   )
 }

@@ -1,5 +1,6 @@
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react'
 import { ScrollView, useWindowDimensions, View } from 'react-native'
+import type { Briefing, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { possibleFrom } from '@jokulgale/core/diagnosis/words'
 import { Heading } from '../../ui/Heading'
@@ -22,6 +23,7 @@ import { stopElement } from '../trace/StripView'
 import { Strips } from '../trace/Strips'
 import { Arrival } from './Arrival'
 import { CallBar } from './CallBar'
+import { ClosedVisit } from './ClosedVisit'
 import { SafetyLine } from './SafetyLine'
 import { Tabs, visitTabs, type VisitTab } from './Tabs'
 import { useBriefing } from './useBriefing'
@@ -40,146 +42,103 @@ export function VisitScreen({ id }: { readonly id: string }) {
     )
   if (visit.state.complaint !== '' && !visit.state.entries.some(({ body }) => body.kind === 'arrived'))
     return <Arrival visit={visit} />
-  return <OpenVisitScreen visit={visit} />
+  return visit.state.signOff ? <ClosedVisit visit={visit} /> : <OpenVisitScreen visit={visit} />
 }
 
 /** Height of what stands above and below the wide trace, dp. */
 const aroundWideTrace = 215
 
+/** What was just said, for its word of confirmation and the way to take it back. */
+interface JustSaid {
+  readonly entry: string
+  readonly words: string
+}
+
+/** Before the first diagnosis is there. */
+const nothingYet = { strips: null, delays: [] } as const
+
+const firstTab = ({ state }: OpenVisit): VisitTab =>
+  state.readings.length > 0 || state.firstLook.size > 0 ? 'trace' : 'look'
+
 function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const wide = useWide()
-  const { height } = useWindowDimensions()
-  const [tab, setTab] = useState<VisitTab>(
-    visit.state.readings.length > 0 || visit.state.firstLook.size > 0 ? 'trace' : 'look',
-  )
+  const [tab, setTab] = useState<VisitTab>(firstTab(visit))
   const [wanted, setWanted] = useState<ReadingWanted | null>(null)
   const [measures, setMeasures] = useState(false)
   const [school, setSchool] = useState<School>('best')
-  const [said, setLogged] = useState<{ readonly entry: string; readonly words: string } | null>(null)
+  const [said, setSaid] = useState<JustSaid | null>(null)
   // only the last word is taken back so quickly
   const logged = said !== null && visit.state.entries.at(-1)?.id === said.entry ? said : null
   const { briefing, busy, error } = useBriefing(visit, school)
-  const [ask] = briefing?.asks ?? []
-  const red = ask?.do === 'measure' ? ask.from : ''
-  const black = ask?.do === 'measure' ? ask.to : ''
+  const leads = leadsAsked(briefing)
+  const red = leads?.from ?? ''
+  const { strips: drawn, delays } = briefing ?? nothingYet
   const measure = useCallback((reading: ReadingWanted): void => {
-    setLogged(null)
+    setSaid(null)
     setWanted(reading)
   }, [])
   const undo = useCallback((): void => {
     if (!logged) return
     void visit.say({ kind: 'retracted', entry: logged.entry })
-    setLogged(null)
+    setSaid(null)
   }, [logged, visit])
-  useScrollToFocus(briefing?.strips ?? [], red, tab === 'trace')
-  useShortcuts(
-    useMemo(
-      () => ({
-        ...Object.fromEntries(
-          visitTabs.map(({ id }, k) => [
-            String(k + 1),
-            () => {
-              setTab(id)
-            },
-          ]),
-        ),
-        m: () => {
-          measure(ask?.do === 'measure' ? ask : { meter: 'volts', from: '', to: visit.diagram.common })
-        },
-        u: undo,
-      }),
-      [ask, measure, undo, visit.diagram.common],
-    ),
+  useScrollToFocus(drawn ?? [], red, tab === 'trace')
+  useVisitShortcuts(
+    visit,
+    leads,
+    { onTab: setTab, onMeasure: measure, onUndo: undo },
     wide && wanted === null,
   )
   const strips = (
     <Strips
       common={visit.diagram.common}
-      strips={briefing?.strips ?? null}
+      strips={drawn}
       red={red}
-      black={black}
+      black={leads?.to ?? ''}
       onMeasure={measure}
     />
   )
-  // wide, story and warning stand over the suspects beside it
   const panel = (
     <AskPanel
       visit={visit}
-      asks={briefing?.asks ?? []}
+      {...asksShown(briefing, wide)}
       busy={busy}
-      story={wide ? '' : (briefing?.story ?? '')}
-      warning={wide ? '' : (briefing?.warning ?? '')}
-      leading={briefing?.suspects.find(({ probability }) => probability >= possibleFrom)?.words ?? ''}
       school={school}
       onSchool={setSchool}
       onMeasure={measure}
       onSaid={(entry, words) => {
-        setLogged({ entry, words })
+        setSaid({ entry, words })
       }}
       onSuspects={() => {
         setTab('suspects')
       }}
     />
   )
-  const suspects = briefing ? (
-    <SuspectsList
+  const suspects = (
+    <Suspects
       briefing={briefing}
       visit={visit}
       onRepaired={() => {
         setTab('repair')
       }}
     />
-  ) : (
-    <Words quiet>Solving …</Words>
-  )
-  const wideTrace = (
-    <View style={{ flexDirection: 'row', gap: space.huge, height: Math.max(400, height - aroundWideTrace) }}>
-      <ScrollView style={{ flex: 5 }}>{strips}</ScrollView>
-      <ScrollView style={{ flex: 4 }} contentContainerStyle={{ gap: space.large }}>
-        {panel}
-        {suspects}
-        <ShortcutList />
-      </ScrollView>
-    </View>
   )
   return (
     <Screen
       maxWidth={wide ? 1180 : 760}
       page={tab}
       head={
-        <>
-          <Heading
-            title={visit.unit.label}
-            below={visit.site.name}
-            back="/"
-            right={
-              <Press
-                kind="quiet"
-                title={
-                  visit.state.measures.length > 0 ? `Temporary: ${visit.state.measures.length}` : 'Temporary'
-                }
-                label={`Temporary measures: ${visit.state.measures.length} on`}
-                onPress={() => {
-                  setMeasures(true)
-                }}
-              />
-            }
-          />
-          <CallBar visit={visit} />
-          <DelayStrip visit={visit} delays={briefing?.delays ?? []} />
-          <SafetyLine visit={visit} />
-        </>
+        <VisitHead
+          visit={visit}
+          delays={delays}
+          onMeasures={() => {
+            setMeasures(true)
+          }}
+        />
       }
       foot={
         <>
-          {logged ? (
-            <View style={{ flexDirection: 'row', alignItems: 'center', paddingLeft: space.large }}>
-              <Words style={{ flex: 1 }} aria-live="polite">
-                {logged.words}
-              </Words>
-              <Press kind="quiet" title="Undo" onPress={undo} />
-            </View>
-          ) : null}
+          {logged ? <SaidLine words={logged.words} onUndo={undo} /> : null}
           {tab === 'trace' && !wide ? panel : null}
           <Tabs now={tab} onChoose={setTab} />
         </>
@@ -187,28 +146,25 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
     >
       <UnsentNote />
       {error ? <Notice kind="wrong">{error}</Notice> : null}
-      {tab === 'look' ? <LookTab visit={visit} /> : null}
-      {tab === 'trace' ? (wide ? wideTrace : strips) : null}
-      {tab === 'suspects' ? suspects : null}
-      {tab === 'repair' ? <RepairTab visit={visit} /> : null}
-      {tab === 'prove' ? (
-        <ProveTab
-          visit={visit}
-          onMeasures={() => {
-            setMeasures(true)
-          }}
-        />
-      ) : null}
+      <VisitPage
+        tab={tab}
+        visit={visit}
+        trace={wide ? <WideTrace strips={strips} panel={panel} suspects={suspects} /> : strips}
+        suspects={suspects}
+        onMeasures={() => {
+          setMeasures(true)
+        }}
+      />
       <ReadingSheet
         visit={visit}
         wanted={wanted}
-        delays={briefing?.delays ?? []}
+        delays={delays}
         onClose={() => {
           setWanted(null)
         }}
         onLogged={(entry, words) => {
           setWanted(null)
-          setLogged({ entry, words })
+          setSaid({ entry, words })
         }}
       />
       {measures ? (
@@ -222,6 +178,153 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
       ) : null}
     </Screen>
   )
+}
+
+/** Where the first ask wants the leads; null when it asks for something else. */
+function leadsAsked(briefing: Briefing | null): MeasureAsk | null {
+  const ask = briefing?.asks[0]
+  return ask?.do === 'measure' ? ask : null
+}
+
+/** What the panel says; wide, story and warning stand over the suspects beside it. */
+function asksShown(briefing: Briefing | null, wide: boolean) {
+  return {
+    asks: briefing?.asks ?? [],
+    story: wide ? '' : (briefing?.story ?? ''),
+    warning: wide ? '' : (briefing?.warning ?? ''),
+    leading: briefing?.suspects.find(({ probability }) => probability >= possibleFrom)?.words ?? '',
+  }
+}
+
+interface ShortcutDoings {
+  readonly onTab: (tab: VisitTab) => void
+  readonly onMeasure: (wanted: ReadingWanted) => void
+  readonly onUndo: () => void
+}
+
+/** Keys of a wide screen: a tab by its number, a reading, and back. */
+function useVisitShortcuts(
+  { diagram }: OpenVisit,
+  leads: MeasureAsk | null,
+  { onTab, onMeasure, onUndo }: ShortcutDoings,
+  isOn: boolean,
+): void {
+  useShortcuts(
+    useMemo(
+      () => ({
+        ...Object.fromEntries(
+          visitTabs.map(({ id }, k) => [
+            String(k + 1),
+            () => {
+              onTab(id)
+            },
+          ]),
+        ),
+        m: () => {
+          onMeasure(leads ?? { meter: 'volts', from: '', to: diagram.common })
+        },
+        u: onUndo,
+      }),
+      [leads, onMeasure, onTab, onUndo, diagram.common],
+    ),
+    isOn,
+  )
+}
+
+interface SuspectsProps {
+  readonly briefing: Briefing | null
+  readonly visit: OpenVisit
+  readonly onRepaired: () => void
+}
+
+function Suspects({ briefing, ...rest }: SuspectsProps) {
+  return briefing ? <SuspectsList briefing={briefing} {...rest} /> : <Words quiet>Solving …</Words>
+}
+
+interface VisitHeadProps {
+  readonly visit: OpenVisit
+  readonly delays: Briefing['delays']
+  readonly onMeasures: () => void
+}
+
+/** What is read at the top of every tab: the unit, the call that is set, delays, and what keeps people whole. */
+function VisitHead({ visit, delays, onMeasures }: VisitHeadProps) {
+  const count = visit.state.measures.length
+  return (
+    <>
+      <Heading
+        title={visit.unit.label}
+        below={visit.site.name}
+        back="/"
+        right={
+          <Press
+            kind="quiet"
+            title={count > 0 ? `Temporary: ${count}` : 'Temporary'}
+            label={`Temporary measures: ${count} on`}
+            onPress={onMeasures}
+          />
+        }
+      />
+      <CallBar visit={visit} />
+      <DelayStrip visit={visit} delays={delays} />
+      <SafetyLine visit={visit} />
+    </>
+  )
+}
+
+function SaidLine({ words, onUndo }: { readonly words: string; readonly onUndo: () => void }) {
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', paddingLeft: space.large }}>
+      <Words style={{ flex: 1 }} aria-live="polite">
+        {words}
+      </Words>
+      <Press kind="quiet" title="Undo" onPress={onUndo} />
+    </View>
+  )
+}
+
+interface WideTraceProps {
+  readonly strips: ReactNode
+  readonly panel: ReactNode
+  readonly suspects: ReactNode
+}
+
+/** At a desk: the strip, and beside it the ask and the suspects. */
+function WideTrace({ strips, panel, suspects }: WideTraceProps) {
+  const { height } = useWindowDimensions()
+  return (
+    <View style={{ flexDirection: 'row', gap: space.huge, height: Math.max(400, height - aroundWideTrace) }}>
+      <ScrollView style={{ flex: 5 }}>{strips}</ScrollView>
+      <ScrollView style={{ flex: 4 }} contentContainerStyle={{ gap: space.large }}>
+        {panel}
+        {suspects}
+        <ShortcutList />
+      </ScrollView>
+    </View>
+  )
+}
+
+interface VisitPageProps {
+  readonly tab: VisitTab
+  readonly visit: OpenVisit
+  readonly trace: ReactNode
+  readonly suspects: ReactNode
+  readonly onMeasures: () => void
+}
+
+function VisitPage({ tab, visit, trace, suspects, onMeasures }: VisitPageProps) {
+  switch (tab) {
+    case 'look':
+      return <LookTab visit={visit} />
+    case 'trace':
+      return trace
+    case 'suspects':
+      return suspects
+    case 'repair':
+      return <RepairTab visit={visit} />
+    case 'prove':
+      return <ProveTab visit={visit} onMeasures={onMeasures} />
+  }
 }
 
 /** Brings into view where the ask is, or else where the call stops being live. */
