@@ -3,8 +3,8 @@ import { rateLimit } from 'express-rate-limit'
 import { linkUseSchema, newShopSchema } from '@jokulgale/contract/people'
 import { signInSchema, type Person, type SignIn } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
-import { checked } from '../requests/problem'
-import { stillHere } from '../requests/signedIn'
+import { checked, RequestProblem } from '../requests/problem'
+import { stillHere, type Who } from '../requests/signedIn'
 import { forgetOldSessions } from '../services/devices'
 import { openLink, useLink } from '../services/links'
 import { findPerson } from '../services/people'
@@ -31,8 +31,7 @@ export function sessionRoutes(db: Database, signInsPerMinute: number): Router {
     response.json(await enter(request, await checked(signInSchema, request.body)))
   })
   router.get('/session', async (request, response) => {
-    // being signed out is an answer, not an error
-    const who = await stillHere(db, request).catch(() => null)
+    const who = await whoIfAny(db, request)
     response.json(who ? await findPerson(db, who) : null)
   })
   router.delete('/session', async (request, response) => {
@@ -58,6 +57,16 @@ export function sessionRoutes(db: Database, signInsPerMinute: number): Router {
     response.status(201).json(await enter(request, { email, password: given.password }))
   })
   return router
+}
+
+/** Who is signed in. Being signed out is an answer, not an error; a database that does not answer is one. */
+async function whoIfAny(db: Database, request: Request): Promise<Who | null> {
+  try {
+    return await stillHere(db, request)
+  } catch (error) {
+    if (error instanceof RequestProblem && error.status === 401) return null
+    throw error
+  }
 }
 
 /** A session of its own for whoever came in: what the browser had before is not carried over. */

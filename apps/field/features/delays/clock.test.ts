@@ -54,3 +54,10 @@ test('a reading while a delay runs is put into its time, once', () => {
     seconds: 60,
   })
 })
+
+test('a reading in the very second of the call is put into its time too: unsaid, every delay would count as over', () => {
+  const { state, bodies } = visit()
+  expect(waitToSay(state, bodies, delays, calledAt + 300)).toEqual({ kind: 'wait', seconds: 0 })
+  const again = visit({ kind: 'wait', seconds: 0 })
+  expect(waitToSay(again.state, again.bodies, delays, calledAt + 400)).toBeNull()
+})

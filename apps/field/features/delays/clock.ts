@@ -41,6 +41,11 @@ function saidSeconds(bodies: readonly EntryBody[]): number {
   return said
 }
 
+/** Whether anything has been said of the time since the last change of call or power. */
+const hasWaited = (bodies: readonly EntryBody[]): boolean =>
+  bodies.findLastIndex(({ kind }) => kind === 'wait') >
+  bodies.findLastIndex(({ kind }) => kind === 'call' || kind === 'power')
+
 /**
  * What to say before a reading that is taken while a delay runs, so that it is judged by its time; null when
  * none runs.
@@ -56,7 +61,8 @@ export function waitToSay(
   if (since === null || state.power !== 'on') return null
   if (runningDelays(state, delays, nowMs).length === 0 && said === 0) return null
   const seconds = Math.round(since - said)
-  return seconds > 0 ? { kind: 'wait', seconds } : null
+  // said even where it is nothing yet: unsaid, every delay counts as over
+  return seconds > 0 || !hasWaited(bodies) ? { kind: 'wait', seconds: Math.max(0, seconds) } : null
 }
 
 /** What to say when somebody knows that every delay is over: it was calling before. */

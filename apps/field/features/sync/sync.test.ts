@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto'
 import type { Person } from '@jokulgale/contract/session'
+import { builtInUnitText } from '@jokulgale/core/units/index'
 import { createAppStore } from '../store'
 import { forgetAll } from './device'
 import { Sync } from './sync'
@@ -82,6 +83,7 @@ afterEach(async () => {
   jest.restoreAllMocks()
 })
 
+const ladder = builtInUnitText('fan-coil-cooling')
 const site = (name: string) => [{ field: 'name', from: '', to: name }]
 
 test('what is made with no signal is shown at once, and sent when there is one: places, visits, entries in turn', async () => {
@@ -193,4 +195,27 @@ test('a server that was restored is sent again all that was said here, and only 
   expect(server.sent.map(({ path }) => path)).toEqual(['/visits', '/entries'])
   expect(JSON.stringify(server.of('/entries')[0].body)).toContain(said)
   expect(store.getState().visits.logs[visit][0].sent).toBe(true)
+})
+
+test('after the application was closed, what was made is sent in the order that it was made in', async () => {
+  server.reachable = false
+  const made: string[] = []
+  for (let k = 0; k < 6; k++) {
+    await sync.editPlace('site', `site-${k}`, site(`Site ${k}`))
+    made.push(`site-${k}`)
+  }
+  const circuits = [await sync.makeDiagram(ladder, '')]
+  for (let k = 1; k < 5; k++) circuits.push(await sync.makeDiagram(ladder, circuits[k - 1]))
+  await quiet()
+  // the device's store gives them back in the order of their identities
+  const after = new Sync(createAppStore())
+  await after.open()
+  server.reachable = true
+  sync = after
+  await quiet()
+  const bodies = (path: string) => server.of(path).map(({ body }) => body)
+  expect(
+    bodies('/place-edits').map((body) => (body as { edits: readonly { place: string }[] }).edits[0].place),
+  ).toEqual(made)
+  expect(bodies('/diagrams').map((body) => (body as { id: string }).id)).toEqual(circuits)
 })

@@ -3,7 +3,7 @@ import type { Board, DiagramRecord, Places } from '@jokulgale/contract/places'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import type { Person, SignIn } from '@jokulgale/contract/session'
 import type { StoredEntry, Visit } from '@jokulgale/contract/visit'
-import { tick, witness, type Clock } from '@jokulgale/core/visit/clock'
+import { compareClocks, tick, witness, type Clock } from '@jokulgale/core/visit/clock'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { FieldChange, PlaceKind } from '@jokulgale/core/places/placeEdit'
 import type { PlaceChange } from '../places/editsOfList'
@@ -332,6 +332,25 @@ export class Sync {
     return !sent && refused === undefined && (by === '' || by === this.me())
   }
 
+  /** In the order that they were made in: a unit is of a site that the server has by then. */
+  private editsToSend = (): readonly KeptPlaceEdit[] =>
+    this.edits()
+      .filter((kept) => this.isToSend(kept))
+      .sort((a, b) => compareClocks(a.clock, b.clock))
+
+  /** Each after the one that it was made from. */
+  private diagramsToSend(): readonly KeptDiagram[] {
+    const left = new Map(this.made().flatMap((kept) => (this.isToSend(kept) ? [[kept.id, kept]] : [])))
+    const ordered: KeptDiagram[] = []
+    const take = (diagram: KeptDiagram | undefined): void => {
+      if (!diagram || !left.delete(diagram.id)) return
+      take(left.get(diagram.follows))
+      ordered.push(diagram)
+    }
+    for (const diagram of [...left.values()]) take(diagram)
+    return ordered
+  }
+
   private unsentVisits = (): readonly KeptVisit[] =>
     Object.values(this.store.getState().visits.visits).filter(
       ({ sent, refused, startedBy }) =>
@@ -362,8 +381,8 @@ export class Sync {
   }
 
   private async sendAll(): Promise<void> {
-    for (const diagram of this.made().filter((kept) => this.isToSend(kept))) await this.sendDiagram(diagram)
-    for (const edit of this.edits().filter((kept) => this.isToSend(kept))) await this.sendEdit(edit)
+    for (const diagram of this.diagramsToSend()) await this.sendDiagram(diagram)
+    for (const edit of this.editsToSend()) await this.sendEdit(edit)
     for (const visit of this.unsentVisits()) await this.sendVisit(visit)
     for (const photo of await unsentPhotos()) await this.sendPhoto(photo)
     for (let waiting = this.unsent(); waiting.length > 0; waiting = this.unsent())
