@@ -53,7 +53,7 @@ export function reportOf(state: VisitState, diagram: Diagram): Report {
     sections: [
       complaint(state, diagram),
       asFound(state, diagram),
-      workedOut(state, diagram),
+      ...workedOut(state, diagram),
       cause(state, diagram),
       repair(state, diagram),
       proof(state, diagram),
@@ -136,18 +136,15 @@ function addedLater({ addenda }: VisitState, diagram: Diagram): ReportSection {
   }
 }
 
-function workedOut(state: VisitState, diagram: Diagram): ReportSection {
-  return {
-    title: 'Worked out',
-    none: 'Nothing was worked out.',
-    lines: entriesOf(state.entries, 'calculation').map(({ body }) =>
-      line(
-        [body.tool, body.of ? partWords(diagram, body.of) : ''].filter(Boolean).join(', '),
-        body.words,
-        [...body.given, ...body.found].map(({ what, value }) => `${what} ${value}`).join('; '),
-      ),
+function workedOut(state: VisitState, diagram: Diagram): readonly ReportSection[] {
+  const lines = entriesOf(state.entries, 'calculation').map(({ body }) =>
+    line(
+      [body.tool, body.of ? partWords(diagram, body.of) : ''].filter(Boolean).join(', '),
+      body.words,
+      [...body.given, ...body.found].map(({ what, value }) => `${what} ${value}`).join('; '),
     ),
-  }
+  )
+  return lines.length > 0 ? [{ title: 'Worked out', none: '', lines }] : []
 }
 
 function cause(state: VisitState, diagram: Diagram): ReportSection {

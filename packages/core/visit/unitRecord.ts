@@ -46,7 +46,7 @@ export function foldUnitRecord(
     lastRepairs: repairs.filter(({ entry }) => entry.visit === last?.entry.visit),
     openDefects: entriesOf(entries, 'defect').filter(({ entry }) => !closed.has(entry.id)),
     measures: openMeasures(entries),
-    drifting: drifts(entries),
+    drifting: drifts(entries, diagram),
     contactors: [...diagram.parts.values()]
       .filter(({ kind }) => kind.ageShown)
       .flatMap(({ id, words }) => {
@@ -62,13 +62,15 @@ export function foldUnitRecord(
   }
 }
 
-function drifts(entries: readonly Entry[]): readonly Drift[] {
+function drifts(entries: readonly Entry[], diagram: Diagram): readonly Drift[] {
+  const callWords = (call: string): string => diagram.calls.find(({ id }) => id === call)?.words ?? call
   const series = new Map<string, { values: number[]; unit: string }>()
   for (const { body } of entriesOf(entries, 'proof'))
     for (const { what, value, unit } of body.values ?? []) {
-      const known = series.get(`${body.call}: ${what}`) ?? { values: [], unit }
+      const key = `${callWords(body.call)}: ${what}`
+      const known = series.get(key) ?? { values: [], unit }
       known.values.push(value)
-      series.set(`${body.call}: ${what}`, known)
+      series.set(key, known)
     }
   return [...series].flatMap(([what, { values, unit }]): readonly Drift[] => {
     const [first] = values
