@@ -11,16 +11,11 @@ import { pinoHttp } from 'pino-http'
 import type pg from 'pg'
 import type { Database } from './db/connect'
 import type { PictureDesk } from './pictures/pictureDesk'
-import { photoRoutes } from './routes/photos'
-import { peopleRoutes } from './routes/people'
-import { placeRoutes } from './routes/places'
-import { recordRoutes } from './routes/records'
-import { reportRoutes } from './routes/reports'
 import { answerProblems } from './requests/problem'
+import { shopRoutes } from './routes/index'
 import { sessionRoutes } from './routes/session'
 import { admit, requireJson } from './requests/signedIn'
-import { visitRoutes } from './routes/visits'
-import type { ReportFonts } from './services/reports'
+import type { ReportFonts } from './services/paper'
 
 export interface AppOptions {
   readonly pool: pg.Pool
@@ -97,16 +92,7 @@ export function createApp({
     response.json({ ok: true })
   })
   app.use('/api', sessionRoutes(db, signInsPerMinute))
-  app.use(
-    '/api',
-    admit(db),
-    placeRoutes(db, fonts),
-    peopleRoutes(db),
-    recordRoutes(db),
-    reportRoutes(db, fonts, pictures),
-    photoRoutes(db, pictures),
-    visitRoutes(db),
-  )
+  app.use('/api', admit(db), ...shopRoutes(db, fonts, pictures))
   if (webFolder) serveWeb(app, webFolder)
   app.use(
     answerProblems((error) => {

@@ -1,12 +1,7 @@
 import type { Router } from 'express'
 import { roles, type Role } from '@jokulgale/contract/people'
-import { peopleRoutes } from '../routes/people'
-import { photoRoutes } from '../routes/photos'
-import { placeRoutes } from '../routes/places'
-import { recordRoutes } from '../routes/records'
-import { reportRoutes } from '../routes/reports'
-import { visitRoutes } from '../routes/visits'
 import { demoSignIn } from '../demo/scenario'
+import { shopRoutes } from '../routes/index'
 import { client, entryOf, fonts, openServer, stranger, uuid, type Ask } from '../testServer'
 import { access } from './access'
 
@@ -49,14 +44,7 @@ const declared = (router: Router): readonly string[] =>
 
 test('every route says who may ask it, and nothing is said of a route that is not there', () => {
   const { db, pictures } = server
-  const routes = [
-    placeRoutes(db, fonts),
-    peopleRoutes(db),
-    recordRoutes(db),
-    reportRoutes(db, fonts, pictures),
-    photoRoutes(db, pictures),
-    visitRoutes(db),
-  ].flatMap(declared)
+  const routes = shopRoutes(db, fonts, pictures).flatMap(declared)
   expect([...new Set(routes)].sort()).toEqual(Object.keys(access).sort())
 })
 

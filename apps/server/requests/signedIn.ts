@@ -72,6 +72,7 @@ async function checkSite(db: Database, who: Who, site: string, reached: Reached)
   if ((await siteOf(db, who.shopId, reaches, idOf(id, what))) !== site) throw notFound(what)
 }
 
+/** The site that a visit, unit or picture of the shop belongs to; null where it has none such. */
 async function siteOf(
   db: Database,
   shopId: string,
@@ -79,26 +80,11 @@ async function siteOf(
   id: string,
 ): Promise<string | null> {
   if (by === 'site') return id
-  const inShop = and(eq(units.shopId, shopId))
-  const columns = { site: units.siteId }
-  const [found] =
-    by === 'unit'
-      ? await db
-          .select(columns)
-          .from(units)
-          .where(and(inShop, eq(units.id, id)))
-      : by === 'visit'
-        ? await db
-            .select(columns)
-            .from(units)
-            .innerJoin(visits, eq(visits.unitId, units.id))
-            .where(and(inShop, eq(visits.id, id)))
-        : await db
-            .select(columns)
-            .from(units)
-            .innerJoin(visits, eq(visits.unitId, units.id))
-            .innerJoin(photos, eq(photos.visitId, visits.id))
-            .where(and(inShop, eq(photos.id, id)))
+  const ofUnits = db.select({ site: units.siteId }).from(units).$dynamic()
+  const joined = by === 'unit' ? ofUnits : ofUnits.innerJoin(visits, eq(visits.unitId, units.id))
+  const whole = by === 'photo' ? joined.innerJoin(photos, eq(photos.visitId, visits.id)) : joined
+  const named = { unit: units.id, visit: visits.id, photo: photos.id }[by]
+  const [found] = await whole.where(and(eq(units.shopId, shopId), eq(named, id)))
   return found?.site ?? null
 }
 

@@ -7,9 +7,10 @@ import { whoAsks } from '../requests/signedIn'
 import { boardOf } from '../services/board'
 import { findDiagram, storeDiagram } from '../services/diagrams'
 import { labelsPdf } from '../services/labels'
+import { drawnUnits } from '../services/logs'
 import { storePlaceEdits } from '../services/placeEdits'
 import { placesOf } from '../services/places'
-import type { ReportFonts } from '../services/reports'
+import type { ReportFonts } from '../services/paper'
 
 export function placeRoutes(db: Database, fonts: ReportFonts): Router {
   const router = Router()
@@ -35,14 +36,16 @@ export function placeRoutes(db: Database, fonts: ReportFonts): Router {
   })
   router.get('/labels.pdf', async (request, response) => {
     const site = request.query.site === undefined ? null : idOf(request.query.site, 'this site')
-    const { sites, units } = await placesOf(db, { ...whoAsks(request), siteId: site })
-    const labelled = units.filter(({ archived }) => !archived)
+    const drawn = await drawnUnits(db, whoAsks(request).shopId, { site })
+    const labelled = drawn
+      .filter(({ unit }) => !unit.archived)
+      .sort((a, b) => a.unit.label.localeCompare(b.unit.label))
     if (labelled.length === 0) throw notFound('a unit here')
     const origin = `${request.protocol}://${request.get('host') ?? ''}`
     response
       .type('application/pdf')
       .attachment('unit-labels.pdf')
-      .send(await labelsPdf({ sites, units: labelled }, origin, fonts))
+      .send(await labelsPdf(labelled, origin, fonts))
   })
   return router
 }

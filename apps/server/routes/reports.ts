@@ -5,7 +5,8 @@ import { idOf } from '../requests/identity'
 import { whoAsks } from '../requests/signedIn'
 import type { PictureDesk } from '../pictures/pictureDesk'
 import { paperPhotos } from '../services/photos'
-import { reportPdf, visitReport, type ReportFonts } from '../services/reports'
+import type { ReportFonts } from '../services/paper'
+import { reportPdf, visitReport } from '../services/reports'
 
 export function reportRoutes(db: Database, fonts: ReportFonts, pictures: PictureDesk): Router {
   const router = Router()

@@ -7,6 +7,7 @@ import type { Entry } from '@jokulgale/core/visit/log'
 import { signOffProblems } from '@jokulgale/core/visit/signOff'
 import { leavingProblems } from '@jokulgale/core/visit/leaving'
 import { closingProblems, foldVisit } from '@jokulgale/core/visit/visitState'
+import { clockColumns, clockOf } from '../db/clockColumns'
 import type { Database } from '../db/connect'
 import { diagrams, entries, visits } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
@@ -33,7 +34,7 @@ export async function entriesOf(
     by: row.personId,
     body: row.body,
     sequence: row.sequence,
-    clock: { wall: row.clockWall, counter: row.clockCounter, device: row.clockDevice },
+    clock: clockOf(row),
   }))
 }
 
@@ -70,9 +71,7 @@ export async function storeEntries(
           visitId: visit,
           personId: who.personId,
           body,
-          clockWall: clock.wall,
-          clockCounter: clock.counter,
-          clockDevice: clock.device,
+          ...clockColumns(clock),
         })),
       )
       .onConflictDoNothing()
@@ -136,7 +135,7 @@ async function loggedOf(
     visit: row.visitId,
     by: row.personId,
     body: row.body,
-    clock: { wall: row.clockWall, counter: row.clockCounter, device: row.clockDevice },
+    clock: clockOf(row),
   }))
 }
 

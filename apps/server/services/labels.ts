@@ -1,35 +1,23 @@
-import PDFDocument from 'pdfkit'
 import { create } from 'qrcode'
-import type { Places } from '@jokulgale/contract/places'
-import type { ReportFonts } from './reports'
+import type { DrawnUnit } from './logs'
+import { newPaper, type ReportFonts } from './paper'
 
 /** A sheet of A4 labels: columns, rows, and the size of a code, in points. */
 const sheet = { margin: 36, columns: 3, rows: 7, code: 78, gap: 8 } as const
 
+type Labelled = Pick<DrawnUnit, 'unit' | 'site'>
+
 /** Labels for units, each with a code that opens the unit on a phone: `origin` is where the application is. */
 export function labelsPdf(
-  { sites, units }: Pick<Places, 'sites' | 'units'>,
+  labelled: readonly Labelled[],
   origin: string,
   fonts: ReportFonts,
 ): Promise<Buffer> {
-  const document = new PDFDocument({
-    size: 'A4',
-    margin: sheet.margin,
-    info: { Title: 'Unit labels', Producer: 'Jokulgale', Creator: 'Jokulgale' },
-  })
-  document.registerFont('text', fonts.text).registerFont('strong', fonts.strong)
-  const parts: Buffer[] = []
-  document.on('data', (part: Buffer) => parts.push(part))
-  const done = new Promise<Buffer>((resolve, reject) => {
-    document.on('end', () => {
-      resolve(Buffer.concat(parts))
-    })
-    document.on('error', reject)
-  })
+  const { document, whole } = newPaper('Unit labels', fonts, { margin: sheet.margin })
   const width = (document.page.width - 2 * sheet.margin) / sheet.columns
   const height = (document.page.height - 2 * sheet.margin) / sheet.rows
   const perSheet = sheet.columns * sheet.rows
-  for (const [k, unit] of units.entries()) {
+  for (const [k, { unit, site }] of labelled.entries()) {
     const place = k % perSheet
     if (k > 0 && place === 0) document.addPage()
     const x = sheet.margin + (place % sheet.columns) * width
@@ -40,14 +28,14 @@ export function labelsPdf(
     document.text(unit.label, x + sheet.code + sheet.gap, y, { ...beside, height: 34 })
     document.font('text').fontSize(8)
     document.text(
-      [sites.find(({ id }) => id === unit.site)?.name ?? '', unit.place].filter(Boolean).join('\n'),
+      [site.name, unit.place].filter(Boolean).join('\n'),
       x + sheet.code + sheet.gap,
       document.y + 2,
       beside,
     )
   }
   document.end()
-  return done
+  return whole
 }
 
 /** A code as filled squares, a run of dark ones at a time: as sharp as the printer. */

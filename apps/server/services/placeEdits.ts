@@ -1,7 +1,8 @@
-import { and, eq, inArray, sql } from 'drizzle-orm'
+import { and, eq, inArray, sql, type SQL } from 'drizzle-orm'
 import { foldPlace, type FoldedPlace } from '@jokulgale/core/places/foldPlace'
 import type { PlaceEdit, PlaceKind } from '@jokulgale/core/places/placeEdit'
 import { changeProblems, lacking, type FieldProblem } from '@jokulgale/core/places/placeProblems'
+import { clockColumns, clockOf } from '../db/clockColumns'
 import type { Database } from '../db/connect'
 import { diagrams, placeEdits, sites, units } from '../db/schema'
 import { RequestProblem } from '../requests/problem'
@@ -38,9 +39,7 @@ export async function storePlaceEdits(
         of,
         placeId: place,
         changes,
-        clockWall: clock.wall,
-        clockCounter: clock.counter,
-        clockDevice: clock.device,
+        ...clockColumns(clock),
       })),
     )
     .onConflictDoNothing()
@@ -79,23 +78,34 @@ async function refuseForeign(db: Writes, shopId: string, edits: readonly PlaceEd
 }
 
 /** Every edit of a place, from the log. */
-export async function editsOfPlaces(
+const editsOfPlace = (db: Writes, shopId: string, place: string): Promise<readonly PlaceEdit[]> =>
+  editsWhere(db, and(eq(placeEdits.shopId, shopId), eq(placeEdits.placeId, place)))
+
+/** Every edit of those places that were edited more than once: the others have nothing that two people could differ on. */
+export function editsOfChangedPlaces(
   db: Pick<Database, 'select'>,
   shopId: string,
-  place?: string,
 ): Promise<readonly PlaceEdit[]> {
-  const rows = await db
-    .select()
+  const changed = db
+    .select({ place: placeEdits.placeId })
     .from(placeEdits)
-    .where(
-      and(eq(placeEdits.shopId, shopId), place === undefined ? undefined : eq(placeEdits.placeId, place)),
-    )
+    .where(eq(placeEdits.shopId, shopId))
+    .groupBy(placeEdits.placeId)
+    .having(sql`count(*) > 1`)
+  return editsWhere(db, and(eq(placeEdits.shopId, shopId), inArray(placeEdits.placeId, changed)))
+}
+
+async function editsWhere(
+  db: Pick<Database, 'select'>,
+  where: SQL | undefined,
+): Promise<readonly PlaceEdit[]> {
+  const rows = await db.select().from(placeEdits).where(where)
   return rows.map((row) => ({
     id: row.id,
     of: row.of,
     place: row.placeId,
     changes: row.changes,
-    clock: { wall: row.clockWall, counter: row.clockCounter, device: row.clockDevice },
+    clock: clockOf(row),
   }))
 }
 
@@ -106,7 +116,7 @@ async function bringUpToDate(
   place: string,
   edits: readonly PlaceEdit[],
 ): Promise<void> {
-  const folded = foldPlace(of, await editsOfPlaces(db, shopId, place))
+  const folded = foldPlace(of, await editsOfPlace(db, shopId, place))
   const at = edits.findIndex((edit) => edit.place === place)
   const problems = [
     ...lacking(of, folded),

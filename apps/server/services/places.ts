@@ -6,7 +6,7 @@ import type { Database } from '../db/connect'
 import { diagrams, epochs, sites, units } from '../db/schema'
 import type { Who } from '../requests/signedIn'
 import { diagramColumns, diagramRecord } from './diagrams'
-import { editsOfPlaces } from './placeEdits'
+import { editsOfChangedPlaces } from './placeEdits'
 
 export const siteColumns = {
   id: sites.id,
@@ -41,7 +41,7 @@ export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<P
       .where(and(eq(units.shopId, shopId), siteId === null ? undefined : eq(units.siteId, siteId)))
       .orderBy(asc(units.label)),
     db.select(diagramColumns).from(diagrams).where(eq(diagrams.shopId, shopId)).orderBy(asc(diagrams.madeAt)),
-    siteId === null ? editsOfPlaces(db, shopId) : [],
+    siteId === null ? editsOfChangedPlaces(db, shopId) : [],
     db.select({ id: epochs.id }).from(epochs).orderBy(desc(epochs.since)).limit(1),
   ])
   return {

@@ -1,4 +1,3 @@
-import PDFDocument from 'pdfkit'
 import SVGtoPDF from 'svg-to-pdfkit'
 import { gather } from '@jokulgale/core/visit/evidence'
 import { modelOf } from '@jokulgale/core/diagnosis/diagnose'
@@ -11,6 +10,7 @@ import { notFound } from '../requests/problem'
 import { entriesOf } from './entries'
 import { diagramsById } from './diagrams'
 import { drawnUnits, type DrawnUnit } from './logs'
+import { newPaper, type ReportFonts } from './paper'
 import type { PaperPhoto } from './photos'
 import { findVisit } from './visits'
 
@@ -40,12 +40,6 @@ export async function visitReport(db: Database, shopId: string, id: string): Pro
   }
 }
 
-/** Files of the two faces that the report is set in. */
-export interface ReportFonts {
-  readonly text: string
-  readonly strong: string
-}
-
 const margin = 50
 const ink = '#16242d'
 const quiet = '#435966'
@@ -57,21 +51,9 @@ export function reportPdf(
   photos: readonly PaperPhoto[],
   fonts: ReportFonts,
 ): Promise<Buffer> {
-  const document = new PDFDocument({
-    size: 'A4',
+  const { document, whole } = newPaper(`Report ${unit.label}, ${site.name}`, fonts, {
     margin,
     bufferPages: true,
-    info: { Title: `Report ${unit.label}, ${site.name}`, Producer: 'Jokulgale', Creator: 'Jokulgale' },
-  })
-  document.registerFont('text', fonts.text).registerFont('strong', fonts.strong)
-  const parts: Buffer[] = []
-  document.on('data', (part: Buffer) => parts.push(part))
-  const done = new Promise<Buffer>((resolve, reject) => {
-    document
-      .on('end', () => {
-        resolve(Buffer.concat(parts))
-      })
-      .on('error', reject)
   })
   const width = document.page.width - 2 * margin
   const room = (height: number): void => {
@@ -141,7 +123,7 @@ export function reportPdf(
   room(40)
   document.moveDown().font('text').fontSize(9).fillColor(quiet).text(report.caution, margin)
   document.end()
-  return done
+  return whole
 }
 
 /** The paths of the call as they were when it was last measured before anything was repaired. */

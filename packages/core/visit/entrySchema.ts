@@ -86,10 +86,11 @@ const plateValues = mixed<Record<string, number | string>>()
 const provenAt = object({ meter: oneOf('meter', ['volts', 'amps']), from: name('from'), to: name('to') })
   .noUnknown()
   .default(undefined)
-const day = string()
-  .strict()
-  .matches(/^\d{4}-\d{2}-\d{2}$/, 'expires must be a date, YYYY-MM-DD')
-  .required('expires is missing')
+const dayOf = (label: string) =>
+  string()
+    .strict()
+    .matches(/^\d{4}-\d{2}-\d{2}$/, `${label} must be a date, YYYY-MM-DD`)
+    .label(label)
 
 const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
   arrived: object({ kind: kindIs('arrived') }),
@@ -229,7 +230,7 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     hazard: said('hazard'),
     reason: said('reason'),
     authorisedBy: said('authorisedBy'),
-    expires: day,
+    expires: dayOf('expires').required('expires is missing'),
     told: said('told'),
   }),
   'temporary-removed': object({
@@ -294,10 +295,7 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     outcome: oneOf('outcome', ['repaired', 'restricted', 'left-off']),
     words: words('words').defined(),
     told: words('told'),
-    until: string()
-      .strict()
-      .matches(/^\d{4}-\d{2}-\d{2}$/, 'until must be a day, 2026-05-12')
-      .label('until'),
+    until: dayOf('until'),
   }),
 }
 

@@ -3,7 +3,6 @@ import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
 import { View } from 'react-native'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
-import { DiagramError, readLadder } from '@jokulgale/core/diagram/readLadder'
 import { Check } from '../../ui/Check'
 import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
@@ -122,14 +121,6 @@ interface DrawingProps {
 /** The circuit as it works in a call; a tap on a stop changes it there. */
 function Drawing({ sketched: { sketch, problems }, text, onCall, onEdited }: DrawingProps) {
   const [stop, setStop] = useState<Stop | null>(null)
-  const diagram = useMemo(() => {
-    try {
-      return readLadder(text)
-    } catch (error) {
-      if (error instanceof DiagramError) return null
-      throw error
-    }
-  }, [text])
   const strips = useMemo(() => sketch?.strips ?? [], [sketch])
   const choose = useCallback(
     (point: string) => {
@@ -163,10 +154,9 @@ function Drawing({ sketched: { sketch, problems }, text, onCall, onEdited }: Dra
           <Words key={part}>{`${part}  ${words}: ${amps < 0.05 ? 'still' : `${amps.toFixed(1)} A`}`}</Words>
         ))}
       </Part>
-      {diagram ? (
+      {stop ? (
         <StopSheet
           text={text}
-          diagram={diagram}
           stop={stop}
           onEdited={onEdited}
           onClose={() => {

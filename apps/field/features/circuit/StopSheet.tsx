@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { View } from 'react-native'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
 import type { Diagram, Wire } from '@jokulgale/core/diagram/diagram'
@@ -10,6 +10,7 @@ import {
   throughKinds,
   type LadderEdit,
 } from '@jokulgale/core/diagram/editLadder'
+import { DiagramError, readLadder } from '@jokulgale/core/diagram/readLadder'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
@@ -21,15 +22,15 @@ import { Words } from '../../ui/Words'
 
 interface StopSheetProps {
   readonly text: string
-  readonly diagram: Diagram
-  readonly stop: Stop | null
+  readonly stop: Stop
   readonly onEdited: (text: string) => void
   readonly onClose: () => void
 }
 
 /** What can be changed where a stop of the strip is: its wire, the part that it is reached through. */
-export function StopSheet({ text, diagram, stop, onEdited, onClose }: StopSheetProps) {
+export function StopSheet({ text, stop, onEdited, onClose }: StopSheetProps) {
   const [problem, setProblem] = useState('')
+  const diagram = useMemo(() => readable(text), [text])
   const take = (edit: LadderEdit): void => {
     if (edit.is === 'problem') {
       setProblem(edit.message)
@@ -39,11 +40,12 @@ export function StopSheet({ text, diagram, stop, onEdited, onClose }: StopSheetP
     onEdited(edit.text)
     onClose()
   }
-  const wire = stop?.by.is === 'wire' ? diagram.wires.get(stop.by.id) : undefined
-  const part = stop?.by.is === 'part' ? stop.by : null
+  if (!diagram) return null
+  const wire = stop.by.is === 'wire' ? diagram.wires.get(stop.by.id) : undefined
+  const part = stop.by.is === 'part' ? stop.by : null
   return (
-    <Sheet title={stop ? stop.point : ''} open={stop !== null} onClose={onClose}>
-      {stop ? <Words quiet>{stop.words}</Words> : null}
+    <Sheet title={stop.point} open onClose={onClose}>
+      <Words quiet>{stop.words}</Words>
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       {part ? (
         <Press
@@ -57,6 +59,16 @@ export function StopSheet({ text, diagram, stop, onEdited, onClose }: StopSheetP
       {!wire && !part ? <Words quiet>This is where the path begins. Tap a stop further down.</Words> : null}
     </Sheet>
   )
+}
+
+/** The circuit of a text; null while the text cannot be read, as the marks beside it say. */
+function readable(text: string): Diagram | null {
+  try {
+    return readLadder(text)
+  } catch (error) {
+    if (error instanceof DiagramError) return null
+    throw error
+  }
 }
 
 interface WireFormsProps {

@@ -8,6 +8,7 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { useSync } from '../sync/SyncContext'
+import { EmailField, NewPasswordField } from './CredentialFields'
 import { useSubmit } from './useSubmit'
 
 /** The first start: whoever comes first makes the shop and owns it. */
@@ -30,22 +31,8 @@ export function FirstShop() {
       <View style={{ gap: space.small }}>
         <FormField control={control} name="shop" label="Name of the shop" />
         <FormField control={control} name="name" label="Your name" autoComplete="name" />
-        <FormField
-          control={control}
-          name="email"
-          label="E-mail"
-          autoCapitalize="none"
-          autoComplete="username"
-          inputMode="email"
-        />
-        <FormField
-          control={control}
-          name="password"
-          label="Password, ten letters or more"
-          secureTextEntry
-          autoComplete="new-password"
-          onSubmitEditing={submit}
-        />
+        <EmailField control={control} name="email" />
+        <NewPasswordField control={control} name="password" onDone={submit} />
       </View>
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <Press kind="main" title="Make the shop" busy={busy} onPress={submit} />

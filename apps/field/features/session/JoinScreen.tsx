@@ -4,13 +4,13 @@ import { useEffect, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { View } from 'react-native'
 import { linkUseSchema, type LinkUse, type OpenLink } from '@jokulgale/contract/people'
-import { FormField } from '../../ui/FormField'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { request } from '../sync/request'
 import { useSync } from '../sync/SyncContext'
+import { NewPasswordField } from './CredentialFields'
 import { Threshold } from './Threshold'
 import { useSubmit } from './useSubmit'
 
@@ -48,14 +48,7 @@ function LinkForm({ token, link }: { readonly token: string; readonly link: Open
         </Words>
         <Words quiet>{`${link.name}, ${link.email}`}</Words>
       </View>
-      <FormField
-        control={form.control}
-        name="password"
-        label="Password, ten letters or more"
-        secureTextEntry
-        autoComplete="new-password"
-        onSubmitEditing={submit}
-      />
+      <NewPasswordField control={form.control} name="password" onDone={submit} />
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <Press kind="main" title={isNew ? 'Join' : 'Set the password'} busy={busy} onPress={submit} />
     </View>

@@ -10,6 +10,7 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { request } from '../sync/request'
 import { useSync } from '../sync/SyncContext'
+import { EmailField } from './CredentialFields'
 import { FirstShop } from './FirstShop'
 import { Threshold } from './Threshold'
 import { useSubmit } from './useSubmit'
@@ -46,14 +47,7 @@ function SignInForm() {
   return (
     <View style={{ gap: space.large }}>
       <View style={{ gap: space.small }}>
-        <FormField
-          control={form.control}
-          name="email"
-          label="E-mail"
-          autoCapitalize="none"
-          autoComplete="username"
-          inputMode="email"
-        />
+        <EmailField control={form.control} name="email" />
         <FormField
           control={form.control}
           name="password"

@@ -6,6 +6,7 @@ import { FormField } from '../../ui/FormField'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
+import { NewPasswordField } from '../session/CredentialFields'
 import { useSubmit } from '../session/useSubmit'
 import { request } from '../sync/request'
 
@@ -35,13 +36,11 @@ export function PasswordForm() {
             secureTextEntry
             autoComplete="current-password"
           />
-          <FormField
+          <NewPasswordField
             control={form.control}
             name="password"
             label="New password, ten letters or more"
-            secureTextEntry
-            autoComplete="new-password"
-            onSubmitEditing={submit}
+            onDone={submit}
           />
           {problem ? <Notice kind="wrong">{problem}</Notice> : null}
           <Press kind="main" title="Change the password" busy={busy} onPress={submit} />

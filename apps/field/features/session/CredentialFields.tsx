@@ -1,0 +1,45 @@
+import type { Control, FieldPath, FieldValues } from 'react-hook-form'
+import { FormField } from '../../ui/FormField'
+
+interface CredentialFieldProps<T extends FieldValues> {
+  readonly control: Control<T>
+  readonly name: FieldPath<T>
+}
+
+/** The e-mail that somebody signs in with. */
+export function EmailField<T extends FieldValues>({ control, name }: CredentialFieldProps<T>) {
+  return (
+    <FormField
+      control={control}
+      name={name}
+      label="E-mail"
+      autoCapitalize="none"
+      autoComplete="username"
+      inputMode="email"
+    />
+  )
+}
+
+interface NewPasswordFieldProps<T extends FieldValues> extends CredentialFieldProps<T> {
+  readonly label?: string
+  readonly onDone: () => void
+}
+
+/** A password that is being chosen; the form is sent from it. */
+export function NewPasswordField<T extends FieldValues>({
+  control,
+  name,
+  label = 'Password, ten letters or more',
+  onDone,
+}: NewPasswordFieldProps<T>) {
+  return (
+    <FormField
+      control={control}
+      name={name}
+      label={label}
+      secureTextEntry
+      autoComplete="new-password"
+      onSubmitEditing={onDone}
+    />
+  )
+}

@@ -1,0 +1,20 @@
+import type { Router } from 'express'
+import type { Database } from '../db/connect'
+import type { PictureDesk } from '../pictures/pictureDesk'
+import type { ReportFonts } from '../services/paper'
+import { peopleRoutes } from './people'
+import { photoRoutes } from './photos'
+import { placeRoutes } from './places'
+import { recordRoutes } from './records'
+import { reportRoutes } from './reports'
+import { visitRoutes } from './visits'
+
+/** Every route of a shop, for somebody who is signed in: what each may ask is in `requests/access.ts`. */
+export const shopRoutes = (db: Database, fonts: ReportFonts, pictures: PictureDesk): readonly Router[] => [
+  placeRoutes(db, fonts),
+  peopleRoutes(db),
+  recordRoutes(db),
+  reportRoutes(db, fonts, pictures),
+  photoRoutes(db, pictures),
+  visitRoutes(db),
+]

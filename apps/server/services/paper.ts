@@ -1,0 +1,37 @@
+import PDFDocument from 'pdfkit'
+
+/** Files of the two faces that paper is set in. */
+export interface ReportFonts {
+  readonly text: string
+  readonly strong: string
+}
+
+interface Paper {
+  readonly document: PDFKit.PDFDocument
+  /** The whole of it, once the document has been ended. */
+  readonly whole: Promise<Buffer>
+}
+
+/** An A4 document in the two faces, by the names `text` and `strong`. */
+export function newPaper(
+  title: string,
+  fonts: ReportFonts,
+  options: Pick<PDFKit.PDFDocumentOptions, 'margin' | 'bufferPages'>,
+): Paper {
+  const document = new PDFDocument({
+    size: 'A4',
+    ...options,
+    info: { Title: title, Producer: 'Jokulgale', Creator: 'Jokulgale' },
+  })
+  document.registerFont('text', fonts.text).registerFont('strong', fonts.strong)
+  const parts: Buffer[] = []
+  const whole = new Promise<Buffer>((resolve, reject) => {
+    document
+      .on('data', (part: Buffer) => parts.push(part))
+      .on('end', () => {
+        resolve(Buffer.concat(parts))
+      })
+      .on('error', reject)
+  })
+  return { document, whole }
+}
