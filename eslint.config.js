@@ -13,6 +13,7 @@ const floors = [
   'diagnosis',
   'formats',
   'bench',
+  'families',
   'units',
 ]
 const coreRooms = floors.flatMap((room, floor) =>
@@ -32,6 +33,8 @@ const rooms = [
   ['apps/cli', 'apps/field'],
   ['apps/cli', 'apps/server'],
   ['apps/server/services', 'apps/server/routes'],
+  ['apps/server/archive', 'apps/server/routes'],
+  ['apps/server/services', 'apps/server/archive'],
   ['apps/server/requests', 'apps/server/routes'],
   ['apps/server/requests', 'apps/server/services'],
   ['apps/field/ui', 'apps/field/features'],

@@ -180,3 +180,57 @@ test('a reader joins by a link, sees one site and can change nothing there', asy
   await expect(reader.page.getByRole('button', { name: 'Take a call on this unit' })).toBeHidden()
   await other.close()
 })
+
+/** A family with six options changed, and its plate filled in. */
+const mostForFamily = 30
+
+test('a unit from a family: six options and its plate', async ({ page }) => {
+  const technician = await signIn(page)
+  const hand = new Hand(page)
+  await page.goto('/sites')
+  await hand.press('Gannet Hall: add a unit')
+  await hand.fill('Label, as on its door', 'RTU-9')
+  await hand.press('Choose its circuit', 'link')
+  await hand.press('Put it together by its options')
+  await hand.press('Rooftop unit')
+  await hand.press('480 V')
+  await hand.press('one cooling stage')
+  await hand.press('electric heat')
+  await hand.press('no economizer')
+  await hand.press('duct smoke detector')
+  await hand.press('no control fuse')
+  // what hangs on a second stage is not asked of a unit that has one
+  await expect(page.getByText('Condenser fans run')).toBeHidden()
+  await hand.press('Take this circuit')
+  await hand.press('Add the unit')
+  await hand.press('Its circuit')
+  await hand.press('Plate')
+  for (const [label, value] of [
+    ['BR  Unit breaker, amps', '60'],
+    ['C1  Compressor 1, rated amps', '24.2'],
+    ['FM1  Condenser fan 1, rated amps', '1.5'],
+    ['FM2  Condenser fan 2, rated amps', '1.5'],
+    ['IFM  Blower motor, rated amps', '7.9'],
+    ['HB1  Heater bank, watts', '15000'],
+    ['XF  Control transformer, volt-amperes', '100'],
+  ])
+    await hand.fill(label, value)
+  await hand.press('Keep this circuit')
+  await expect(page.getByRole('heading', { name: 'RTU-9' })).toBeVisible()
+  expect(hand.interactions).toBeLessThanOrEqual(mostForFamily)
+  const kept = async (): Promise<{ title: string; ladder: string }> => {
+    const { units, diagrams } = await (await page.request.get('/api/places')).json()
+    const unit = units.find(({ label }: { label: string }) => label === 'RTU-9')
+    return diagrams.find(({ id }: { id: string }) => id === unit?.diagram) ?? { title: '', ladder: '' }
+  }
+  await expect
+    .poll(async () => (await kept()).ladder)
+    .toContain('part C1 three-phase-compressor "Compressor 1" in condenser : amps 24.2')
+  const { title, ladder } = await kept()
+  expect(title).toBe(
+    'Rooftop unit, 480 V, one cooling stage, electric heat, duct smoke detector, no control fuse',
+  )
+  // what was not filled in stays unread
+  expect(ladder).toMatch(/part CH1 .* watts 80\?/)
+  expect(technician.complaints).toEqual([])
+})

@@ -106,9 +106,15 @@ function loadsOf(diagram: Diagram, part: Part): readonly Part[] {
     .flatMap((wire) => feedingOf(diagram, wire).loads)
   return [...new Set(fed)].flatMap((id) => {
     const load = diagram.parts.get(id)
-    return load && (load.kind.symbol === 'motor' || load.kind.symbol === 'heater') ? [load] : []
+    return load && isPowerLoad(load) ? [load] : []
   })
 }
+
+/** Motors and heaters; a drive stands for the motor behind it. */
+const isPowerLoad = ({ kind }: Part): boolean =>
+  kind.symbol === 'motor' ||
+  kind.symbol === 'heater' ||
+  (kind.moving !== undefined && typeof kind.settings.amps === 'number')
 
 function limitsOf(loads: readonly Part[]): { readonly least: number; readonly most: number } {
   const heat = loads

@@ -1,4 +1,4 @@
-import { partWords, type Diagram } from '../diagram/diagram'
+import { partWords, type Diagram, type Part } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
 import { mostFuseShare } from '../visit/likeForLike'
 import type { Diagnosis } from './diagnose'
@@ -76,7 +76,11 @@ function ofControlPower({ parts }: Diagram): readonly SideFinding[] {
         words: `${transformer.words}: no fuse in its secondary. A short takes the transformer; propose one, as maker and code allow`,
       },
     ]
+  // sizes that nobody has read from a plate prove nothing
+  const isRead = ({ settings }: Part): boolean => !settings.isUnread('amps')
+  if (transformer.settings.isUnread('va')) return []
   return fuses
+    .filter(isRead)
     .filter(({ settings }) => settings.number('amps') / fullLoad > mostFuseShare)
     .map(({ id, words, settings }) => ({
       id: 'fuse-too-large',

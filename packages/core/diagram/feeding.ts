@@ -2,6 +2,7 @@ import type { Diagram, Part, Wire } from './diagram'
 import { Joined } from './joined'
 import { earth } from '../parts/effect'
 import type { Drawn } from '../parts/kind'
+import type { Settings } from '../parts/settings'
 
 /** What a wire feeds: loads that share one unknown, the share by which their current differs from their plates. */
 export interface Feeding {
@@ -14,6 +15,8 @@ export interface Feeding {
 
 /** Coils and electronics: impedances differ by some fifteen per cent from one make to the next. */
 const coilDrawn: Drawn = { mean: 0, spread: 0.15 }
+/** Nobody has read the plate: amps tell that it draws, and how its legs stand to each other, and little else. */
+const unreadSpread = 0.5
 /** A load of at least this share of what a wire feeds stands for all of it. */
 const mostlyShare = 0.85
 
@@ -43,8 +46,8 @@ function findFeeding(diagram: Diagram, wire: Wire, wasFed: Known['wasFed']): Fee
   const total = weights.reduce((sum, { amps }) => sum + amps, 0)
   const main = weights.find(({ amps }) => amps >= mostlyShare * total)
   const loads = cutOff.map(({ id }) => id)
-  if (main) return { key: `load ${main.part.id}`, drawn: main.part.kind.drawn ?? coilDrawn, loads }
-  const drawn = cutOff.map(({ kind }) => kind.drawn ?? coilDrawn)
+  if (main) return { key: `load ${main.part.id}`, drawn: drawnBy(main.part), loads }
+  const drawn = cutOff.map(drawnBy)
   if (drawn.length === 0) return { key: `wire ${wire.id}`, drawn: coilDrawn, loads }
   return {
     key: `loads ${loads.join(' ')}`,
@@ -55,6 +58,15 @@ function findFeeding(diagram: Diagram, wire: Wire, wasFed: Known['wasFed']): Fee
     },
   }
 }
+
+function drawnBy({ kind, settings }: Part): Drawn {
+  const drawn = kind.drawn ?? coilDrawn
+  return isPlateUnread(settings) ? { ...drawn, spread: unreadSpread } : drawn
+}
+
+/** What a load draws by its plate has not been read. */
+export const isPlateUnread = (settings: Settings): boolean =>
+  settings.isUnread('amps') || settings.isUnread('watts')
 
 /** Loads with a terminal that only this wire joins to a source, every contact taken as closed. */
 function loadsBehind(diagram: Diagram, without: Wire, wasFed: Known['wasFed']): readonly Part[] {

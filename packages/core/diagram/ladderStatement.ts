@@ -1,5 +1,5 @@
-/** A setting as written: its name and its value. */
-export type WrittenSetting = readonly [string, string | number]
+/** A setting as written: its name, its value, and whether it is only what is usual: nobody has read the plate. */
+export type WrittenSetting = readonly [name: string, value: string | number, unread?: 'unread']
 
 interface Placed {
   readonly line: number

@@ -15,7 +15,13 @@ import type {
   Zone,
 } from './diagram'
 import { partOfPoint, symptoms } from './diagram'
-import type { ChainStatement, ComplaintStatement, PartStatement, Statement } from './ladderStatement'
+import type {
+  ChainStatement,
+  ComplaintStatement,
+  PartStatement,
+  Statement,
+  WrittenSetting,
+} from './ladderStatement'
 import { nearest } from './nearest'
 import { unsoundWiring } from './soundness'
 
@@ -196,7 +202,11 @@ class Reader {
           line,
           `${id}: a ${kind.words} has no setting “${name}”; it has: ${Object.keys(kind.settings).join(', ') || 'none'}`,
         )
-    const settings = new Settings(id, { ...kind.settings, ...Object.fromEntries(statement.settings) })
+    const settings = new Settings(
+      id,
+      { ...kind.settings, ...Object.fromEntries(statement.settings) },
+      new Set(statement.settings.filter(([, , unread]) => unread).map(([name]) => name)),
+    )
     try {
       for (const terminal of kind.terminals(settings)) {
         const point = `${id}.${terminal.name}`
@@ -331,7 +341,7 @@ class Reader {
   }
 }
 
-const numbers = (settings: readonly (readonly [string, string | number])[]): Record<string, number> =>
+const numbers = (settings: readonly WrittenSetting[]): Record<string, number> =>
   Object.fromEntries(
-    settings.filter((entry): entry is readonly [string, number] => typeof entry[1] === 'number'),
+    settings.flatMap(([name, value]) => (typeof value === 'number' ? [[name, value] as const] : [])),
   )

@@ -7,7 +7,11 @@ import { solveDirect } from '../circuit/direct'
 import { islandsOf } from '../circuit/islands'
 import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
+import type { Diagram } from '../diagram/diagram'
 import { faultsOf } from '../diagram/faults'
+import { readLadder } from '../diagram/readLadder'
+import { families } from '../families/index'
+import { pairwiseMembers } from '../families/pairwise'
 import type { Effect } from '../parts/effect'
 import { builtInUnit, builtInUnitIds } from '../units/index'
 import { spiceNetlist, spiceOhms } from './spice'
@@ -74,10 +78,23 @@ function differences(settled: Settled, effects: readonly Effect[]): readonly str
   return wrong
 }
 
-const calls = builtInUnitIds.flatMap((id) => builtInUnit(id).calls.map((call) => [id, call.id] as const))
+/** Every built-in unit, and a few of the members that cover the families' options. */
+const circuits: ReadonlyMap<string, Diagram> = new Map([
+  ...builtInUnitIds.map((id): [string, Diagram] => [id, builtInUnit(id)]),
+  ...families.flatMap((family) =>
+    pairwiseMembers(family)
+      .filter((_, k) => k % 6 === 1)
+      .map((chosen): [string, Diagram] => [
+        `${family.id} ${Object.values(chosen).join(' ')}`,
+        readLadder(family.ladderOf(chosen)),
+      ]),
+  ),
+])
+const calls = [...circuits].flatMap(([id, diagram]) =>
+  diagram.calls.map((call) => [id, call.id, diagram] as const),
+)
 
-test.each(calls)('%s in %s: ngspice finds the same, healthy and with faults', (id, call) => {
-  const diagram = builtInUnit(id)
+test.each(calls)('%s in %s: ngspice finds the same, healthy and with faults', (id, call, diagram) => {
   const circuit = new Circuit(diagram, situationOf(diagram, call))
   expect(differences(circuit.healthy, [])).toEqual([])
   const faults = faultsOf(diagram)

@@ -5,6 +5,8 @@ export class Settings {
   constructor(
     readonly part: string,
     private readonly values: Readonly<Record<string, number | string>>,
+    /** Settings that are only what is usual: nobody has read the plate. */
+    private readonly unread: ReadonlySet<string> = new Set(),
   ) {}
 
   number(name: string): number {
@@ -30,7 +32,12 @@ export class Settings {
   }
 
   with(name: string, value: number | string): Settings {
-    return new Settings(this.part, { ...this.values, [name]: value })
+    const unread = new Set([...this.unread].filter((other) => other !== name))
+    return new Settings(this.part, { ...this.values, [name]: value }, unread)
+  }
+
+  isUnread(name: string): boolean {
+    return this.unread.has(name)
   }
 
   entries(): readonly (readonly [string, number | string])[] {

@@ -15,6 +15,7 @@ import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
 import { useSync } from '../sync/SyncContext'
 import { StripView } from '../trace/StripView'
+import { PlateForm } from './PlateForm'
 import { StopSheet } from './StopSheet'
 import { useHistory } from './useHistory'
 import { useSketch, type Sketched } from './useSketch'
@@ -38,6 +39,7 @@ export function CircuitScreen({ unitId }: { readonly unitId: string }) {
 
 const ways = [
   { id: 'strip', words: 'On the strip' },
+  { id: 'plate', words: 'Plate' },
   { id: 'text', words: 'As text' },
 ] as const
 
@@ -49,7 +51,9 @@ interface CircuitEditorProps {
 function CircuitEditor({ unit, diagram }: CircuitEditorProps) {
   const wide = useWide()
   const { text, canUndo, set, undo } = useHistory(diagram.ladder)
-  const [way, setWay] = useState<(typeof ways)[number]['id']>('strip')
+  const [chosenWay, setWay] = useState<(typeof ways)[number]['id']>('strip')
+  // wide, the strip stands beside whatever is written
+  const way = wide && chosenWay === 'strip' ? 'text' : chosenWay
   const [call, setCall] = useState('')
   const sketched = useSketch(text, call)
   const isChanged = text !== diagram.ladder
@@ -59,6 +63,7 @@ function CircuitEditor({ unit, diagram }: CircuitEditorProps) {
     </Suspense>
   )
   const drawing = <Drawing sketched={sketched} text={text} onCall={setCall} onEdited={set} />
+  const written = { strip: drawing, plate: <PlateForm text={text} onEdited={set} />, text: editor }
   return (
     <Screen
       maxWidth={wide ? 1180 : 760}
@@ -80,17 +85,20 @@ function CircuitEditor({ unit, diagram }: CircuitEditorProps) {
         />
       }
     >
-      {wide ? null : <Chips label="How to change it" options={ways} chosen={way} onChoose={setWay} />}
+      <Chips
+        label="How to change it"
+        options={wide ? ways.filter(({ id }) => id !== 'strip') : ways}
+        chosen={way}
+        onChoose={setWay}
+      />
       <Problems sketched={sketched} />
       {wide ? (
         <View style={{ flexDirection: 'row', gap: space.huge, alignItems: 'flex-start' }}>
-          <View style={{ flex: 1 }}>{editor}</View>
+          <View style={{ flex: 1 }}>{written[way]}</View>
           <View style={{ flex: 1, gap: space.medium }}>{drawing}</View>
         </View>
-      ) : way === 'text' ? (
-        editor
       ) : (
-        drawing
+        written[way]
       )}
     </Screen>
   )

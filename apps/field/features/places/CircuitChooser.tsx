@@ -1,11 +1,16 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { View } from 'react-native'
 import type { DiagramRecord } from '@jokulgale/contract/places'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
+import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
 import { Sheet } from '../../ui/Sheet'
 import { Words } from '../../ui/Words'
+import { useSync } from '../sync/SyncContext'
+
+/** The families come when they are asked for: most calls never need them. */
+const FamilyForm = lazy(() => import('../circuit/FamilyForm'))
 
 interface CircuitChooserProps {
   readonly circuits: readonly DiagramRecord[]
@@ -25,10 +30,21 @@ export function CircuitChooser({
   asks = 'Choose its circuit',
 }: CircuitChooserProps) {
   const [open, setOpen] = useState(false)
+  const [byOptions, setByOptions] = useState(false)
   const [sought, setSought] = useState('')
+  const sync = useSync()
   const now = circuits.find(({ id }) => id === chosen)
   const words = sought.toLowerCase().split(' ')
   const fitting = circuits.filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)))
+  const close = (): void => {
+    setOpen(false)
+    setByOptions(false)
+  }
+  const take = async (ladder: string): Promise<void> => {
+    const same = circuits.find((circuit) => circuit.ladder === ladder)
+    onChoose(same?.id ?? (await sync.makeDiagram(ladder, '')))
+    close()
+  }
   return (
     <View>
       <Row
@@ -42,26 +58,43 @@ export function CircuitChooser({
         }}
       />
       {error ? <Notice kind="wrong">{error}</Notice> : null}
-      <Sheet
-        title="Circuit"
-        open={open}
-        onClose={() => {
-          setOpen(false)
-        }}
-      >
-        <Field label="Find a circuit" value={sought} onChangeText={setSought} placeholder="rooftop gas 480" />
-        {fitting.map(({ id, title, isBuiltIn }) => (
-          <Row
-            key={id}
-            title={title}
-            below={isBuiltIn ? 'comes with the program' : 'of this shop'}
-            onPress={() => {
-              onChoose(id)
-              setOpen(false)
-            }}
-          />
-        ))}
-        {fitting.length === 0 ? <Words quiet>{`No circuit has “${sought}” in its title.`}</Words> : null}
+      <Sheet title={byOptions ? 'By its options' : 'Circuit'} open={open} onClose={close}>
+        {byOptions ? (
+          <Suspense fallback={<Words quiet>The families are coming …</Words>}>
+            <FamilyForm
+              onTake={(ladder) => {
+                void take(ladder)
+              }}
+            />
+          </Suspense>
+        ) : (
+          <>
+            <Press
+              title="Put it together by its options"
+              onPress={() => {
+                setByOptions(true)
+              }}
+            />
+            <Field
+              label="Find a circuit"
+              value={sought}
+              onChangeText={setSought}
+              placeholder="rooftop gas 480"
+            />
+            {fitting.map(({ id, title, isBuiltIn }) => (
+              <Row
+                key={id}
+                title={title}
+                below={isBuiltIn ? 'comes with the program' : 'of this shop'}
+                onPress={() => {
+                  onChoose(id)
+                  close()
+                }}
+              />
+            ))}
+            {fitting.length === 0 ? <Words quiet>{`No circuit has “${sought}” in its title.`}</Words> : null}
+          </>
+        )}
       </Sheet>
     </View>
   )
