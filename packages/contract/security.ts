@@ -11,6 +11,7 @@ export interface SecurityEvent {
     | 'role-changed'
     | 'closed'
     | 'exported'
+    | 'brought-in'
   readonly about: string
   readonly person: string | null
   readonly at: string

@@ -44,6 +44,7 @@ export const access: Readonly<Record<string, Access>> = {
   'POST /people/:id/close': owners,
   'POST /people/:id/password-link': owners,
   'GET /security': owners,
+  'GET /shop/archive.zip': owners,
 }
 
 interface Pattern {

@@ -2,6 +2,7 @@ import type { Router } from 'express'
 import type { Database } from '../db/connect'
 import type { PictureDesk } from '../pictures/pictureDesk'
 import type { ReportFonts } from '../services/paper'
+import { archiveRoutes } from './archive'
 import { peopleRoutes } from './people'
 import { photoRoutes } from './photos'
 import { placeRoutes } from './places'
@@ -17,4 +18,5 @@ export const shopRoutes = (db: Database, fonts: ReportFonts, pictures: PictureDe
   reportRoutes(db, fonts, pictures),
   photoRoutes(db, pictures),
   visitRoutes(db),
+  archiveRoutes(db),
 ]

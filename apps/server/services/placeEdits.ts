@@ -1,4 +1,5 @@
 import { and, eq, inArray, sql, type SQL } from 'drizzle-orm'
+import type { PgColumn } from 'drizzle-orm/pg-core'
 import { foldPlace, type FoldedPlace } from '@jokulgale/core/places/foldPlace'
 import type { PlaceEdit, PlaceKind } from '@jokulgale/core/places/placeEdit'
 import { changeProblems, lacking, type FieldProblem } from '@jokulgale/core/places/placeProblems'
@@ -44,11 +45,7 @@ export async function storePlaceEdits(
     )
     .onConflictDoNothing()
   await refuseForeign(db, editor.shopId, edits)
-  // sites before the units that stand on them
-  for (const of of ['site', 'unit'] as const) {
-    const places = [...new Set(edits.filter((edit) => edit.of === of).map(({ place }) => place))]
-    for (const place of places) await bringUpToDate(db, editor.shopId, of, place, edits)
-  }
+  await bringPlacesUpToDate(db, editor.shopId, edits)
   return edits.map(({ id }) => id)
 }
 
@@ -76,10 +73,6 @@ async function refuseForeign(db: Writes, shopId: string, edits: readonly PlaceEd
   if (edits.some(({ id, place, of }) => byId.get(id)?.place !== place || byId.get(id)?.of !== of))
     throw new RequestProblem(409, { error: 'an edit with one of these ids exists elsewhere; take new ids' })
 }
-
-/** Every edit of a place, from the log. */
-const editsOfPlace = (db: Writes, shopId: string, place: string): Promise<readonly PlaceEdit[]> =>
-  editsWhere(db, and(eq(placeEdits.shopId, shopId), eq(placeEdits.placeId, place)))
 
 /** Every edit of those places that were edited more than once: the others have nothing that two people could differ on. */
 export function editsOfChangedPlaces(
@@ -109,45 +102,89 @@ async function editsWhere(
   }))
 }
 
-async function bringUpToDate(
+/**
+ * Brings the rows of sites and units up to date with all that was ever said of the places of these edits, in a few
+ * queries for however many. Throws RequestProblem (409, 422) with the field of the edit.
+ */
+export async function bringPlacesUpToDate(
+  db: Writes,
+  shopId: string,
+  edits: readonly PlaceEdit[],
+): Promise<void> {
+  // sites before the units that stand on them
+  for (const of of ['site', 'unit'] as const) {
+    const places = [...new Set(edits.filter((edit) => edit.of === of).map(({ place }) => place))]
+    if (places.length === 0) continue
+    const folded = await foldedPlaces(db, shopId, of, places)
+    const known = of === 'unit' ? await knownReferences(db, shopId, [...folded.values()]) : nothingKnown
+    const problems = [...folded].flatMap(([place, values]) =>
+      named(
+        edits.findIndex((edit) => edit.place === place),
+        [...lacking(of, values), ...(of === 'unit' ? unknownReferences(known, values) : [])],
+      ),
+    )
+    if (problems.length > 0) throw refused(problems)
+    const kept = of === 'site' ? await writeSites(db, shopId, folded) : await writeUnits(db, shopId, folded)
+    if (kept !== places.length)
+      throw new RequestProblem(409, { error: `a ${of} with this id exists elsewhere; take a new id` })
+  }
+}
+
+type FoldedPlaces = ReadonlyMap<string, FoldedPlace>
+
+/** What each place has become, by all of its edits. */
+async function foldedPlaces(
   db: Writes,
   shopId: string,
   of: PlaceKind,
-  place: string,
-  edits: readonly PlaceEdit[],
-): Promise<void> {
-  const folded = foldPlace(of, await editsOfPlace(db, shopId, place))
-  const at = edits.findIndex((edit) => edit.place === place)
-  const problems = [
-    ...lacking(of, folded),
-    ...(of === 'unit' ? await unknownReferences(db, shopId, folded) : []),
-  ]
-  if (problems.length > 0) throw refused(named(at, problems))
-  const kept =
-    of === 'site' ? await writeSite(db, shopId, place, folded) : await writeUnit(db, shopId, place, folded)
-  if (!kept) throw new RequestProblem(409, { error: `a ${of} with this id exists elsewhere; take a new id` })
+  places: readonly string[],
+): Promise<FoldedPlaces> {
+  const byPlace = new Map<string, PlaceEdit[]>(places.map((place) => [place, []]))
+  const all = await editsWhere(
+    db,
+    and(eq(placeEdits.shopId, shopId), inArray(placeEdits.placeId, [...places])),
+  )
+  for (const edit of all) byPlace.get(edit.place)?.push(edit)
+  return new Map([...byPlace].map(([place, edits]) => [place, foldPlace(of, edits)]))
 }
 
-async function unknownReferences(
+/** Identities that this shop has, of those that units refer to. */
+interface References {
+  readonly sites: ReadonlySet<string>
+  readonly diagrams: ReadonlySet<string>
+}
+
+const nothingKnown: References = { sites: new Set(), diagrams: new Set() }
+
+async function knownReferences(
   db: Writes,
   shopId: string,
-  { site, diagram }: FoldedPlace,
-): Promise<readonly FieldProblem[]> {
-  const [foundSite] = isUuid(site.value)
-    ? await db
-        .select({ id: sites.id })
-        .from(sites)
-        .where(and(eq(sites.id, site.value), eq(sites.shopId, shopId)))
-    : []
-  const [foundDiagram] = await db
-    .select({ id: diagrams.id })
-    .from(diagrams)
-    .where(and(eq(diagrams.id, diagram.value), eq(diagrams.shopId, shopId)))
+  folded: readonly FoldedPlace[],
+): Promise<References> {
+  const siteIds = [...new Set(folded.map(({ site }) => site.value))].filter(isUuid)
+  const diagramIds = [...new Set(folded.map(({ diagram }) => diagram.value))]
+  const [foundSites, foundDiagrams] = await Promise.all([
+    db
+      .select({ id: sites.id })
+      .from(sites)
+      .where(and(eq(sites.shopId, shopId), inArray(sites.id, siteIds))),
+    db
+      .select({ id: diagrams.id })
+      .from(diagrams)
+      .where(and(eq(diagrams.shopId, shopId), inArray(diagrams.id, diagramIds))),
+  ])
+  return {
+    sites: new Set(foundSites.map(({ id }) => id)),
+    diagrams: new Set(foundDiagrams.map(({ id }) => id)),
+  }
+}
+
+function unknownReferences(known: References, { site, diagram }: FoldedPlace): readonly FieldProblem[] {
   return [
-    ...(foundSite || site.value === ''
+    ...(known.sites.has(site.value.toLowerCase()) || site.value === ''
       ? []
       : [{ field: 'site', message: 'this site is not known in this shop' }]),
-    ...(foundDiagram || diagram.value === ''
+    ...(known.diagrams.has(diagram.value) || diagram.value === ''
       ? []
       : [{ field: 'diagram', message: 'this circuit is not known in this shop' }]),
   ]
@@ -155,36 +192,65 @@ async function unknownReferences(
 
 const isUuid = (text: string): boolean => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(text)
 
-async function writeSite(db: Writes, shopId: string, id: string, folded: FoldedPlace): Promise<boolean> {
-  const values = {
-    name: folded.name.value.trim(),
-    address: folded.address.value,
-    access: folded.access.value,
-    archived: folded.archived.value === 'yes',
-  }
+/** What PostgreSQL would have written, where a row is there already. */
+const written = (column: PgColumn): SQL => sql`excluded.${sql.identifier(column.name)}`
+
+async function writeSites(db: Writes, shopId: string, folded: FoldedPlaces): Promise<number> {
+  const rows = [...folded].map(([id, place]) => ({
+    id,
+    shopId,
+    name: place.name.value.trim(),
+    address: place.address.value,
+    access: place.access.value,
+    archived: place.archived.value === 'yes',
+  }))
   const kept = await db
     .insert(sites)
-    .values({ id, shopId, ...values })
-    .onConflictDoUpdate({ target: sites.id, set: values, setWhere: eq(sites.shopId, shopId) })
+    .values(rows)
+    .onConflictDoUpdate({
+      target: sites.id,
+      set: {
+        name: written(sites.name),
+        address: written(sites.address),
+        access: written(sites.access),
+        archived: written(sites.archived),
+      },
+      setWhere: eq(sites.shopId, shopId),
+    })
     .returning({ id: sites.id })
-  return kept.length > 0
+  return kept.length
 }
 
-async function writeUnit(db: Writes, shopId: string, id: string, folded: FoldedPlace): Promise<boolean> {
-  const values = {
-    siteId: folded.site.value,
-    label: folded.label.value.trim(),
-    place: folded.place.value,
-    diagramId: folded.diagram.value,
-    make: folded.make.value,
-    serial: folded.serial.value,
-    installed: folded.installed.value === '' ? null : folded.installed.value,
-    archived: folded.archived.value === 'yes',
-  }
+async function writeUnits(db: Writes, shopId: string, folded: FoldedPlaces): Promise<number> {
+  const rows = [...folded].map(([id, unit]) => ({
+    id,
+    shopId,
+    siteId: unit.site.value,
+    label: unit.label.value.trim(),
+    place: unit.place.value,
+    diagramId: unit.diagram.value,
+    make: unit.make.value,
+    serial: unit.serial.value,
+    installed: unit.installed.value === '' ? null : unit.installed.value,
+    archived: unit.archived.value === 'yes',
+  }))
   const kept = await db
     .insert(units)
-    .values({ id, shopId, ...values })
-    .onConflictDoUpdate({ target: units.id, set: values, setWhere: eq(units.shopId, shopId) })
+    .values(rows)
+    .onConflictDoUpdate({
+      target: units.id,
+      set: {
+        siteId: written(units.siteId),
+        label: written(units.label),
+        place: written(units.place),
+        diagramId: written(units.diagramId),
+        make: written(units.make),
+        serial: written(units.serial),
+        installed: written(units.installed),
+        archived: written(units.archived),
+      },
+      setWhere: eq(units.shopId, shopId),
+    })
     .returning({ id: units.id })
-  return kept.length > 0
+  return kept.length
 }

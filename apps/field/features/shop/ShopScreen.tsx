@@ -61,6 +61,20 @@ export function ShopScreen() {
           ))}
         </Part>
       ) : null}
+      {me.role === 'owner' ? (
+        <Part title="Everything in one file">
+          <Words size="small" quiet>
+            People, sites, units, circuits, visits and pictures, in an open format: to keep, or to move the
+            shop to another server.
+          </Words>
+          <Press
+            title="Download the archive"
+            onPress={() => {
+              window.open('/api/shop/archive.zip', '_blank')
+            }}
+          />
+        </Part>
+      ) : null}
       {seesPeople ? null : (
         <Words quiet>The owner of the shop invites people and sets what each may do.</Words>
       )}

@@ -10,7 +10,8 @@ const words: Readonly<Record<SecurityEvent['what'], string>> = {
   'link-made': 'made a password link for',
   'role-changed': 'changed the role of',
   closed: 'closed',
-  exported: 'exported the shop',
+  exported: 'took away',
+  'brought-in': 'brought the shop in from',
 }
 
 /** A security event as a sentence. */
