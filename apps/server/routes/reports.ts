@@ -1,17 +1,18 @@
-import { Router } from 'express'
+import { Router, type Request } from 'express'
 import { reportCsv } from '@jokulgale/core/visit/reportCsv'
 import type { Database } from '../db/connect'
 import { idOf } from '../requests/identity'
 import { whoAsks } from '../requests/signedIn'
 import type { PictureDesk } from '../pictures/pictureDesk'
 import { paperPhotos } from '../services/photos'
-import type { ReportFonts } from '../services/paper'
-import { reportPdf, visitReport } from '../services/reports'
+import { paperSizes, type PaperSize, type ReportFonts } from '../services/paper'
+import { reportPdf } from '../services/reportPdf'
+import { visitReport } from '../services/reports'
 
 export function reportRoutes(db: Database, fonts: ReportFonts, pictures: PictureDesk): Router {
   const router = Router()
-  const load = (request: Parameters<typeof whoAsks>[0]) =>
-    visitReport(db, whoAsks(request).shopId, idOf(request.params.id, 'this visit'))
+  const load = (request: Request) =>
+    visitReport(db, whoAsks(request).shopId, idOf(request.params.id, 'this visit'), offsetOf(request))
   router.get('/visits/:id/report.pdf', async (request, response) => {
     const found = await load(request)
     const { shopId } = whoAsks(request)
@@ -19,7 +20,7 @@ export function reportRoutes(db: Database, fonts: ReportFonts, pictures: Picture
     response
       .type('application/pdf')
       .attachment(`report-${found.unit.label}-${found.day}.pdf`)
-      .send(await reportPdf(found, photos, fonts))
+      .send(await reportPdf(found, photos, fonts, paperOf(request)))
   })
   router.get('/visits/:id/report.csv', async (request, response) => {
     const { report, unit, day } = await load(request)
@@ -27,7 +28,7 @@ export function reportRoutes(db: Database, fonts: ReportFonts, pictures: Picture
   })
   router.get('/visits/:id/report.json', async (request, response) => {
     const { report, unit, site, day, state } = await load(request)
-    response.json({
+    response.attachment(`report-${unit.label}-${day}.json`).json({
       unit,
       site,
       day,
@@ -36,4 +37,19 @@ export function reportRoutes(db: Database, fonts: ReportFonts, pictures: Picture
     })
   })
   return router
+}
+
+const isPaper = (name: unknown): name is PaperSize =>
+  typeof name === 'string' && Object.hasOwn(paperSizes, name)
+
+/** `?paper=letter`; A4 where nothing, or nothing known, is asked for. */
+const paperOf = ({ query }: Request): PaperSize => (isPaper(query.paper) ? query.paper : 'a4')
+
+/** No place is further from UTC, minutes. */
+const furthest = 14 * 60
+
+/** `?offset=-300`: minutes that the time of the place is ahead of UTC. */
+function offsetOf({ query }: Request): number {
+  const given = Number(query.offset ?? 0)
+  return Number.isInteger(given) && Math.abs(given) <= furthest ? given : 0
 }

@@ -12,14 +12,25 @@ interface Paper {
   readonly whole: Promise<Buffer>
 }
 
-/** An A4 document in the two faces, by the names `text` and `strong`. */
+/** Sheets that there are in the building's printer. */
+export const paperSizes = { a4: 'A4', letter: 'LETTER' } as const
+export type PaperSize = keyof typeof paperSizes
+
+/** A tagged document in the two faces, by the names `text` and `strong`: a reader aloud finds its way in it. */
 export function newPaper(
   title: string,
   fonts: ReportFonts,
-  options: Pick<PDFKit.PDFDocumentOptions, 'margin' | 'bufferPages'>,
+  {
+    size = 'a4',
+    ...options
+  }: Pick<PDFKit.PDFDocumentOptions, 'margin' | 'bufferPages'> & { size?: PaperSize },
 ): Paper {
   const document = new PDFDocument({
-    size: 'A4',
+    size: paperSizes[size],
+    pdfVersion: '1.5',
+    tagged: true,
+    displayTitle: true,
+    lang: 'en',
     ...options,
     info: { Title: title, Producer: 'Jokulgale', Creator: 'Jokulgale' },
   })

@@ -1,9 +1,9 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, or, sql, type SQL } from 'drizzle-orm'
 import type { OtherValue, Places, SiteRecord, UnitRecord } from '@jokulgale/contract/places'
 import { foldPlace } from '@jokulgale/core/places/foldPlace'
 import type { PlaceEdit } from '@jokulgale/core/places/placeEdit'
 import type { Database } from '../db/connect'
-import { diagrams, epochs, sites, units } from '../db/schema'
+import { diagrams, epochs, people, sites, units, visits } from '../db/schema'
 import type { Who } from '../requests/signedIn'
 import { diagramColumns, diagramRecord } from './diagrams'
 import { editsOfChangedPlaces } from './placeEdits'
@@ -29,7 +29,7 @@ export const unitColumns = {
 
 /** A shop's sites, units and circuits: all that a device needs to work with no signal. A reader's are of one site. */
 export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<Places> {
-  const [siteRows, unitRows, diagramRows, edits, [epoch]] = await Promise.all([
+  const [siteRows, unitRows, diagramRows, peopleRows, edits, [epoch]] = await Promise.all([
     db
       .select(siteColumns)
       .from(sites)
@@ -40,7 +40,14 @@ export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<P
       .from(units)
       .where(and(eq(units.shopId, shopId), siteId === null ? undefined : eq(units.siteId, siteId)))
       .orderBy(asc(units.label)),
-    db.select(diagramColumns).from(diagrams).where(eq(diagrams.shopId, shopId)).orderBy(asc(diagrams.madeAt)),
+    db
+      .select(diagramColumns)
+      .from(diagrams)
+      .where(and(eq(diagrams.shopId, shopId), siteId === null ? undefined : ofSite(db, siteId)))
+      .orderBy(asc(diagrams.madeAt)),
+    siteId === null
+      ? db.select({ id: people.id, name: people.name }).from(people).where(eq(people.shopId, shopId))
+      : [],
     siteId === null ? editsOfChangedPlaces(db, shopId) : [],
     db.select({ id: epochs.id }).from(epochs).orderBy(desc(epochs.since)).limit(1),
   ])
@@ -48,10 +55,25 @@ export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<P
     sites: siteRows satisfies SiteRecord[],
     units: unitRows satisfies UnitRecord[],
     diagrams: diagramRows.map(diagramRecord),
+    people: peopleRows,
     others: othersIn(edits),
     epoch: epoch?.id ?? '',
   }
 }
+
+/** Circuits that the units of a site have, or that visits to them began with. */
+const ofSite = (db: Database, siteId: string): SQL | undefined =>
+  or(
+    inArray(diagrams.id, db.select({ id: units.diagramId }).from(units).where(eq(units.siteId, siteId))),
+    inArray(
+      diagrams.id,
+      db
+        .select({ id: visits.diagramId })
+        .from(visits)
+        .innerJoin(units, eq(units.id, visits.unitId))
+        .where(eq(units.siteId, siteId)),
+    ),
+  )
 
 /** What is on offer beside the values that show. */
 function othersIn(edits: readonly PlaceEdit[]): readonly OtherValue[] {

@@ -1,17 +1,15 @@
-import SVGtoPDF from 'svg-to-pdfkit'
+import { eq } from 'drizzle-orm'
 import { gather } from '@jokulgale/core/visit/evidence'
 import { modelOf } from '@jokulgale/core/diagnosis/diagnose'
-import { measuredStrips } from '@jokulgale/core/diagnosis/strip'
-import { stripSvg } from '@jokulgale/core/formats/stripSvg'
+import { measuredStrips, type Strip } from '@jokulgale/core/diagnosis/strip'
 import { reportOf, type Report } from '@jokulgale/core/visit/report'
 import { foldVisit, type VisitState } from '@jokulgale/core/visit/visitState'
 import type { Database } from '../db/connect'
+import { people, shops } from '../db/schema'
 import { notFound } from '../requests/problem'
 import { entriesOf } from './entries'
 import { diagramsById } from './diagrams'
 import { drawnUnits, type DrawnUnit } from './logs'
-import { newPaper, type ReportFonts } from './paper'
-import type { PaperPhoto } from './photos'
 import { findVisit } from './visits'
 
 export interface VisitReport extends DrawnUnit {
@@ -21,13 +19,20 @@ export interface VisitReport extends DrawnUnit {
 }
 
 /** A visit's report with all that goes with it. */
-export async function visitReport(db: Database, shopId: string, id: string): Promise<VisitReport> {
+export async function visitReport(
+  db: Database,
+  shopId: string,
+  id: string,
+  utcOffsetMinutes = 0,
+): Promise<VisitReport> {
   const visit = await findVisit(db, shopId, id)
   if (!visit) throw notFound('this visit')
-  const [[unit], circuits, log] = await Promise.all([
+  const [[unit], circuits, log, names, [shop]] = await Promise.all([
     drawnUnits(db, shopId, { unit: visit.unit }),
     diagramsById(db, shopId, [visit.diagram]),
     entriesOf(db, shopId, id, 0),
+    db.select({ id: people.id, name: people.name }).from(people).where(eq(people.shopId, shopId)),
+    db.select({ name: shops.name }).from(shops).where(eq(shops.id, shopId)),
   ])
   if (!unit) throw notFound('this unit')
   const drawn = { ...unit, diagram: circuits.get(visit.diagram) ?? unit.diagram }
@@ -35,105 +40,27 @@ export async function visitReport(db: Database, shopId: string, id: string): Pro
   return {
     ...drawn,
     state,
-    report: reportOf(state, drawn.diagram),
+    report: reportOf(state, drawn.diagram, {
+      shop: shop?.name ?? '',
+      unit: drawn.unit,
+      site: drawn.site,
+      people: new Map(names.map((person) => [person.id, person.name])),
+      utcOffsetMinutes,
+    }),
     day: visit.startedAt.slice(0, 10),
   }
 }
 
-const margin = 50
-const ink = '#16242d'
-const quiet = '#435966'
-const photoWidth = 230
-
-/** The report as a document for paper: the strip drawn as vectors, photos at the end. */
-export function reportPdf(
-  { report, unit, site, diagram, state, day }: VisitReport,
-  photos: readonly PaperPhoto[],
-  fonts: ReportFonts,
-): Promise<Buffer> {
-  const { document, whole } = newPaper(`Report ${unit.label}, ${site.name}`, fonts, {
-    margin,
-    bufferPages: true,
-  })
-  const width = document.page.width - 2 * margin
-  const room = (height: number): void => {
-    if (document.y + height > document.page.height - margin) document.addPage()
-  }
-  document
-    .font('strong')
-    .fontSize(20)
-    .fillColor(report.unsafe.length > 0 ? '#a11334' : ink)
-    .text(report.headline)
-  document
-    .font('text')
-    .fontSize(11)
-    .fillColor(quiet)
-    .text(
-      [unit.label, unit.place, unit.make, unit.serial && `serial ${unit.serial}`].filter(Boolean).join(', '),
-    )
-    .text(`${site.name}, ${site.address}. ${day}`)
-    .text(diagram.title)
-  for (const words of report.unsafe)
-    document.moveDown(0.5).font('strong').fontSize(12).fillColor('#a11334').text(words)
-  if (report.plain) document.moveDown().font('text').fontSize(13).fillColor(ink).text(report.plain)
-  for (const { title, lines, none } of report.sections) {
-    room(60)
-    document.moveDown().font('strong').fontSize(12).fillColor(ink).text(title, margin)
-    if (lines.length === 0) document.font('text').fontSize(10).fillColor(quiet).text(none)
-    for (const { left, right, small } of lines) {
-      room(30)
-      const { y } = document
-      document
-        .font('text')
-        .fontSize(10)
-        .fillColor(ink)
-        .text(left, margin, y, { width: width * 0.68 })
-      const below = document.y
-      if (right)
-        document.font('strong').text(right, margin + width * 0.7, y, { width: width * 0.3, align: 'right' })
-      document.y = Math.max(below, document.y)
-      if (small) document.font('text').fontSize(9).fillColor(quiet).text(small, margin, document.y, { width })
-    }
-  }
-  for (const strip of stripsAsFound(state, diagram)) {
-    const height = 40 + 22 * strip.stops.length
-    room(Math.min(height, document.page.height - 2 * margin))
-    document.moveDown()
-    SVGtoPDF(document, stripSvg(strip), margin, document.y, {
-      width,
-      assumePt: true,
-      fontCallback: () => 'text',
-    })
-    document.y += height
-  }
-  for (const { image, id } of photos) {
-    room(200)
-    const of = state.photos.find(({ body }) => body.photo === id)?.body
-    document
-      .moveDown()
-      .font('text')
-      .fontSize(9)
-      .fillColor(quiet)
-      .text([of?.of, of?.words].filter(Boolean).join(': ') || 'Photo', margin)
-    if (image) {
-      document.image(image, margin, document.y, { fit: [photoWidth, 170] })
-      document.y += 176
-    } else document.text('(this picture cannot be read)')
-  }
-  room(40)
-  document.moveDown().font('text').fontSize(9).fillColor(quiet).text(report.caution, margin)
-  document.end()
-  return whole
-}
-
-/** The paths of the call as they were when it was last measured before anything was repaired. */
-function stripsAsFound(state: VisitState, diagram: DrawnUnit['diagram']) {
-  const bodies = state.entries.map(({ body }) => body)
-  const repaired = bodies.findIndex(({ kind }) => kind === 'repair')
-  const found = repaired < 0 ? bodies : bodies.slice(0, repaired)
-  if (!found.some(({ kind }) => kind === 'reading')) return []
-  return measuredStrips(
-    modelOf(diagram),
-    gather(diagram, { complaint: state.complaint, entries: found }),
-  ).slice(0, 2)
+/** The paths that were measured, as they were at the last reading with power on before anything was repaired. */
+export function stripsAsFound({ state, diagram }: VisitReport): readonly Strip[] {
+  const repaired = state.entries.findIndex(({ body }) => body.kind === 'repair')
+  const before = repaired < 0 ? state.entries : state.entries.slice(0, repaired)
+  const live = new Set(state.readings.filter(({ power }) => power === 'on').map(({ entry }) => entry.id))
+  const last = before.findLastIndex(({ id }) => live.has(id))
+  if (last < 0) return []
+  const entries = before.slice(0, last + 1).map(({ body }) => body)
+  const findings = gather(diagram, { complaint: state.complaint, entries })
+  return measuredStrips(modelOf(diagram), findings).filter(({ stops }) =>
+    stops.some(({ measured }) => measured !== null),
+  )
 }

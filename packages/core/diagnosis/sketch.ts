@@ -2,7 +2,7 @@ import { clampAmps } from '../circuit/meter'
 import { readLadder } from '../diagram/readLadder'
 import { gather } from '../visit/evidence'
 import { UnitModel } from './predictor'
-import { measuredStrips, type Strip } from './strip'
+import { healthyStrips, type Strip } from './strip'
 
 /** A load as a healthy unit runs it. */
 export interface SketchedLoad {
@@ -30,7 +30,7 @@ export function sketchOf(ladder: string, call: string): Sketch {
   const shown = diagram.calls.find(({ id }) => id === call) ?? traced ?? diagram.calls[0]
   const findings = gather(diagram, { complaint: '', entries: [{ kind: 'call', call: shown.id }] })
   const model = new UnitModel(diagram)
-  const strips = measuredStrips(model, findings)
+  const strips = healthyStrips(model, findings)
   const { circuit } = model.situation(findings.now)
   const { healthy, network } = circuit
   const loads = network.links.flatMap(({ part, role }, link): readonly SketchedLoad[] =>

@@ -59,8 +59,23 @@ export function stripsOf(diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'beli
     })
 }
 
-/** The same from readings alone, with nothing inferred: for paper. */
-export function measuredStrips(model: UnitModel, findings: Findings): readonly Strip[] {
+/** From this many volts to common a stop is on the hot side of its load. */
+const hotFromVolts = 2
+
+/** The paths as the readings alone have them: past the last point that was read live, what was not read is not known. */
+export const measuredStrips = (model: UnitModel, findings: Findings): readonly Strip[] =>
+  healthyStrips(model, findings).map(({ words, stops }) => {
+    const lastLive = stops.findLastIndex(({ measured, state }) => measured !== null && state === 'live')
+    const isUnread = (stop: Stop, k: number): boolean =>
+      k > lastLive && stop.measured === null && stop.expected > hotFromVolts
+    return {
+      words,
+      stops: stops.map((stop, k) => (isUnread(stop, k) ? { ...stop, state: 'unknown' as const } : stop)),
+    }
+  })
+
+/** The paths of a unit that nothing is wrong with, and what was read on them. */
+export function healthyStrips(model: UnitModel, findings: Findings): readonly Strip[] {
   return stripsOf({
     model,
     findings,
@@ -116,7 +131,7 @@ function stopOf(
     point.id === diagram.common ? null : situation.predict('volts', point.id, diagram.common, [0, ...which])
   const expected = predicted ? predicted[0] : 0
   const measured = newestReading(diagnosis, point.id)
-  const threshold = Math.max(2, expected / 2)
+  const threshold = Math.max(hotFromVolts, expected / 2)
   const liveShare = predicted
     ? which.reduce((sum, h) => (predicted[h] > threshold ? sum + belief.probability[h] : sum), 0)
     : 0

@@ -31,9 +31,16 @@ const stretch = (a: Stop, b: Stop, y: number): string => {
 const words = ({ point, by, words: place }: Stop): string =>
   `${point}  ${by.is === 'wire' ? `${by.color} ${by.number}` : by.is === 'part' ? `through ${by.words}` : place}`
 
+/** How large a path's drawing is, in its own units. */
+export const stripSize = ({ stops }: Strip): { readonly width: number; readonly height: number } => ({
+  width,
+  height: 28 + rowHeight * stops.length,
+})
+
 /** A path of a call as a drawing of its own, stop by stop from source to load. */
-export function stripSvg({ words: title, stops }: Strip): string {
-  const height = 28 + rowHeight * stops.length
+export function stripSvg(strip: Strip): string {
+  const { words: title, stops } = strip
+  const { height } = stripSize(strip)
   const y = (k: number): number => 34 + rowHeight * k
   const rows = stops.map(
     (

@@ -102,6 +102,13 @@ type FindingEntry =
     }
   | { readonly kind: 'support'; readonly asked?: string; readonly advice: string }
   | { readonly kind: 'retracted'; readonly entry: string }
+  /** A reading or a condition that was entered wrong: it counts where it was taken, with this value. */
+  | {
+      readonly kind: 'corrected'
+      readonly entry: string
+      readonly value: number | null
+      readonly typed?: string
+    }
 
 /** What keeps people whole, and what is not as it should be left. */
 type SafetyEntry =
@@ -176,7 +183,13 @@ type RepairEntry =
       readonly bench?: 'new' | 'proven-on-bench' | 'unknown'
     }
   /** `fault` is the suspect that it was, as the diagnosis names it. */
-  | { readonly kind: 'repair'; readonly of: string; readonly words?: string; readonly fault?: string }
+  | {
+      readonly kind: 'repair'
+      readonly of: string
+      readonly words?: string
+      readonly fault?: string
+      readonly reasoning?: Reasoning
+    }
   /** The unit is no longer wired as its diagram: what the next visit starts from. */
   | { readonly kind: 'diagram-changed'; readonly of: string; readonly words: string }
 
@@ -204,7 +217,27 @@ type ClosingEntry =
       /** Of a unit that is left restricted or off: who was told, and until which day it may stay so. */
       readonly told?: string
       readonly until?: string
+      /** Who signed for it on the device, and the strokes as the data of an SVG path. */
+      readonly signedBy?: string
+      readonly signature?: string
     }
+
+/** Why something was taken for the cause, as it was judged when it was said: no later version changes it. */
+export interface Reasoning {
+  readonly chance: number
+  /** Evidence that speaks for it, in words. */
+  readonly shownBy: readonly string[]
+  readonly rivals: readonly Rival[]
+  /** Which build of the program judged. */
+  readonly program: string
+}
+
+/** What else it might have been, and the evidence against that. */
+export interface Rival {
+  readonly words: string
+  readonly chance: number
+  readonly against: readonly string[]
+}
 
 /** What a stand-in did: it held, tripped at once, or tripped after a while. */
 export type StandInResult = 'holds' | 'trips-at-once' | 'trips-later'

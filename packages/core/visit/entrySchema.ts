@@ -47,6 +47,10 @@ const value = mixed<number>()
       given === null || (typeof given === 'number' && Number.isFinite(given) && Math.abs(given) <= 1e12),
   )
 
+const chance = (label: string) => number().strict().min(0).max(1).required().label(label)
+const sentencesOf = (label: string) => array().of(said(label)).max(20).required().label(label)
+const typed = () => string().strict().max(20).label('typed')
+
 const dropPoints = (label: string) =>
   array()
     .of(object({ from: name('from'), to: name('to') }).noUnknown())
@@ -134,7 +138,7 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     from: name('from'),
     to: words('to'),
     value,
-    typed: string().strict().max(20).label('typed'),
+    typed: typed(),
   }),
   supply: object({ kind: kindIs('supply'), system: name('system') }),
   plate: object({ kind: kindIs('plate'), of: name('of'), values: plateValues }),
@@ -184,6 +188,7 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
   }),
   support: object({ kind: kindIs('support'), asked: words('asked'), advice: words('advice').defined() }),
   retracted: object({ kind: kindIs('retracted'), entry: name('entry') }),
+  corrected: object({ kind: kindIs('corrected'), entry: name('entry'), value, typed: typed() }),
   isolation: object({
     kind: kindIs('isolation'),
     sources: array()
@@ -262,7 +267,30 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     rating,
     bench: string().oneOf(['new', 'proven-on-bench', 'unknown']),
   }),
-  repair: object({ kind: kindIs('repair'), of: name('of'), words: words('words'), fault: words('fault') }),
+  repair: object({
+    kind: kindIs('repair'),
+    of: name('of'),
+    words: words('words'),
+    fault: words('fault'),
+    reasoning: object({
+      chance: chance('chance'),
+      shownBy: sentencesOf('shownBy'),
+      rivals: array()
+        .of(
+          object({
+            words: said('words'),
+            chance: chance('chance'),
+            against: sentencesOf('against'),
+          }).noUnknown(),
+        )
+        .max(5)
+        .required(),
+      program: words('program').defined(),
+    })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+  }),
   'diagram-changed': object({ kind: kindIs('diagram-changed'), of: name('of'), words: said('words') }),
   proof: object({
     kind: kindIs('proof'),
@@ -296,6 +324,12 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     words: words('words').defined(),
     told: words('told'),
     until: dayOf('until'),
+    signedBy: words('signedBy'),
+    signature: string()
+      .strict()
+      .max(40_000, 'a signature has at most 40,000 letters')
+      .matches(/^[ML0-9. -]*$/, 'a signature is strokes: M x y L x y')
+      .label('signature'),
   }),
 }
 

@@ -32,6 +32,7 @@ const told: Readonly<Record<EntryBody['kind'], boolean>> = {
   calculation: false,
   support: false,
   retracted: false,
+  corrected: false,
   isolation: false,
   temporary: false,
   'temporary-left': false,

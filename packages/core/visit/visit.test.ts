@@ -1,5 +1,7 @@
 import { leavingProblems } from './leaving'
 import { reportOf } from './report'
+import { reportCsv } from './reportCsv'
+import type { ReportAbout } from './reportHead'
 import fc from 'fast-check'
 import { compareClocks, tick, witness, type Clock } from './clock'
 import type { EntryBody } from './entry'
@@ -20,6 +22,14 @@ const entry = (id: string, wall: number, body: EntryBody, device = 'a'): Entry =
   clock: { wall, counter: 0, device },
   body,
 })
+
+const about: ReportAbout = {
+  shop: 'Gannet Controls',
+  unit: { label: 'RTU-3', place: 'Roof', make: '', serial: 'SN-3', installed: '' },
+  site: { name: 'Gannet Hall', address: '1 North Stairs' },
+  people: new Map([['p', 'Nell Ferrow']]),
+  utcOffsetMinutes: 0,
+}
 
 const bodies: fc.Arbitrary<EntryBody> = fc.oneof(
   fc.constantFrom<EntryBody>(
@@ -95,6 +105,85 @@ test('a retracted reading is gone from the visit and stays in the log', () => {
   ]
   expect(fold(log).readings).toHaveLength(0)
   expect(merge(log)).toHaveLength(2)
+})
+
+describe('a reading that was typed wrong', () => {
+  const cooling = entry('1', 1, { kind: 'call', call: 'cool1' })
+  const wrong = entry('2', 2, { kind: 'reading', meter: 'volts', from: 'TB.R', value: 240, typed: '240' })
+  const heating = entry('3', 3, { kind: 'call', call: 'heat1' })
+  const right = entry('4', 4, { kind: 'corrected', entry: '2', value: 24, typed: '24' })
+  const read = (log: readonly Entry[]) =>
+    fold(log).readings.map(({ body, call }) => ({ value: body.value, typed: body.typed, call }))
+
+  test('counts as it was corrected, in the call that it was taken in', () => {
+    expect(read([cooling, wrong, heating, right])).toEqual([{ value: 24, typed: '24', call: 'cool1' }])
+  })
+
+  test('a correction can be corrected, and taken back', () => {
+    const again = entry('5', 5, { kind: 'corrected', entry: '2', value: 25 })
+    expect(read([cooling, wrong, right, again])).toEqual([{ value: 25, typed: undefined, call: 'cool1' }])
+    const back = entry('6', 6, { kind: 'retracted', entry: '5' })
+    expect(read([cooling, wrong, right, again, back])[0].value).toBe(24)
+  })
+
+  test('after the sign-off it changes nothing', () => {
+    const signOff = entry('3', 3, { kind: 'sign-off', outcome: 'restricted', words: 'x' })
+    expect(read([cooling, wrong, signOff, right])[0].value).toBe(240)
+  })
+
+  test('what is not there, or is no value, is corrected by nobody', () => {
+    expect(read([cooling, wrong, entry('7', 7, { kind: 'corrected', entry: 'no', value: 1 })])[0].value).toBe(
+      240,
+    )
+    const call = entry('8', 8, { kind: 'corrected', entry: '1', value: 1 })
+    expect(fold([cooling, call]).call).toBe('cool1')
+  })
+})
+
+describe('the report', () => {
+  const at = (time: string): number => new Date(`2026-03-04T${time}:00Z`).getTime()
+  const reasoning = {
+    chance: 0.93,
+    shownBy: ['0 V at LPS1.2'],
+    rivals: [{ words: 'high-pressure switch open', chance: 0.04, against: ['26 V at HPS1.1'] }],
+    program: 'entry-1',
+  }
+  const log = [
+    entry('1', at('08:10'), { kind: 'complaint', complaint: 'not-cooling' }),
+    entry('2', at('08:20'), { kind: 'condition', of: 'outdoorDryBulb', value: 91 }),
+    entry('3', at('08:30'), { kind: 'call', call: 'cool2' }),
+    entry('4', at('08:31'), { kind: 'observation', what: 'burnt', of: 'CC1' }),
+    entry('5', at('09:00'), { kind: 'repair', of: 'LPS1', reasoning }),
+    entry('6', at('10:45'), { kind: 'sign-off', outcome: 'repaired', words: 'Done', signedBy: 'Ada Holm' }),
+  ]
+  const report = reportOf(fold(log), rooftop, { ...about, utcOffsetMinutes: -300 })
+  const lines = (title: string) => report.sections.find((section) => section.title === title)?.lines ?? []
+
+  test('says whose it is, who worked, and when by the time of the place', () => {
+    expect(report.head).toMatchObject({
+      shop: 'Gannet Controls',
+      technicians: ['Nell Ferrow'],
+      times: ['2026-03-04, 03:10 to 05:45'],
+    })
+    expect(report.signed).toEqual({ by: 'Ada Holm', strokes: '' })
+  })
+
+  test('has the conditions, looks with their call, and why this and not its rival', () => {
+    expect(lines('Conditions measured')[0]).toMatchObject({ left: 'Outdoor temperature', right: '91 °F' })
+    expect(lines('As found').find(({ left }) => left === 'Compressor contactor 1')?.small).toBe(
+      'Cooling, both stages',
+    )
+    expect(lines('Cause').map(({ right, small }) => [right, small])).toEqual([
+      ['93 %', 'shown by 0 V at LPS1.2'],
+      ['4 %', '26 V at HPS1.1'],
+    ])
+  })
+
+  test('as CSV each row says of what and when, and numbers stand apart from units', () => {
+    const [head, ...rows] = reportCsv(report).split('\r\n')
+    expect(head).toContain('number,unit of number')
+    expect(rows.find((row) => row.includes('Outdoor temperature'))).toMatch(/"Gannet Hall.*,91,°F/)
+  })
 })
 
 describe('signing off as repaired', () => {
@@ -222,14 +311,14 @@ describe('a visit that is signed off is closed', () => {
 
   test('the report has it under its own day, after all that was signed', () => {
     const diagram = builtInUnit('rooftop-two-stage')
-    const sections = (entries: readonly Entry[]) => reportOf(fold(entries), diagram).sections
+    const sections = (entries: readonly Entry[]) => reportOf(fold(entries), diagram, about).sections
     const before = sections(signed)
     const after = sections([...signed, ...later])
     expect(after.slice(0, before.length)).toEqual(before)
     expect(after.at(-1)?.lines.map(({ left }) => left)).toEqual([
       'The owner rang',
-      'An entry was taken back; it stands as it was signed',
-      'Signed again: no',
+      'An entry was taken back; what was signed stands',
+      'Signed off, left off: no; what was signed stands',
     ])
   })
 

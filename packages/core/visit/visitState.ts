@@ -27,11 +27,8 @@ export interface VisitState {
   readonly off: readonly string[]
   readonly isolation: At<'isolation'> | null
   readonly firstLook: ReadonlyMap<string, At<'first-look'>>
-  readonly readings: readonly (At<'reading'> & {
-    readonly call: string | null
-    readonly power: Of<'power'>['is']
-  })[]
-  readonly observations: readonly At<'observation'>[]
+  readonly readings: readonly (At<'reading'> & WhenTaken)[]
+  readonly observations: readonly (At<'observation'> & WhenTaken)[]
   readonly photos: readonly At<'photo'>[]
   readonly alterations: readonly Alteration[]
   readonly goAheads: readonly At<'go-ahead'>[]
@@ -55,6 +52,12 @@ export interface VisitState {
   readonly setAside: readonly Entry[]
 }
 
+/** The call that was set when something was read or seen, and the power. */
+export interface WhenTaken {
+  readonly call: string | null
+  readonly power: Of<'power'>['is']
+}
+
 /** A lead as found and, once it is back, where it was landed. */
 export interface LeadFound extends At<'lead-found'> {
   readonly landed: Of<'lead-landed'> | null
@@ -74,6 +77,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
   let switched: PowerState = allOn
   let isolated = false
   const readings: VisitState['readings'][number][] = []
+  const observations: VisitState['observations'][number][] = []
   for (const entry of entries) {
     const { body } = entry
     if (body.kind === 'call') {
@@ -85,7 +89,9 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
       isolated = switched.power === 'off' && (isolated || body.is === 'isolated')
       callSince = entry.clock.wall
     }
-    if (body.kind === 'reading') readings.push({ entry, body, call, power: powerWord(switched, isolated) })
+    const when: WhenTaken = { call, power: powerWord(switched, isolated) }
+    if (body.kind === 'reading') readings.push({ entry, body, ...when })
+    if (body.kind === 'observation') observations.push({ entry, body, ...when })
   }
   const power = powerWord(switched, isolated)
   const complaint = entriesOf(entries, 'complaint').at(-1)
@@ -103,7 +109,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
     controls: entriesOf(entries, 'controls').at(-1)?.body ?? null,
     isolation: power === 'isolated' ? (entriesOf(entries, 'isolation').at(-1) ?? null) : null,
     firstLook: new Map(entriesOf(entries, 'first-look').map((look) => [look.body.item, look])),
-    observations: entriesOf(entries, 'observation'),
+    observations,
     photos: entriesOf(entries, 'photo'),
     alterations: alterationsOf(entries),
     goAheads: entriesOf(entries, 'go-ahead'),

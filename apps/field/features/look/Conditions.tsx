@@ -1,33 +1,12 @@
 import { useState } from 'react'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
+import { measuredConditions } from '@jokulgale/core/visit/conditionWords'
 import { NumberPad } from '../pad/NumberPad'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
 import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
-
-interface Known {
-  readonly id: string
-  readonly words: string
-  readonly unit: string
-  /** Asked for only where some part of the unit answers to it. */
-  readonly where?: 'read'
-}
-
-const known: readonly Known[] = [
-  { id: 'outdoorDryBulb', words: 'Outdoor temperature', unit: '°F' },
-  { id: 'returnDryBulb', words: 'Return air', unit: '°F' },
-  { id: 'supplyVolts', words: 'Supply, leg to leg', unit: 'V' },
-  { id: 'outdoorHumidity', words: 'Outdoor humidity', unit: '%', where: 'read' },
-  { id: 'returnHumidity', words: 'Return humidity', unit: '%', where: 'read' },
-  { id: 'pipe', words: 'Pipe', unit: '°F', where: 'read' },
-  { id: 'suctionPressure', words: 'Suction pressure', unit: 'psig', where: 'read' },
-  { id: 'suctionPressure2', words: 'Suction pressure, circuit 2', unit: 'psig', where: 'read' },
-  { id: 'dischargePressure', words: 'Discharge pressure', unit: 'psig', where: 'read' },
-  { id: 'dischargePressure2', words: 'Discharge pressure, circuit 2', unit: 'psig', where: 'read' },
-  { id: 'coilTemperature', words: 'Indoor coil', unit: '°F', where: 'read' },
-]
 
 /** Whether a part of the unit answers to a condition. */
 const isRead = (diagram: Diagram, condition: string): boolean =>
@@ -42,7 +21,7 @@ export function Conditions({ visit }: { readonly visit: OpenVisit }) {
   const said = new Map(
     visit.bodies.flatMap((body) => (body.kind === 'condition' ? [[body.of, body.value] as const] : [])),
   )
-  const asked = known.filter(({ id, where }) => where !== 'read' || isRead(visit.diagram, id))
+  const asked = measuredConditions.filter(({ id, where }) => where !== 'read' || isRead(visit.diagram, id))
   const chosen = asked.find(({ id }) => id === open)
   return (
     <Part title="Weather, supply, pressures">

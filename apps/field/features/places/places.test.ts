@@ -28,6 +28,7 @@ const heard: Places = {
   sites: [{ id: 's', name: 'Gannet Hall', address: '', access: '', archived: false }],
   units: [unit],
   diagrams: [circuit('d', '', true)],
+  people: [],
   epoch: '',
   others: [{ place: 'u', field: 'serial', value: 'SN-2' }],
 }

@@ -26,7 +26,7 @@ const initialState: PlacesState = {
   experience: null,
 }
 
-const nothingHeard: Places = { sites: [], units: [], diagrams: [], others: [], epoch: '' }
+const nothingHeard: Places = { sites: [], units: [], diagrams: [], people: [], others: [], epoch: '' }
 
 const together = (state: PlacesState): PlacesState => {
   const { heard, edits, made } = state

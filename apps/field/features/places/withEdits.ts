@@ -34,6 +34,7 @@ export function withEdits(heard: Places, edits: readonly PlaceEdit[], made: read
       inOrder.filter(({ of }) => of === 'unit'),
       newUnit,
     ),
+    people: heard.people,
     diagrams: [
       ...heard.diagrams,
       ...made.filter(({ id }) => !heard.diagrams.some((known) => known.id === id)).map(asRecord),

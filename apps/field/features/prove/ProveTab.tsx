@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router'
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { View } from 'react-native'
 import type { Of } from '@jokulgale/core/visit/fold'
 import { restoredItems, type ProofSheet } from '@jokulgale/core/visit/proofSheet'
@@ -17,6 +17,9 @@ import type { OpenVisit } from '../visit/useVisit'
 import { Defects } from './Defects'
 import { LeaveForm } from './LeaveForm'
 import { ProofRow } from './ProofRow'
+
+/** Few visits are signed for: the field comes when there is somebody to sign. */
+const SignatureField = lazy(() => import('./SignatureField'))
 
 /**
  * The proof sheet made from the unit, what is put back, what is still open, and the way to close the visit.
@@ -100,10 +103,14 @@ function useProofSheets({ ladder, bodies }: OpenVisit): readonly ProofSheet[] | 
 function SignOff({ visit, onMeasures }: { readonly visit: OpenVisit; readonly onMeasures: () => void }) {
   const router = useRouter()
   const [words, setWords] = useState('')
+  const [signedBy, setSignedBy] = useState('')
+  const [signature, setSignature] = useState('')
   const problems = signOffProblems(visit.state, visit.diagram)
   const always = closingProblems(visit.state)
   const close = async (closing: Omit<Of<'sign-off'>, 'kind'>): Promise<void> => {
-    await visit.say({ kind: 'sign-off', ...closing })
+    const by = signedBy.trim()
+    const signed = by === '' ? {} : { signedBy: by, ...(signature === '' ? {} : { signature }) }
+    await visit.say({ kind: 'sign-off', ...closing, ...signed })
     router.navigate(`/visits/${visit.id}/report`)
   }
   return (
@@ -115,6 +122,12 @@ function SignOff({ visit, onMeasures }: { readonly visit: OpenVisit; readonly on
         multiline
         placeholder="What was found, what was done, what is still open"
       />
+      <Field label="Who signs for it, if somebody does" value={signedBy} onChangeText={setSignedBy} />
+      {signedBy.trim() === '' ? null : (
+        <Suspense fallback={null}>
+          <SignatureField by={signedBy.trim()} onSigned={setSignature} />
+        </Suspense>
+      )}
       {problems.map((problem) => (
         <Notice key={problem} kind="caution">
           {problem}

@@ -1,6 +1,8 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { reportOf, supportSummary, type ReportSection } from '@jokulgale/core/visit/report'
+import Svg, { Path } from 'react-native-svg'
+import { reportOf, type Report, type ReportSection } from '@jokulgale/core/visit/report'
+import { supportSummary } from '@jokulgale/core/visit/supportSummary'
 import { Field } from '../../ui/Field'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
@@ -48,18 +50,18 @@ export function ReportScreen({ id }: { readonly id: string }) {
 }
 
 function ReportBody({ visit: { unit, site, diagram, state } }: { readonly visit: OpenVisit }) {
-  const report = reportOf(state, diagram)
+  const shop = useAppSelector(({ session }) => (session.is === 'in' ? session.person.shop.name : ''))
+  const people = useAppSelector(({ places }) => places.places?.people)
+  const report = reportOf(state, diagram, {
+    shop,
+    unit,
+    site,
+    people: new Map((people ?? []).map(({ id, name }) => [id, name])),
+    utcOffsetMinutes: utcOffsetMinutes(),
+  })
   return (
     <View style={{ gap: space.huge }}>
-      <View>
-        <Words size="title" strong>
-          {report.headline}
-        </Words>
-        {report.plain ? <Words size="lead">{report.plain}</Words> : null}
-        <Words quiet>{`${unit.label}, ${unit.place}. ${unit.make}, serial ${unit.serial}.`}</Words>
-        <Words quiet>{`${site.name}, ${site.address}`}</Words>
-        <Words quiet>{diagram.title}</Words>
-      </View>
+      <Head report={report} />
       {report.unsafe.map((words) => (
         <Notice key={words} kind="wrong">
           {words}
@@ -73,9 +75,52 @@ function ReportBody({ visit: { unit, site, diagram, state } }: { readonly visit:
           <PhotoRow photos={state.photos} />
         </Part>
       ) : null}
+      <Signed signed={report.signed} />
       <Words size="small" quiet>
         {report.caution}
       </Words>
+    </View>
+  )
+}
+
+/** Minutes that this device's time is ahead of UTC. */
+const utcOffsetMinutes = (): number => -new Date().getTimezoneOffset()
+
+/** Whose report it is, of what, when and by whom. */
+function Head({ report: { head, headline, plain } }: { readonly report: Report }) {
+  return (
+    <View>
+      <Words strong quiet>
+        {head.shop}
+      </Words>
+      <Words size="title" strong>
+        {headline}
+      </Words>
+      {plain ? <Words size="lead">{plain}</Words> : null}
+      {[head.unit, head.site, head.circuit, `On site: ${head.times.join('; ')}`].map((words) => (
+        <Words key={words} quiet>
+          {words}
+        </Words>
+      ))}
+      {head.technicians.length > 0 ? <Words quiet>{`By ${head.technicians.join(', ')}`}</Words> : null}
+      <Words size="small" quiet>
+        {head.plate}
+      </Words>
+    </View>
+  )
+}
+
+function Signed({ signed }: Pick<Report, 'signed'>) {
+  const palette = usePalette()
+  if (!signed) return null
+  return (
+    <View style={{ gap: space.small }}>
+      {signed.strokes ? (
+        <Svg width={210} height={70} viewBox="0 0 600 200" accessibilityLabel={`Signature of ${signed.by}`}>
+          <Path d={signed.strokes} stroke={palette.text} strokeWidth={4} fill="none" />
+        </Svg>
+      ) : null}
+      <Words>{`Signed for by ${signed.by}`}</Words>
     </View>
   )
 }
@@ -114,6 +159,13 @@ function Section({ section: { title, lines, none } }: { readonly section: Report
   )
 }
 
+const files = [
+  { title: 'PDF', file: 'report.pdf?paper=letter' },
+  { title: 'PDF A4', file: 'report.pdf?paper=a4' },
+  { title: 'CSV', file: 'report.csv' },
+  { title: 'JSON', file: 'report.json' },
+] as const
+
 /**
  * Files of the report, a summary for a support line with its advice, and the units that share the weakness.
  */
@@ -141,14 +193,15 @@ function HandOn({ visit }: { readonly visit: OpenVisit }) {
     <View nativeID="not-on-paper" style={{ gap: space.huge }}>
       <Part title="As a file">
         <View style={{ flexDirection: 'row', gap: space.small }}>
-          {(['pdf', 'csv', 'json'] as const).map((format) => (
+          {files.map(({ title, file }) => (
             <Press
-              key={format}
+              key={title}
               grow
-              title={format.toUpperCase()}
-              label={`Report as ${format.toUpperCase()}`}
+              title={title}
+              label={`Report as ${title}`}
               onPress={() => {
-                window.location.assign(`/api/visits/${id}/report.${format}`)
+                const mark = file.includes('?') ? '&' : '?'
+                window.location.assign(`/api/visits/${id}/${file}${mark}offset=${utcOffsetMinutes()}`)
               }}
             />
           ))}

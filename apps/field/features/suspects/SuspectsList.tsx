@@ -1,10 +1,12 @@
 import { useState } from 'react'
 import { Pressable, View } from 'react-native'
 import type { Briefing, SuspectBrief } from '@jokulgale/core/diagnosis/briefing'
+import { reasoningOf } from '@jokulgale/core/diagnosis/reasoning'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { programNow } from '../sync/program'
 import type { OpenVisit } from '../visit/useVisit'
 
 interface SuspectsListProps {
@@ -31,7 +33,13 @@ export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps)
           <Words quiet>Too many, and none stands out yet. Take the next reading.</Words>
         ) : null}
         {briefing.suspects.map((suspect) => (
-          <SuspectRow key={suspect.id} suspect={suspect} visit={visit} onRepaired={onRepaired} />
+          <SuspectRow
+            key={suspect.id}
+            suspect={suspect}
+            suspects={briefing.suspects}
+            visit={visit}
+            onRepaired={onRepaired}
+          />
         ))}
       </View>
       {briefing.beside.map((words) => (
@@ -104,17 +112,21 @@ function Reasons({ briefing: { reasons } }: { readonly briefing: Briefing }) {
 
 function SuspectRow({
   suspect,
+  suspects,
   visit,
   onRepaired,
 }: {
   readonly suspect: SuspectBrief
+  /** All that are shown, for what was weighed against it. */
+  readonly suspects: readonly SuspectBrief[]
   readonly visit: OpenVisit
   readonly onRepaired: () => void
 }) {
   const palette = usePalette()
   const [open, setOpen] = useState(false)
   const repaired = (of: string): void => {
-    void visit.say({ kind: 'repair', of, words: suspect.words, fault: suspect.id })
+    const reasoning = reasoningOf(suspect, suspects, programNow())
+    void visit.say({ kind: 'repair', of, words: suspect.words, fault: suspect.id, reasoning })
     onRepaired()
   }
   return (

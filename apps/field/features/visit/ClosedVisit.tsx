@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
-import { addendumWords } from '@jokulgale/core/visit/addendum'
+import { addendumWords } from '@jokulgale/core/visit/entryWords'
 import { outcomeWords } from '@jokulgale/core/visit/report'
 import { Field } from '../../ui/Field'
 import { FormFoot } from '../../ui/FormFoot'
@@ -52,7 +52,7 @@ export function ClosedVisit({ visit }: { readonly visit: OpenVisit }) {
           {addenda.map((entry) => (
             <Row
               key={entry.id}
-              title={addendumWords(entry, visit.diagram)}
+              title={addendumWords(entry.body, visit.diagram)}
               below={dayWords(entry.clock.wall)}
             />
           ))}

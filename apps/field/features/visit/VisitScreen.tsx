@@ -18,6 +18,7 @@ import { RepairTab } from '../repair/RepairTab'
 import { SuspectsList } from '../suspects/SuspectsList'
 import { UnsentNote } from '../sync/UnsentNote'
 import { TemporarySheet } from '../temporary/TemporarySheet'
+import { EntriesSheet } from '../record/EntriesSheet'
 import { AskPanel } from '../trace/AskPanel'
 import { stopElement } from '../trace/StripView'
 import { Strips } from '../trace/Strips'
@@ -64,7 +65,10 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const wide = useWide()
   const [tab, setTab] = useState<VisitTab>(firstTab(visit))
   const [wanted, setWanted] = useState<ReadingWanted | null>(null)
-  const [measures, setMeasures] = useState(false)
+  const [sheet, setSheet] = useState<'measures' | 'entries' | null>(null)
+  const showMeasures = (): void => {
+    setSheet('measures')
+  }
   const [school, setSchool] = useState<School>('best')
   const [said, setSaid] = useState<JustSaid | null>(null)
   // only the last word is taken back so quickly
@@ -131,8 +135,9 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
         <VisitHead
           visit={visit}
           delays={delays}
-          onMeasures={() => {
-            setMeasures(true)
+          onMeasures={showMeasures}
+          onEntries={() => {
+            setSheet('entries')
           }}
         />
       }
@@ -151,9 +156,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
         visit={visit}
         trace={wide ? <WideTrace strips={strips} panel={panel} suspects={suspects} /> : strips}
         suspects={suspects}
-        onMeasures={() => {
-          setMeasures(true)
-        }}
+        onMeasures={showMeasures}
       />
       <ReadingSheet
         visit={visit}
@@ -167,16 +170,30 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
           setSaid({ entry, words })
         }}
       />
-      {measures ? (
-        <TemporarySheet
-          visit={visit}
-          open
-          onClose={() => {
-            setMeasures(false)
-          }}
-        />
-      ) : null}
+      <VisitSheet
+        visit={visit}
+        sheet={sheet}
+        onClose={() => {
+          setSheet(null)
+        }}
+      />
     </Screen>
+  )
+}
+
+interface VisitSheetProps {
+  readonly visit: OpenVisit
+  readonly sheet: 'measures' | 'entries' | null
+  readonly onClose: () => void
+}
+
+/** What the head of the visit opens: temporary measures, or all that was entered. */
+function VisitSheet({ visit, sheet, onClose }: VisitSheetProps) {
+  if (sheet === null) return null
+  return sheet === 'measures' ? (
+    <TemporarySheet visit={visit} open onClose={onClose} />
+  ) : (
+    <EntriesSheet visit={visit} open onClose={onClose} />
   )
 }
 
@@ -245,10 +262,11 @@ interface VisitHeadProps {
   readonly visit: OpenVisit
   readonly delays: Briefing['delays']
   readonly onMeasures: () => void
+  readonly onEntries: () => void
 }
 
 /** What is read at the top of every tab: the unit, the call that is set, delays, and what keeps people whole. */
-function VisitHead({ visit, delays, onMeasures }: VisitHeadProps) {
+function VisitHead({ visit, delays, onMeasures, onEntries }: VisitHeadProps) {
   const count = visit.state.measures.length
   return (
     <>
@@ -257,12 +275,15 @@ function VisitHead({ visit, delays, onMeasures }: VisitHeadProps) {
         below={visit.site.name}
         back="/"
         right={
-          <Press
-            kind="quiet"
-            title={count > 0 ? `Temporary: ${count}` : 'Temporary'}
-            label={`Temporary measures: ${count} on`}
-            onPress={onMeasures}
-          />
+          <View style={{ flexDirection: 'row' }}>
+            <Press kind="quiet" title="Entries" label="What was entered, and notes" onPress={onEntries} />
+            <Press
+              kind="quiet"
+              title={count > 0 ? `Temporary: ${count}` : 'Temporary'}
+              label={`Temporary measures: ${count} on`}
+              onPress={onMeasures}
+            />
+          </View>
         }
       />
       <CallBar visit={visit} />

@@ -1,0 +1,135 @@
+import { useState } from 'react'
+import { View } from 'react-native'
+import { unitOf } from '@jokulgale/core/circuit/meter'
+import { measuredConditions } from '@jokulgale/core/visit/conditionWords'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { entryWords } from '@jokulgale/core/visit/entryWords'
+import type { Entry } from '@jokulgale/core/visit/log'
+import { Field } from '../../ui/Field'
+import { Part } from '../../ui/Part'
+import { Press } from '../../ui/Press'
+import { Row } from '../../ui/Row'
+import { Sheet } from '../../ui/Sheet'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import { NumberPad } from '../pad/NumberPad'
+import { PhotoPress } from '../photo/PhotoPress'
+import type { OpenVisit } from '../visit/useVisit'
+
+interface EntriesSheetProps {
+  readonly visit: OpenVisit
+  readonly open: boolean
+  readonly onClose: () => void
+}
+
+/** Everything that was entered on this visit, newest first: each can be put right, or taken back. */
+export function EntriesSheet({ visit, open, onClose }: EntriesSheetProps) {
+  const [chosen, setChosen] = useState<Entry | null>(null)
+  const close = (): void => {
+    setChosen(null)
+    onClose()
+  }
+  return (
+    <Sheet title={chosen ? 'This entry' : 'What was entered'} open={open} onClose={close}>
+      {chosen ? (
+        <OneEntry
+          visit={visit}
+          entry={chosen}
+          onDone={() => {
+            setChosen(null)
+          }}
+        />
+      ) : (
+        <>
+          <NoteForm visit={visit} />
+          {[...visit.state.entries].reverse().map((entry) => (
+            <Row
+              key={entry.id}
+              title={entryWords(entry.body, visit.diagram)}
+              below={timeWords(entry.clock.wall)}
+              onPress={() => {
+                setChosen(entry)
+              }}
+            />
+          ))}
+        </>
+      )}
+    </Sheet>
+  )
+}
+
+const timeWords = (ms: number): string =>
+  new Date(ms).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+
+/** A note about anything, with or without a picture. */
+function NoteForm({ visit }: { readonly visit: OpenVisit }) {
+  const [words, setWords] = useState('')
+  return (
+    <Part title="A note">
+      <Field label="Whatever the report should say" value={words} onChangeText={setWords} multiline />
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <Press
+          grow
+          title="Keep the note"
+          disabled={words.trim() === ''}
+          onPress={() => {
+            void visit.say({ kind: 'note', words: words.trim() }).then(() => {
+              setWords('')
+            })
+          }}
+        />
+        <PhotoPress visit={visit.id} of="" label="with the note" words={words.trim()} />
+      </View>
+    </Part>
+  )
+}
+
+interface OneEntryProps {
+  readonly visit: OpenVisit
+  readonly entry: Entry
+  readonly onDone: () => void
+}
+
+function OneEntry({ visit, entry, onDone }: OneEntryProps) {
+  const unit = unitOfValue(entry.body)
+  const say = (body: EntryBody): void => {
+    void visit.say(body).then(onDone)
+  }
+  return (
+    <View style={{ gap: space.medium }}>
+      <Words strong>{entryWords(entry.body, visit.diagram)}</Words>
+      <Words size="small" quiet>
+        {timeWords(entry.clock.wall)}
+      </Words>
+      {unit === null ? null : (
+        <Part title="What it should have said">
+          <NumberPad
+            unit={unit}
+            overload={entry.body.kind === 'reading'}
+            onDone={(value, typed) => {
+              say({ kind: 'corrected', entry: entry.id, value, typed })
+            }}
+          />
+        </Part>
+      )}
+      <Press
+        title="Take it back: it was not so"
+        onPress={() => {
+          say({ kind: 'retracted', entry: entry.id })
+        }}
+      />
+      <Words size="small" quiet>
+        The log keeps both, with who said them and when. What counts is the later one, at the time of the
+        first.
+      </Words>
+      <Press kind="quiet" title="Back to the list" onPress={onDone} />
+    </View>
+  )
+}
+
+/** The unit of an entry that is one value; null for all others, which are only taken back. */
+function unitOfValue(body: EntryBody): string | null {
+  if (body.kind === 'reading') return unitOf(body.meter)
+  if (body.kind === 'condition') return measuredConditions.find(({ id }) => id === body.of)?.unit ?? ''
+  return null
+}

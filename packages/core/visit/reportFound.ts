@@ -1,0 +1,123 @@
+import { display } from '../circuit/meter'
+import { partWords, type Diagram } from '../diagram/diagram'
+import { conditionNamed } from './conditionWords'
+import { entriesOf } from './fold'
+import { callWords, line, measured, type ReportLine, type ReportSection } from './reportLine'
+import { seenWords } from './seenWords'
+import { alterationWords } from './temporary'
+import type { VisitState } from './visitState'
+
+export function complaint(
+  { complaint: said, complaintWords, controls }: VisitState,
+  diagram: Diagram,
+): ReportSection {
+  const control = controls
+    ? [
+        line(
+          `Controlled by: ${controls.by.replace('-', ' ')}`,
+          controls.confirmed ? 'confirmed' : '',
+          controls.telephone ?? '',
+        ),
+      ]
+    : []
+  return {
+    title: 'Complaint',
+    none: 'None recorded.',
+    lines: [
+      line(diagram.complaints.find(({ id }) => id === said)?.words ?? said, '', complaintWords),
+      ...control,
+    ],
+  }
+}
+
+export function asFound(state: VisitState, diagram: Diagram): ReportSection {
+  const firstCall = diagram.complaints.find(({ id }) => id === state.complaint)?.call ?? null
+  return {
+    title: 'As found',
+    none: 'No readings were taken.',
+    lines: [
+      ...[...state.firstLook.values()]
+        .filter(({ body }) => body.is === 'wrong')
+        .map(({ body }) => line(body.words ?? body.item, 'wrong')),
+      ...state.alterations.map(({ body, settled }) =>
+        line(
+          alterationWords(body),
+          settled?.as ?? 'not settled',
+          [body.hazard, body.owner ? `owner: ${body.owner}` : ''].filter(Boolean).join('; '),
+        ),
+      ),
+      ...state.observations.map(({ body, call, power }) =>
+        line(
+          partWords(diagram, body.of),
+          body.what === 'code' ? `code ${body.words ?? ''}` : seenWords(body.what),
+          standingWords(diagram, call ?? firstCall, power),
+        ),
+      ),
+      ...state.readings.map(({ body, call, power }) =>
+        measured(
+          `${body.from} to ${body.to ?? diagram.common}`,
+          body.value,
+          body.meter,
+          standingWords(diagram, call ?? firstCall, power),
+        ),
+      ),
+    ],
+  }
+}
+
+export function workedOut(state: VisitState, diagram: Diagram): readonly ReportSection[] {
+  const lines = entriesOf(state.entries, 'calculation').map(({ body }) =>
+    line(
+      [body.tool, body.of ? partWords(diagram, body.of) : ''].filter(Boolean).join(', '),
+      body.words,
+      [...body.given, ...body.found].map(({ what, value }) => `${what} ${value}`).join('; '),
+    ),
+  )
+  return lines.length > 0 ? [{ title: 'Worked out', none: '', lines }] : []
+}
+
+/** Weather, pressures and supply as they were measured, with the day's last value of each. */
+export function conditions({ entries }: VisitState): readonly ReportSection[] {
+  const last = new Map(entriesOf(entries, 'condition').map(({ body }) => [body.of, body]))
+  const supplies = entriesOf(entries, 'supply').map(({ body }) => line(`Supply found: ${body.system}`))
+  const lines = [...last.values()].map(({ of, value }): ReportLine => {
+    const { words, unit } = conditionNamed(of)
+    return { ...line(words, `${value} ${unit}`.trim()), number: { value, unit } }
+  })
+  const all = [...supplies, ...lines]
+  return all.length > 0 ? [{ title: 'Conditions measured', none: '', lines: all }] : []
+}
+
+/** What was wrong, and the readings that told it from what else it might have been, as they were judged then. */
+export function cause(state: VisitState, diagram: Diagram): ReportSection {
+  return {
+    title: 'Cause',
+    none: 'Not found on this visit.',
+    lines: state.repairs.flatMap(({ entry, body }) => {
+      const words = body.words ?? partWords(diagram, body.of)
+      const { reasoning } = body
+      if (!reasoning) return [line(words, '', lastReadings(state, entry.clock.wall))]
+      const { chance, shownBy, rivals } = reasoning
+      return [
+        line(words, percent(chance), shownBy.length > 0 ? `shown by ${shownBy.join('; ')}` : ''),
+        ...rivals.map((rival) =>
+          line(`Rather than: ${rival.words}`, percent(rival.chance), rival.against.join('; ')),
+        ),
+      ]
+    }),
+  }
+}
+
+const percent = (chance: number): string => (chance < 0.01 ? 'under 1 %' : `${Math.round(100 * chance)} %`)
+
+/** For repairs from before their reasoning was kept. */
+function lastReadings(state: VisitState, until: number): string {
+  const shown = state.readings
+    .filter((reading) => reading.entry.clock.wall <= until)
+    .slice(-3)
+    .map(({ body }) => `${display(body.value, body.meter)} at ${body.from}`)
+  return shown.length > 0 ? `read before: ${shown.join(', ')}` : ''
+}
+
+const standingWords = (diagram: Diagram, call: string | null, power: VisitState['power']): string =>
+  power === 'on' ? callWords(diagram, call) : power === 'isolated' ? 'isolated' : 'power off'

@@ -1,0 +1,28 @@
+import { display, unitOf, type Meter } from '../circuit/meter'
+import type { Diagram } from '../diagram/diagram'
+
+export interface ReportLine {
+  readonly left: string
+  readonly right: string
+  readonly small: string
+  /** The same as a number with its unit, for other programs; a value out of range is null. */
+  readonly number?: { readonly value: number | null; readonly unit: string }
+}
+
+export interface ReportSection {
+  readonly title: string
+  readonly lines: readonly ReportLine[]
+  /** Said where there is nothing to list. */
+  readonly none: string
+}
+
+export const line = (left: string, right = '', small = ''): ReportLine => ({ left, right, small })
+
+/** A line whose value is what a meter showed. */
+export const measured = (left: string, value: number | null, meter: Meter, small: string): ReportLine => ({
+  ...line(left, display(value, meter), small),
+  number: { value, unit: unitOf(meter) },
+})
+
+export const callWords = (diagram: Diagram, id: string | null): string =>
+  diagram.calls.find((call) => call.id === id)?.words ?? ''

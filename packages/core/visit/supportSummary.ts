@@ -1,0 +1,22 @@
+import { display } from '../circuit/meter'
+import type { Diagram } from '../diagram/diagram'
+import { callWords } from './reportLine'
+import type { VisitState } from './visitState'
+
+/** A few lines to send in the middle of a visit, to somebody who does not stand in front of the unit. */
+export function supportSummary(state: VisitState, diagram: Diagram, suspects: readonly string[]): string {
+  const readings = state.readings
+    .slice(-12)
+    .map(
+      ({ body, call, power }) =>
+        `- ${body.from} to ${body.to ?? diagram.common}: ${display(body.value, body.meter)} (${power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'})`,
+    )
+  return [
+    diagram.title,
+    `Complaint: ${diagram.complaints.find(({ id }) => id === state.complaint)?.words ?? state.complaint}`,
+    'Readings:',
+    ...readings,
+    'Suspects now:',
+    ...suspects.slice(0, 4).map((words) => `- ${words}`),
+  ].join('\n')
+}
