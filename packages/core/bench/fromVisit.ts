@@ -39,9 +39,12 @@ export function calculationEntry(
     kind: 'calculation',
     tool: title,
     ...(of ? { of } : {}),
-    given: asked.flatMap(([input, { words: what, unit }]) =>
-      given[input] === undefined ? [] : [{ what, value: `${given[input]} ${unit}` }],
-    ),
+    given: asked.flatMap(([input, { words: what, unit, among }]) => {
+      const value = given[input]
+      if (value === undefined) return []
+      const chosen = among?.find((each) => each.value === value)
+      return [{ what, value: chosen?.words ?? `${value} ${unit}` }]
+    }),
     found: lines,
     level,
     words,

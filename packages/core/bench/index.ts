@@ -2,12 +2,16 @@ import { capacitor } from './capacitor'
 import { changeover } from './changeover'
 import { coilVolts } from './coilVolts'
 import { fuse } from './fuse'
+import { evacuation } from './evacuation'
 import { heaterSinglePhase, heaterThreePhase } from './heaterAmps'
 import { heatRise } from './heatRise'
 import { insulation } from './insulation'
 import { mixedAir } from './mixedAir'
+import { modeAmps } from './modeAmps'
 import { poleDrop } from './poleDrop'
 import { sensor } from './sensor'
+import { subcooling } from './subcooling'
+import { superheat } from './superheat'
 import type { BenchTool } from './tool'
 import { transformerLoad } from './transformerLoad'
 import { transformerTap } from './transformerTap'
@@ -19,6 +23,7 @@ export const benchTools: readonly BenchTool[] = [
   transformerTap,
   transformerLoad,
   fuse,
+  modeAmps,
   coilVolts,
   poleDrop,
   unbalance,
@@ -31,6 +36,9 @@ export const benchTools: readonly BenchTool[] = [
   mixedAir,
   sensor,
   changeover,
+  superheat,
+  subcooling,
+  evacuation,
 ]
 
 export const benchToolOf = (id: string): BenchTool | undefined => benchTools.find((tool) => tool.id === id)

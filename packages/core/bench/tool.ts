@@ -12,6 +12,8 @@ export interface BenchInput {
   readonly most: number
   /** What it is where nobody says otherwise. */
   readonly usual?: number
+  /** It is one of these, chosen and not typed; the number stands for its words. */
+  readonly among?: readonly { readonly value: number; readonly words: string }[]
 }
 
 /** A line of what was worked out. */

@@ -12,6 +12,7 @@ import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Screen } from '../../ui/Screen'
+import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { useVisit, type OpenVisit } from '../visit/useVisit'
 import { VerdictView } from './VerdictView'
@@ -118,17 +119,16 @@ function ToolForm({ tool, visit }: ToolFormProps) {
         </Part>
       ) : null}
       <View>
-        {asked.map(([input, { words, unit, usual }]) => (
-          <Field
+        {asked.map(([input, of]) => (
+          <InputField
             key={input}
-            label={labelOf(words, unit, input in tool.extras)}
+            input={of}
+            mayBeLeft={input in tool.extras}
             value={typed[input] ?? textOf(filled[input])}
-            onChangeText={(text) => {
+            problem={problemAt(input)}
+            onChange={(text) => {
               setTyped({ ...typed, [input]: text })
             }}
-            inputMode="decimal"
-            errorMessage={problemAt(input)}
-            placeholder={usual === undefined ? '' : String(usual)}
           />
         ))}
       </View>
@@ -137,6 +137,46 @@ function ToolForm({ tool, visit }: ToolFormProps) {
         {tool.source}
       </Words>
     </Screen>
+  )
+}
+
+interface InputFieldProps {
+  readonly input: BenchInput
+  readonly mayBeLeft: boolean
+  readonly value: string
+  readonly problem: string | undefined
+  readonly onChange: (text: string) => void
+}
+
+/** A number to type, or one of a few to choose. */
+function InputField({
+  input: { words, unit, usual, among },
+  mayBeLeft,
+  value,
+  problem,
+  onChange,
+}: InputFieldProps) {
+  if (among)
+    return (
+      <View style={{ gap: space.hair, paddingBottom: space.medium }}>
+        <Words strong>{words}</Words>
+        <Chips
+          label={words}
+          options={among.map((each) => ({ id: String(each.value), words: each.words }))}
+          chosen={value}
+          onChoose={onChange}
+        />
+      </View>
+    )
+  return (
+    <Field
+      label={labelOf(words, unit, mayBeLeft)}
+      value={value}
+      onChangeText={onChange}
+      inputMode="decimal"
+      errorMessage={problem}
+      placeholder={usual === undefined ? '' : String(usual)}
+    />
   )
 }
 

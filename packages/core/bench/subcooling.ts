@@ -1,0 +1,50 @@
+import { saturationFahrenheit } from '../physics/refrigerant'
+import { fahrenheit, psig } from './inputs'
+import { refrigerantInput, refrigerantOf } from './refrigerantInputs'
+import { outOfRange } from './superheat'
+import { benchTool, shown, type Verdict } from './tool'
+
+/** Where no plate says otherwise, °F. */
+const usualTarget = 10
+const targetWithin = 4
+
+export const subcooling = benchTool({
+  id: 'subcooling',
+  title: 'Subcooling',
+  group: 'Air and refrigerant',
+  use: 'Is there liquid at the valve, before a high-pressure switch is blamed?',
+  caution: 'Ten minutes of running first, condenser clean; it is context, no charging guide.',
+  source:
+    'Bubble temperature at liquid pressure less liquid line; saturation by the cubic equation of Peng & Robinson (1976)',
+  inputs: {
+    refrigerant: refrigerantInput,
+    pressure: psig('Liquid pressure'),
+    line: fahrenheit('Liquid line'),
+  },
+  extras: { target: fahrenheit('Subcooling by the plate', usualTarget) },
+  find: ({ refrigerant, pressure, line, target = usualTarget }): Verdict => {
+    const bubble = saturationFahrenheit(refrigerantOf(refrigerant), pressure, 'bubble')
+    if (bubble === null) return outOfRange(pressure)
+    const found = bubble - line
+    const lines = [
+      { what: 'Bubble temperature', value: shown(bubble, '°F') },
+      { what: 'Subcooling', value: shown(found, '°F') },
+      { what: 'Should be', value: `${target - targetWithin} to ${shown(target + targetWithin, '°F', 0)}` },
+    ]
+    if (found < 0)
+      return {
+        level: 'act',
+        words: 'Bubbles at the valve, or a gauge or thermometer lies.',
+        lines,
+      }
+    if (found < target - targetWithin)
+      return { level: 'watch', words: 'Low: little liquid stands before the valve.', lines }
+    if (found > target + targetWithin)
+      return {
+        level: 'watch',
+        words: 'High: liquid backs up. Look at condenser air and fan before the high-pressure switch.',
+        lines,
+      }
+    return { level: 'good', words: 'As it should be: the charge is no reason for a switch to open.', lines }
+  },
+})

@@ -1,0 +1,98 @@
+import { saturationFahrenheit } from '../physics/refrigerant'
+import { fahrenheit, psig } from './inputs'
+import { refrigerantInput, refrigerantOf } from './refrigerantInputs'
+import { benchTool, shown, type Verdict } from './tool'
+
+const valve = 0
+const fixed = 1
+/** What a valve holds, °F, at a steady load. */
+const valveHolds = { least: 5, most: 18 } as const
+/** A fixed bore is right within so much of its target. */
+const targetWithin = 5
+const never = 'Ten minutes of running first, filters and coils clean; it is context, no charging guide.'
+
+/** Superheat that a fixed bore should have, from indoor wet bulb and outdoor dry bulb, °F. */
+export const fixedTarget = (wetBulb: number, outdoor: number): number => (3 * wetBulb - 80 - outdoor) / 2
+
+export const superheat = benchTool({
+  id: 'superheat',
+  title: 'Superheat',
+  group: 'Air and refrigerant',
+  use: 'Is the evaporator fed as it should be, before a pressure switch is blamed?',
+  caution: never,
+  source:
+    'Suction line less dew temperature at suction pressure; saturation by the cubic equation of Peng & Robinson (1976). ' +
+    'Fixed bore: target (3 × wet bulb − 80 − outdoor) / 2',
+  inputs: {
+    refrigerant: refrigerantInput,
+    pressure: psig('Suction pressure'),
+    line: fahrenheit('Suction line at the compressor'),
+    device: {
+      words: 'Metering device',
+      unit: '',
+      least: valve,
+      most: fixed,
+      among: [
+        { value: valve, words: 'valve' },
+        { value: fixed, words: 'fixed bore' },
+      ],
+    },
+  },
+  extras: {
+    wetBulb: fahrenheit('Return wet bulb, for a fixed bore'),
+    outdoor: fahrenheit('Outdoor air, for a fixed bore'),
+  },
+  find: ({ refrigerant, pressure, line, device, wetBulb, outdoor }): Verdict => {
+    const dew = saturationFahrenheit(refrigerantOf(refrigerant), pressure, 'dew')
+    if (dew === null) return outOfRange(pressure)
+    const found = line - dew
+    const lines = [
+      { what: 'Dew temperature', value: shown(dew, '°F') },
+      { what: 'Superheat', value: shown(found, '°F') },
+    ]
+    const held =
+      device === valve
+        ? valveHolds
+        : wetBulb === undefined || outdoor === undefined
+          ? null
+          : around(fixedTarget(wetBulb, outdoor))
+    if (found < 0)
+      return {
+        level: 'act',
+        words: 'Below saturation: a gauge, a thermometer or the refrigerant is not what was said.',
+        lines,
+      }
+    if (held === null)
+      return { level: 'watch', words: 'A fixed bore has no one value: add wet bulb and outdoor air.', lines }
+    const all = [
+      ...lines,
+      { what: 'Should be', value: `${held.least.toFixed(0)} to ${shown(held.most, '°F', 0)}` },
+    ]
+    if (found < held.least)
+      return {
+        level: 'watch',
+        words: 'Low: too much feed or too little load; look at the air first.',
+        lines: all,
+      }
+    if (found > held.most)
+      return {
+        level: 'watch',
+        words: 'High: starved. A low-pressure switch that opens now only does its work.',
+        lines: all,
+      }
+    return {
+      level: 'good',
+      words: 'As it should be: the charge is no reason for this switch to open.',
+      lines: all,
+    }
+  },
+})
+
+const around = (target: number) => ({ least: target - targetWithin, most: target + targetWithin })
+
+/** A pressure that no state between −40 and 140 °F has. */
+export const outOfRange = (pressure: number): Verdict => ({
+  level: 'act',
+  words: `${pressure} psig is outside what this refrigerant has between −40 and 140 °F: is it another one, or no charge?`,
+  lines: [],
+})
