@@ -58,3 +58,68 @@ test('at the pad some volts on a dead point are asked about as a phantom, more a
   expect(doubt('volts', 90)).toMatch(/No state of this circuit/)
   expect(doubt('volts', 0.2)).toBe('')
 })
+
+/** What a technician types, and what the digits leave out of it. */
+const typed = (rounding: number) => ({ mean: 0, variance: 0, rounding, nominal: 0 })
+
+test('a number that lost its last digit is as coarse as what is left of it', () => {
+  // 26.2 V typed as 2.6 and put down as 3: ten times 3 is 30, and may be anything from 25 to 35
+  const coarse = likelihood('volts', 3, 26.2, typed(1 / Math.sqrt(12)))
+  const fine = likelihood('volts', 3, 26.2, typed(0.1 / Math.sqrt(12)))
+  expect(coarse).toBeGreaterThan(10 * fine)
+  expect(likelihood('volts', 2.6, 26.2, typed(0.1 / Math.sqrt(12)))).toBeGreaterThan(10 * fine)
+})
+
+test('ohms are blundered as volts are: leads that touch each other or nothing, a number off by ten', () => {
+  const elsewhere = likelihood('ohms', 4000, 13)
+  expect(likelihood('ohms', 0, 70)).toBeGreaterThan(3 * elsewhere)
+  expect(likelihood('ohms', null, 70)).toBeGreaterThan(3 * elsewhere)
+  expect(likelihood('ohms', 1.4, 13)).toBeGreaterThan(2 * likelihood('ohms', 3, 60))
+  // a good reading is far likelier than any blunder
+  expect(likelihood('ohms', 13, 13)).toBeGreaterThan(50 * likelihood('ohms', 1.4, 13))
+})
+
+test('a fault whose ohms nobody knows learns the supply from readings on which they do not tell', () => {
+  const warm = builtInUnit('package-heat-pump')
+  const volts = (from: string): EntryBody => ({
+    kind: 'reading',
+    meter: 'volts',
+    from,
+    to: 'TB.C',
+    value: 27.4,
+  })
+  const { belief, model } = judge(warm, {
+    complaint: 'no-heat',
+    entries: [{ kind: 'call', call: 'cool1' }, volts('TB.R'), volts('DF.R')],
+  })
+  const burnt = model.hypotheses.findIndex(({ id }) => id === 'HC2:pole1-burnt')
+  const open = model.hypotheses.findIndex(({ id }) => id === 'HC2:pole1-open')
+  expect(belief.factors[burnt]?.known('supply')?.mean).toBeCloseTo(
+    belief.factors[open]?.known('supply')?.mean ?? NaN,
+    2,
+  )
+  expect(belief.factors[burnt]?.known('supply')?.mean).toBeGreaterThan(0.01)
+})
+
+test('a heater with half of its elements is no broken leg: its legs stand to each other as they should', () => {
+  const handler = builtInUnit('air-handler-heat')
+  const amps = (wire: readonly [string, string], value: number): EntryBody => ({
+    kind: 'reading',
+    meter: 'amps',
+    from: wire[0],
+    to: wire[1],
+    value,
+  })
+  const legs = (values: readonly [number, number, number]) =>
+    brief(handler, {
+      complaint: 'no-heat',
+      entries: [
+        { kind: 'call', call: 'heat2' },
+        ...values.map((value, k) => amps([`HC2.T${k + 1}`, `HB2.${k + 1}`], value)),
+      ],
+    }).suspects
+  const half = legs([9.1, 9, 9.2]).filter(({ of, probability }) => of.includes('HB2') && probability > 0.5)
+  expect(half).toEqual([])
+  // one element of a delta open: two legs of 1/√3 beside one that is whole, here at half the watts
+  expect(legs([9, 5.2, 5.2])[0].id).toMatch(/^HB2:element/)
+})

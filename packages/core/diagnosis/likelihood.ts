@@ -87,7 +87,7 @@ export function likelihood(
 ): number {
   return (
     (1 - blunderChance) * goodDensity(meter, value, predicted, sharing) +
-    blunderChance * blunderDensity(meter, value, predicted)
+    blunderChance * blunderDensity(meter, value, predicted, sharing)
   )
 }
 
@@ -148,18 +148,39 @@ function normalBelow(z: number): number {
 
 /** Of blunders, the share that is a number typed wrong by ten. */
 const slipShare = 0.25
+/** Of the other blunders with ohms: nothing touched, or the leads touched each other. */
+const openLeadsShare = 0.5
+const touchingLeadsShare = 0.25
 
 /** Probability density of a reading that is a blunder. */
-export function blunderDensity(meter: Meter, value: number | null, predicted: number | null): number {
-  if (meter === 'ohms') return value === null ? 0.5 : 0.5 / ohmsSpan
+export function blunderDensity(
+  meter: Meter,
+  value: number | null,
+  predicted: number | null,
+  sharing: Sharing = exactly,
+): number {
+  if (meter === 'ohms') return ohmsBlunder(value, predicted)
   if (value === null || predicted === null) return 1
   const { floor, span } = tolerances[meter]
   const elsewhere = deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span
+  const center = predicted * (1 + sharing.mean)
+  // a number that lost its last digit comes back ten times as coarse
   const slipped = (factor: number): number =>
-    factor * bell(value * factor - predicted, spreadOf(meter, predicted))
+    factor * bell(value * factor - center, Math.hypot(spreadOf(meter, predicted), sharing.rounding * factor))
   return predicted < 1
     ? elsewhere
     : (1 - slipShare) * elsewhere + (slipShare / 2) * (slipped(10) + slipped(0.1))
+}
+
+const exactly: Sharing = { mean: 0, variance: 0, rounding: 0, nominal: 0 }
+
+function ohmsBlunder(value: number | null, predicted: number | null): number {
+  if (value === null) return (1 - slipShare) * openLeadsShare
+  const touching = bell(Math.log((value + ohmsFloor) / ohmsFloor), ohmsSpread)
+  const elsewhere = touchingLeadsShare * touching + (1 - openLeadsShare - touchingLeadsShare) / ohmsSpan
+  if (predicted === null) return (1 - slipShare) * elsewhere
+  const slipped = (factor: number): number => ohmsDensity(value * factor, predicted)
+  return (1 - slipShare) * elsewhere + (slipShare / 2) * (slipped(10) + slipped(0.1))
 }
 
 const mayPickUp = (meter: Meter, predicted: number | null): boolean =>

@@ -86,12 +86,13 @@ function explainedBy(
 ): Explained {
   const values = versions.map((version) => readingOf(predicted[version]))
   const [first] = values
+  const blunder = blunderChance * blunderDensity(meter, value, first, sharing)
   if (values.length === 1) {
     const good = goodDensity(meter, value, first, sharing)
     const spread = moving?.(versions[0]) ?? null
     const steady = spread === null ? good : (good + spread) / 2
     return {
-      chance: (1 - blunderChance) * steady + blunderChance * blunderDensity(meter, value, first),
+      chance: (1 - blunderChance) * steady + blunder,
       predicted: spread === null ? first : null,
       good: steady,
     }
@@ -106,8 +107,20 @@ function explainedBy(
       (nothingLeft / 2) *
         (densityBetween(meter, value, 0, dead, sharing) + goodDensity(meter, value, 0, sharing))
     : range
-  const chance = (1 - blunderChance) * good + blunderChance * blunderDensity(meter, value, first)
-  return { chance, predicted: null, good }
+  const chance = (1 - blunderChance) * good + blunder
+  return { chance, predicted: hasCollapsed ? null : middleOf(meter, values, sharing), good }
+}
+
+/**
+ * What all resistances of a fault predict alike, within a reading's own spread: it teaches the factors as any other
+ * prediction does. Null where its resistance, which nobody knows, tells on this reading.
+ */
+function middleOf(meter: Meter, values: readonly (number | null)[], coarse: Coarseness): number | null {
+  const known = values.filter((value) => value !== null)
+  if (meter === 'ohms' || known.length < values.length) return null
+  const [low, high] = [Math.min(...known), Math.max(...known)]
+  const middle = (low + high) / 2
+  return high - low < Math.sqrt(ownVariance(meter, middle, coarse)) ? middle : null
 }
 
 /** Factors after a reading; nothing is learned of a dead wire, nor from what is likelier a blunder. */

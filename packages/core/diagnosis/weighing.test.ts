@@ -1,5 +1,7 @@
 import { builtInUnit } from '../units/index'
-import { diagnose } from './diagnose'
+import type { EntryBody } from '../visit/entry'
+import { seeded } from '../world/random'
+import { diagnose, judge } from './diagnose'
 import { complaintOf, trueValue } from './trial'
 import { atArrival } from '../visit/standing'
 
@@ -21,5 +23,30 @@ test('a circuit that will not rest may read anything, and so explains no one rea
       entries: [{ kind: 'reading', ...reading, value: trueValue(model, truth, standing, reading) }],
     })
     expect(probability[restless]).toBeLessThan(probability[truth])
+  }
+})
+
+test('logs that go on from one another in different ways are each weighed whole, pairs of faults included', () => {
+  const diagram = builtInUnit('fan-coil-two-pipe')
+  const random = seeded(1)
+  const points = [...diagram.points.keys()].filter((point) => point !== diagram.common)
+  const oneOf = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)]
+  const reading = (): EntryBody => ({
+    kind: 'reading',
+    meter: 'volts',
+    from: oneOf(points),
+    to: diagram.common,
+    value: oneOf([0, 3, 14, 26, 26.4, 120, 240]),
+  })
+  const called = diagram.calls.find(({ id }) => id !== 'off')?.id ?? ''
+  const begun: readonly EntryBody[] = [{ kind: 'call', call: called }, reading(), reading()]
+  for (let log = 0; log < 12; log++) {
+    const entries = [...begun]
+    for (let step = 0; step < 3; step++) {
+      entries.push(reading())
+      const { belief } = judge(diagram, { complaint: '', entries })
+      const whole = belief.probability.reduce((sum, chance) => sum + chance, 0)
+      expect(whole).toBeCloseTo(1, 6)
+    }
   }
 })

@@ -136,13 +136,16 @@ function tracksAfter(context: Context, which: readonly number[]): AllTold {
 }
 
 /** Everything besides the pieces of evidence that a chain depends on. */
-const chainKey = ({ repairedFaults, good, findings, evidence }: Context, which: readonly number[]): string =>
+const chainKey = (
+  { model, repairedFaults, good, findings, evidence }: Context,
+  which: readonly number[],
+): string =>
   JSON.stringify([
     repairedFaults,
     [...good],
     findings.complaint,
-    which.length,
-    which.at(-1),
+    // singles are all there but those known good; of pairs each log tries its own
+    which.filter((h) => h >= model.singles),
     mayChange(evidence, findings),
     isTimed(evidence),
   ])
