@@ -1,6 +1,7 @@
 import { array, object, string } from 'yup'
 import { placeFields } from '@jokulgale/core/places/placeEdit'
 import { keepableText } from '@jokulgale/core/visit/entrySchema'
+import { boundedList } from './bounded'
 import { clockSchema } from './visit'
 
 const uuid = (label: string) =>
@@ -36,12 +37,11 @@ const placeEditSchema = object({
   .noUnknown()
   .strict()
 
+/** What a device sends at once; a longer list goes in several requests. */
+export const mostEdits = 500
+
 export const sentPlaceEditsSchema = object({
-  edits: array()
-    .of(placeEditSchema)
-    .min(1, 'edits is empty')
-    .max(5000, 'send at most 5,000 edits at once')
-    .required('edits is missing'),
+  edits: boundedList(placeEditSchema, mostEdits, 'edits'),
 })
   .noUnknown()
   .strict()

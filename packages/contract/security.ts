@@ -10,6 +10,7 @@ export interface SecurityEvent {
     | 'link-made'
     | 'role-changed'
     | 'closed'
+    | 'erased'
     | 'exported'
     | 'brought-in'
   readonly about: string

@@ -1,6 +1,7 @@
-import { array, number, object, string, type InferType } from 'yup'
+import { number, object, string, type InferType } from 'yup'
 import { entryBodySchema } from '@jokulgale/core/visit/entrySchema'
 import type { Entry } from '@jokulgale/core/visit/log'
+import { boundedList } from './bounded'
 
 const uuid = (label: string) =>
   string().strict().uuid(`${label} must be a UUID`).required(`${label} is missing`)
@@ -33,12 +34,10 @@ export const entrySchema = object({
   .noUnknown()
   .strict()
 
+const mostEntries = 500
+
 export const sentEntriesSchema = object({
-  entries: array()
-    .of(entrySchema)
-    .min(1, 'entries is empty')
-    .max(500, 'send at most 500 entries at once')
-    .required('entries is missing'),
+  entries: boundedList(entrySchema, mostEntries, 'entries'),
 })
   .noUnknown()
   .strict()

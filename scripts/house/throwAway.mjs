@@ -13,7 +13,7 @@ import { startServer, stopServer } from './server.mjs'
  * The built application on a server and database of its own, that are gone afterwards. Gives its address and
  * how to stop, kill and start again.
  */
-export async function throwAwayHouse() {
+export async function throwAwayHouse({ logLevel = 'fatal' } = {}) {
   await installPackages()
   await findChromium()
   await buildServer()
@@ -29,7 +29,7 @@ export async function throwAwayHouse() {
     sessionSecret: randomBytes(16).toString('hex'),
     port,
     webFolder,
-    environment: { SIGN_INS_PER_MINUTE: '100000', LOG_LEVEL: 'fatal' },
+    environment: { SIGN_INS_PER_MINUTE: '100000', LOG_LEVEL: logLevel },
   }
   let server = await startServer(options)
   return {
@@ -48,6 +48,7 @@ export async function throwAwayHouse() {
         })
         server.kill('SIGKILL')
       }),
+    serverPid: () => server.pid,
     serverIsAlive: () => server.exitCode === null && server.signalCode === null,
     startServer: async () => {
       server = await startServer(options)

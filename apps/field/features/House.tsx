@@ -1,4 +1,4 @@
-import { createTheme, ThemeProvider } from '@rneui/themed'
+import { createTheme, ThemeProvider } from '@rneui/themed/dist/config'
 import { usePathname } from 'expo-router'
 import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import { SafeAreaProvider } from 'react-native-safe-area-context'

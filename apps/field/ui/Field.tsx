@@ -1,4 +1,5 @@
-import { Input } from '@rneui/themed'
+// by its own path: the package's front door brings all of its parts
+import ThemedInput from '@rneui/themed/dist/Input'
 import { useState } from 'react'
 import type { TextInputProps } from 'react-native'
 import { fonts, target, usePalette } from './theme'
@@ -13,7 +14,7 @@ export function Field({ label, errorMessage, ...rest }: FieldProps) {
   const palette = usePalette()
   const [focused, setFocused] = useState(false)
   return (
-    <Input
+    <ThemedInput
       {...rest}
       onFocus={(event) => {
         setFocused(true)

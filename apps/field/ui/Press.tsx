@@ -1,4 +1,4 @@
-import { Button } from '@rneui/themed'
+import ThemedButton from '@rneui/themed/dist/Button'
 import { fonts, target, usePalette } from './theme'
 
 interface PressProps {
@@ -34,7 +34,7 @@ export function Press({
     quiet: { back: 'transparent', text: palette.accent, edge: 'transparent' },
   }[kind]
   return (
-    <Button
+    <ThemedButton
       title={title}
       onPress={onPress}
       disabled={disabled}

@@ -10,6 +10,7 @@ import pg from 'pg'
 import { connect, type Database } from '../db/connect'
 import { migrateDatabase } from '../db/migrate'
 import { people, photos, shops, sites, visits } from '../db/schema'
+import { demoSignIn } from '../demo/scenario'
 import { demoClient, openServer, stranger, client, uuid } from '../testServer'
 import { openArchive } from './openArchive'
 import { readArchive } from './readArchive'
@@ -55,7 +56,7 @@ async function addReaderAndPhoto(): Promise<void> {
 }
 
 const demoShop = async (): Promise<string> => {
-  const [owner] = await server.db.select().from(people).where(eq(people.role, 'owner')).limit(1)
+  const [owner] = await server.db.select().from(people).where(eq(people.email, demoSignIn.email))
   return owner.shopId
 }
 
@@ -100,7 +101,7 @@ test('a shop is the same after it went through its archive', async () => {
   const { shopId, counts } = await readArchive(house, archive)
   archive.close()
   expect(counts.entries).toBeGreaterThan(20)
-  expect(counts.photos).toBe(1)
+  expect(counts.photos).toBeGreaterThanOrEqual(1)
   expect(await contentOf(await archived(house, shopId))).toEqual(await contentOf(first))
 })
 

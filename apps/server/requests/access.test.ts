@@ -108,6 +108,26 @@ test('somebody who is closed is out with the next request, and stays in the reco
   expect((await owner('GET', `/visits/${visit}`)).body.startedBy).toBe(leaving.id)
 })
 
+test('a name is replaced for good once somebody is closed; what they entered stays', async () => {
+  const owner = await client(server, demoSignIn)
+  const leaving = await joined(owner, 'technician')
+  const visit = uuid()
+  await leaving.ask('POST', '/visits', { id: visit, unit: units[0].id })
+  await leaving.ask('POST', '/entries', { entries: [entryOf(visit, { kind: 'arrived' })] })
+  const before = (await owner('GET', '/people')).body.people.find(
+    ({ id }: { id: string }) => id === leaving.id,
+  )
+  expect((await owner('POST', `/people/${leaving.id}/erase`, {})).status).toBe(422)
+  await owner('POST', `/people/${leaving.id}/close`, {})
+  expect((await owner('POST', `/people/${leaving.id}/erase`, {})).status).toBe(204)
+  const { body } = await owner('GET', '/people')
+  expect(JSON.stringify(body)).not.toContain(before.email)
+  const report = await owner('GET', `/visits/${visit}/report.json`)
+  expect(report.body.report.head.technicians).toEqual(['Somebody who has left'])
+  const other = await client(server, stranger)
+  expect((await other('POST', `/people/${leaving.id}/erase`, {})).status).toBe(404)
+})
+
 test('a shop keeps an owner', async () => {
   const only = await client(server, stranger)
   const { id } = (await only('GET', '/session')).body

@@ -18,6 +18,7 @@ export const access: Readonly<Record<string, Access>> = {
   'GET /places': everybody('filter'),
   'GET /diagrams/:id': everybody('none'),
   'GET /temporary': everybody('filter'),
+  'GET /search': everybody('filter'),
   'GET /temporary.ics': everybody('filter'),
   'GET /visits/:id': everybody('visit'),
   'GET /visits/:id/entries': everybody('visit'),
@@ -42,6 +43,7 @@ export const access: Readonly<Record<string, Access>> = {
   'POST /people/invitations': owners,
   'POST /people/:id/role': owners,
   'POST /people/:id/close': owners,
+  'POST /people/:id/erase': owners,
   'POST /people/:id/password-link': owners,
   'GET /security': owners,
   'GET /shop/archive.zip': owners,
@@ -65,6 +67,8 @@ export interface Reached extends Access {
 
 /** What is known of an address; null: there is nothing. */
 export function accessTo(method: string, path: string): Reached | null {
+  // no name of anything has such a character, and no database keeps it
+  if (/%00|\0/.test(path)) return null
   const segments = path.replace(/\/$/, '').split('/')
   const found = patterns.find(
     (pattern) =>

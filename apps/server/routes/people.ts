@@ -6,7 +6,7 @@ import { checked } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
 import { devicesOf, endSessions } from '../services/devices'
 import { invite, linkForPassword } from '../services/links'
-import { changePassword, changeRole, closePerson, peopleOf } from '../services/people'
+import { changePassword, changeRole, closePerson, erasePerson, peopleOf } from '../services/people'
 import { noteSecurity, securityOf } from '../services/security'
 
 /** The people of a shop, and what each may do about their own way in. */
@@ -26,6 +26,10 @@ export function peopleRoutes(db: Database): Router {
   })
   router.post('/people/:id/close', async (request, response) => {
     await closePerson(db, whoAsks(request), idOf(request.params.id, 'this person'))
+    response.status(204).end()
+  })
+  router.post('/people/:id/erase', async (request, response) => {
+    await erasePerson(db, whoAsks(request), idOf(request.params.id, 'this person'))
     response.status(204).end()
   })
   router.post('/people/:id/password-link', async (request, response) => {

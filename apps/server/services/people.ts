@@ -3,7 +3,7 @@ import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm'
 import type { PasswordChange, RoleChange, ShopPerson } from '@jokulgale/contract/people'
 import type { Person } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
-import { people, shops, sites } from '../db/schema'
+import { links, people, shops, signInFailures, sites } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who } from '../requests/signedIn'
 import { endSessions } from './devices'
@@ -98,6 +98,34 @@ export async function closePerson(db: Database, who: Who, id: string): Promise<v
     .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
   await endSessions(db, id, null)
   await noteSecurity(db, who, 'closed', person.email)
+}
+
+const erasedName = 'Somebody who has left'
+
+/**
+ * Replaces name and e-mail of somebody who is closed, for good; what they entered stays, under nobody's name. Security
+ * events that have their e-mail stay too: they say who was let in. Throws RequestProblem (404, 422).
+ */
+export async function erasePerson(db: Database, who: Who, id: string): Promise<void> {
+  const [person] = await db
+    .select({ email: people.email, closedAt: people.closedAt })
+    .from(people)
+    .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
+  if (!person) throw notFound('this person')
+  if (person.closedAt === null)
+    throw new RequestProblem(422, { error: 'close this person first; then the name can be replaced' })
+  await db.transaction(async (transaction) => {
+    await transaction
+      .update(people)
+      .set({ name: erasedName, email: `${id}@erased.invalid` })
+      .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
+    await transaction
+      .update(links)
+      .set({ name: '', email: '' })
+      .where(and(eq(links.shopId, who.shopId), eq(links.email, person.email)))
+    await transaction.delete(signInFailures).where(eq(signInFailures.email, person.email))
+    await noteSecurity(transaction, who, 'erased')
+  })
 }
 
 async function keepAnOwner(db: Database, shopId: string, leaving: string): Promise<void> {

@@ -42,6 +42,10 @@ export class DiagramError extends Error {
 /** Resistance of a wire, ohms: inside a panel, in a cable between two places, or of line gauge. */
 const wireOhms = { control: 0.01, cable: 0.12, line: 0.002 } as const
 const defaultReachSeconds = 30
+const mostProblems = 40
+
+const inOrder = (problems: readonly DiagramProblem[]): readonly DiagramProblem[] =>
+  [...problems].sort((a, b) => a.line - b.line)
 
 /** Reads a unit's ladder text. Throws DiagramError with every problem found. */
 export function readLadder(text: string): Diagram {
@@ -97,7 +101,7 @@ class Reader {
     for (const statement of this.statements) this.declare(statement)
     for (const statement of this.statements) if (statement.is === 'chain') this.connect(statement)
     this.check()
-    if (this.problems.length > 0) throw new DiagramError([...this.problems].sort((a, b) => a.line - b.line))
+    if (this.problems.length > 0) throw new DiagramError(inOrder(this.problems))
     return {
       ...this.identity,
       unitClass: this.unitClass,
@@ -118,8 +122,10 @@ class Reader {
     }
   }
 
+  /** Whoever has this many to put right begins with these; looking for more would only cost time. */
   private problem(line: number, message: string): void {
     this.problems.push({ line, message })
+    if (this.problems.length >= mostProblems) throw new DiagramError(inOrder(this.problems))
   }
 
   private declare(statement: Statement): void {

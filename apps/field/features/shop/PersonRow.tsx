@@ -24,8 +24,13 @@ export function PersonRow({ person, isOwner, isMe, onChanged }: PersonRowProps) 
   const [open, setOpen] = useState(false)
   const sites = useAppSelector((state) => state.places.places?.sites ?? [])
   const site = sites.find(({ id }) => id === person.site)?.name
-  const below = [person.email, person.closed ? 'closed' : roleWords[person.role], site].filter(Boolean)
-  const canOpen = isOwner && !person.closed
+  const isErased = person.email.endsWith('@erased.invalid')
+  const below = [
+    isErased ? '' : person.email,
+    person.closed ? 'closed' : roleWords[person.role],
+    site,
+  ].filter(Boolean)
+  const canOpen = isOwner && !isErased
   return (
     <View>
       <Row
@@ -46,7 +51,7 @@ export function PersonRow({ person, isOwner, isMe, onChanged }: PersonRowProps) 
           setOpen(false)
         }}
       >
-        <PersonForm
+        <PersonOrGone
           person={person}
           onChanged={() => {
             setOpen(false)
@@ -58,7 +63,34 @@ export function PersonRow({ person, isOwner, isMe, onChanged }: PersonRowProps) 
   )
 }
 
-function PersonForm({ person, onChanged }: Pick<PersonRowProps, 'person' | 'onChanged'>) {
+type OfPerson = Pick<PersonRowProps, 'person' | 'onChanged'>
+
+const PersonOrGone = (of: OfPerson) => (of.person.closed ? <GoneForm {...of} /> : <PersonForm {...of} />)
+
+/** Somebody who is closed: what they entered stays; their name need not. */
+function GoneForm({ person, onChanged }: OfPerson) {
+  const [problem, setProblem] = useState('')
+  return (
+    <>
+      <Words>Closed: in the record, and out of the shop.</Words>
+      <Words size="small" quiet>
+        Replacing the name takes name and e-mail out of the shop for good. What was entered stays, under
+        nobody’s name.
+      </Words>
+      {problem ? <Notice kind="wrong">{problem}</Notice> : null}
+      <Press
+        title="Replace the name for good"
+        onPress={() => {
+          request('POST', `/people/${person.id}/erase`).then(onChanged, (error: unknown) => {
+            setProblem(error instanceof Error ? error.message : String(error))
+          })
+        }}
+      />
+    </>
+  )
+}
+
+function PersonForm({ person, onChanged }: OfPerson) {
   const [problem, setProblem] = useState('')
   const [link, setLink] = useState<MadeLink | null>(null)
   const [closing, setClosing] = useState(false)

@@ -10,6 +10,7 @@ const words: Readonly<Record<SecurityEvent['what'], string>> = {
   'link-made': 'made a password link for',
   'role-changed': 'changed the role of',
   closed: 'closed',
+  erased: 'replaced the name of somebody who has left',
   exported: 'took away',
   'brought-in': 'brought the shop in from',
 }

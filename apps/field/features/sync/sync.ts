@@ -1,4 +1,5 @@
 import type { LinkUse, NewShop } from '@jokulgale/contract/people'
+import { mostEdits } from '@jokulgale/contract/placeEdits'
 import type { Board, DiagramRecord, Places } from '@jokulgale/contract/places'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import type { Person, SignIn } from '@jokulgale/contract/session'
@@ -224,14 +225,18 @@ export class Sync {
     void this.send()
   }
 
-  /** Sends many places at once, all or none, with a signal. Throws Refused or NoAnswer. */
+  /**
+   * Sends many places, some at a time, with a signal; each request is kept whole or not at all. Throws Refused or
+   * NoAnswer.
+   */
   async sendPlaces(changes: readonly PlaceChange[]): Promise<void> {
     await this.send()
     const edits = changes.map((change) => {
       this.clock = tick(this.clock, Date.now())
       return { id: newId(), ...change, clock: this.clock }
     })
-    await request('POST', '/place-edits', { edits })
+    for (let at = 0; at < edits.length; at += mostEdits)
+      await request('POST', '/place-edits', { edits: edits.slice(at, at + mostEdits) })
     await this.refresh()
   }
 
