@@ -197,3 +197,25 @@ test('another shop sees none of it', async () => {
   for (const format of ['pdf', 'csv', 'json'])
     expect((await other.raw('GET', `/visits/${visit}/report.${format}`)).status).toBe(404)
 })
+
+test('old visits are found by words that were said on them, by their own shop, until they are taken back', async () => {
+  const ask = await demoClient(server)
+  const { body: places } = await ask('GET', '/places')
+  const visit = uuid()
+  await ask('POST', '/visits', { id: visit, unit: places.units[0].id })
+  const note = entryOf(visit, { kind: 'note', words: 'Squirrel’s nest behind the économiseur' })
+  await ask('POST', '/entries', { entries: [note] })
+  const found = async (words: string): Promise<readonly string[]> => {
+    const { status, body } = await ask('GET', `/search?words=${encodeURIComponent(words)}`)
+    expect(status).toBe(200)
+    return body.visits.map((each: { visit: string }) => each.visit)
+  }
+  for (const words of ['squirrel', 'NEST squir', 'économ', 'squirrel’s nest'])
+    expect([words, await found(words)]).toEqual([words, [visit]])
+  for (const words of ['', '  ', "'", '& | !', 'squirrel hawk', 'x'.repeat(3000), '%_:*'])
+    expect([words, await found(words)]).toEqual([words, []])
+  const other = await client(server, stranger)
+  expect((await other('GET', '/search?words=squirrel')).body.visits).toEqual([])
+  await ask('POST', '/entries', { entries: [entryOf(visit, { kind: 'retracted', entry: note.id })] })
+  expect(await found('squirrel')).toEqual([])
+})

@@ -1,4 +1,5 @@
 import type { Of } from '@jokulgale/core/visit/fold'
+import type { UnitHistory } from '@jokulgale/core/visit/unitHistory'
 
 /** A unit's record at a glance. */
 export interface UnitGlance {
@@ -15,6 +16,15 @@ export interface UnitGlance {
   readonly contactors: readonly { readonly words: string; readonly years: number }[]
   readonly changes: readonly string[]
   readonly again: readonly string[]
+  readonly history: UnitHistory
+}
+
+/** A visit in whose words something was found. */
+export interface FoundVisit {
+  readonly visit: string
+  readonly unit: string
+  readonly day: string
+  readonly words: string
 }
 
 type Dated<T> = T & { readonly day: string }

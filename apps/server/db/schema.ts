@@ -230,6 +230,7 @@ export const entries = pgTable(
   (table) => [
     index('entries_of_visit').on(table.visitId, table.sequence),
     index('entries_by_kind').on(table.shopId, sql`(${table.body}->>'kind')`),
+    index('entries_by_words').using('gin', sql`to_tsvector('simple', coalesce(${table.body}->>'words', ''))`),
     foreignKey({ columns: [table.shopId, table.visitId], foreignColumns: [visits.shopId, visits.id] }),
     foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
   ],

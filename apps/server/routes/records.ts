@@ -3,6 +3,7 @@ import type { Database } from '../db/connect'
 import { idOf } from '../requests/identity'
 import { whoAsks } from '../requests/signedIn'
 import { experienceOf, glanceAt, pairingsOf } from '../services/records'
+import { visitsWithWords } from '../services/search'
 import { calendarOf, openMeasuresOf } from '../services/register'
 
 export function recordRoutes(db: Database): Router {
@@ -15,6 +16,12 @@ export function recordRoutes(db: Database): Router {
       .type('text/calendar')
       .attachment('temporary-measures.ics')
       .send(calendarOf(await openMeasuresOf(db, whoAsks(request))))
+  })
+  router.get('/search', async (request, response) => {
+    const { words } = request.query
+    response.json({
+      visits: await visitsWithWords(db, whoAsks(request), typeof words === 'string' ? words : ''),
+    })
   })
   router.get('/experience', async (request, response) => {
     response.json(await experienceOf(db, whoAsks(request).shopId))

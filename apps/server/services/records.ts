@@ -6,6 +6,7 @@ import { seriesWords } from '@jokulgale/core/diagnosis/words'
 import { entriesOf } from '@jokulgale/core/visit/fold'
 import { merge, standingEntries } from '@jokulgale/core/visit/log'
 import { temporaryWords } from '@jokulgale/core/visit/temporary'
+import { unitHistory } from '@jokulgale/core/visit/unitHistory'
 import { foldUnitRecord } from '@jokulgale/core/visit/unitRecord'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { Database } from '../db/connect'
@@ -48,6 +49,7 @@ export async function glanceAt(db: Database, shopId: string, unitId: string): Pr
     contactors: record.contactors.map(({ words, years }) => ({ words, years: Math.round(years * 10) / 10 })),
     changes: record.diagramChanges.map(({ body }) => `${name(body.of)}: ${body.words}`),
     again: record.again.map(({ of, times }) => `${name(of)}: ${times} times`),
+    history: unitHistory(log, diagram),
   }
 }
 

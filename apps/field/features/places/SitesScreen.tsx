@@ -12,6 +12,7 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
 import { useMayEdit } from './useMayEdit'
+import { VisitsFound } from './VisitsFound'
 
 interface SiteWithUnits {
   readonly site: SiteRecord
@@ -53,7 +54,12 @@ export function SitesScreen() {
         ) : undefined
       }
     >
-      <Field label="Find" value={sought} onChangeText={setSought} placeholder="Site, unit, place, serial" />
+      <Field
+        label="Find"
+        value={sought}
+        onChangeText={setSought}
+        placeholder="Site, unit, kind, make, serial, or words of a visit"
+      />
       {hasArchived ? (
         <Check
           title="Show what is archived"
@@ -74,6 +80,7 @@ export function SitesScreen() {
       {found.map((each) => (
         <SiteUnits key={each.site.id} {...each} mayEdit={mayEdit} />
       ))}
+      <VisitsFound sought={sought} />
     </Screen>
   )
 }

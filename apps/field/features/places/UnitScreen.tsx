@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router'
+import { lazy, Suspense } from 'react'
 import { View } from 'react-native'
 import type { UnitRecord } from '@jokulgale/contract/places'
 import { Heading } from '../../ui/Heading'
@@ -12,6 +13,9 @@ import { useGlance } from '../record/useGlance'
 import { useMayEdit } from './useMayEdit'
 import { useAppSelector } from '../store'
 import { usePrepared } from '../../workers/diagnosis'
+
+/** Plots come with the record of a unit: no call waits for them. */
+const History = lazy(() => import('../record/History'))
 
 /** A unit's record: what it is, where, what was done, and the way into a visit. */
 export function UnitScreen({ id }: { readonly id: string }) {
@@ -83,6 +87,11 @@ export function UnitScreen({ id }: { readonly id: string }) {
         </View>
       ) : null}
       {glance ? <Glance glance={glance} /> : null}
+      {glance?.history ? (
+        <Suspense fallback={null}>
+          <History history={glance.history} />
+        </Suspense>
+      ) : null}
       <View>
         <Words strong quiet role="heading" aria-level={2}>
           Visits

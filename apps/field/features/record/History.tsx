@@ -1,0 +1,43 @@
+import { useState } from 'react'
+import { View } from 'react-native'
+import type { UnitHistory } from '@jokulgale/core/visit/unitHistory'
+import { Press } from '../../ui/Press'
+import { space } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import { SeriesPlot } from './SeriesPlot'
+
+const shownAtFirst = 3
+
+/** What was read on visit after visit, as small plots, and what was replaced when. */
+export default function History({ history: { series, replacements } }: { readonly history: UnitHistory }) {
+  const [all, setAll] = useState(false)
+  if (series.length === 0 && replacements.length === 0) return null
+  return (
+    <View style={{ gap: space.medium }}>
+      <Words strong quiet role="heading" aria-level={2}>
+        Over its visits
+      </Words>
+      {series.length > 0 ? (
+        <Words size="small" quiet>
+          Dots were read; a dashed line is what was expected then.
+        </Words>
+      ) : null}
+      {series.slice(0, all ? undefined : shownAtFirst).map((each) => (
+        <SeriesPlot key={`${each.what} ${each.unit}`} series={each} />
+      ))}
+      {!all && series.length > shownAtFirst ? (
+        <Press
+          title={`All ${series.length}`}
+          onPress={() => {
+            setAll(true)
+          }}
+        />
+      ) : null}
+      {replacements.map(({ wallMs, of, words }) => (
+        <Words key={`${wallMs} ${of}`} size="small">
+          {`${new Date(wallMs).toLocaleDateString('en-GB')}: ${of}, ${words}`}
+        </Words>
+      ))}
+    </View>
+  )
+}

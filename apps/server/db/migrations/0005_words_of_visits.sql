@@ -1,0 +1,1 @@
+CREATE INDEX "entries_by_words" ON "entries" USING gin (to_tsvector('simple', coalesce("body"->>'words', '')));
