@@ -4,12 +4,7 @@ import type { BoardItem } from '@jokulgale/contract/places'
 import { Icon } from '../../ui/Icon'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
-
-const outcomes: Readonly<Record<string, string>> = {
-  repaired: 'Repaired',
-  restricted: 'Left restricted',
-  'left-off': 'Left off',
-}
+import { outcomeLabel } from '../record/outcome'
 
 /** One call: the unit, where it is, and the customer's words. */
 export function CallCard({ item, onPress }: { readonly item: BoardItem; readonly onPress: () => void }) {
@@ -46,7 +41,7 @@ export function CallCard({ item, onPress }: { readonly item: BoardItem; readonly
             {item.unit.label}
           </Words>
           <Words size="small" quiet style={{ flex: 1, textAlign: 'right' }}>
-            {item.state === 'closed' ? `${outcomes[item.outcome] ?? 'Closed'}, ${age} ago` : `${age}`}
+            {item.state === 'closed' ? `${outcomeLabel(item.outcome) || 'Closed'}, ${age} ago` : `${age}`}
           </Words>
         </View>
         <Words size="small" quiet>

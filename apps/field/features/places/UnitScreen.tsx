@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router'
 import { lazy, Suspense } from 'react'
 import { View } from 'react-native'
 import type { UnitRecord } from '@jokulgale/contract/places'
+import { dayWords } from '../../ui/days'
 import { Heading } from '../../ui/Heading'
 import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
@@ -9,6 +10,7 @@ import { Screen } from '../../ui/Screen'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { Glance } from '../record/Glance'
+import { outcomeLabel } from '../record/outcome'
 import { useGlance } from '../record/useGlance'
 import { useMayEdit } from './useMayEdit'
 import { useAppSelector } from '../store'
@@ -100,12 +102,8 @@ export function UnitScreen({ id }: { readonly id: string }) {
         {past.map((item) => (
           <Row
             key={item.visit}
-            title={new Date(item.startedAt).toLocaleDateString('en-GB', {
-              day: 'numeric',
-              month: 'long',
-              year: 'numeric',
-            })}
-            below={[item.words, item.outcome].filter(Boolean).join(' · ')}
+            title={dayWords(item.startedAt)}
+            below={[item.words, outcomeLabel(item.outcome)].filter(Boolean).join(' · ')}
             onPress={() => {
               router.navigate(
                 item.state === 'closed' ? `/visits/${item.visit}/report` : `/visits/${item.visit}`,

@@ -5,6 +5,7 @@ import { measuredConditions } from '@jokulgale/core/visit/conditionWords'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { entryWords } from '@jokulgale/core/visit/entryWords'
 import type { Entry } from '@jokulgale/core/visit/log'
+import { momentWords } from '../../ui/days'
 import { Field } from '../../ui/Field'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
@@ -46,7 +47,7 @@ export function EntriesSheet({ visit, open, onClose }: EntriesSheetProps) {
             <Row
               key={entry.id}
               title={entryWords(entry.body, visit.diagram)}
-              below={timeWords(entry.clock.wall)}
+              below={momentWords(entry.clock.wall)}
               onPress={() => {
                 setChosen(entry)
               }}
@@ -57,9 +58,6 @@ export function EntriesSheet({ visit, open, onClose }: EntriesSheetProps) {
     </Sheet>
   )
 }
-
-const timeWords = (ms: number): string =>
-  new Date(ms).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
 /** A note about anything, with or without a picture. */
 function NoteForm({ visit }: { readonly visit: OpenVisit }) {
@@ -99,7 +97,7 @@ function OneEntry({ visit, entry, onDone }: OneEntryProps) {
     <View style={{ gap: space.medium }}>
       <Words strong>{entryWords(entry.body, visit.diagram)}</Words>
       <Words size="small" quiet>
-        {timeWords(entry.clock.wall)}
+        {momentWords(entry.clock.wall)}
       </Words>
       {unit === null ? null : (
         <Part title="What it should have said">

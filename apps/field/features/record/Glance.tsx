@@ -3,12 +3,8 @@ import type { UnitGlance } from '@jokulgale/contract/records'
 import { Notice } from '../../ui/Notice'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { outcomeLabel } from './outcome'
 
-const outcomes: Readonly<Record<string, string>> = {
-  repaired: 'repaired',
-  restricted: 'left restricted',
-  'left-off': 'left off',
-}
 /** Years from which a contactor is named for its age. */
 const oldContactorYears = 8
 
@@ -34,7 +30,7 @@ export function Glance({ glance }: { readonly glance: UnitGlance }) {
         <Notice key={words} kind="plain">{`Not wired as its diagram. ${words}`}</Notice>
       ))}
       {last ? (
-        <Words>{`Last visit ${last.day}, ${outcomes[last.outcome] ?? last.outcome}: ${[...last.repairs, last.words].filter(Boolean).join('. ')}`}</Words>
+        <Words>{`Last visit ${last.day}, ${outcomeLabel(last.outcome).toLowerCase()}: ${[...last.repairs, last.words].filter(Boolean).join('. ')}`}</Words>
       ) : (
         <Words quiet>No earlier visit.</Words>
       )}

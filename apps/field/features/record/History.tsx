@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import type { UnitHistory } from '@jokulgale/core/visit/unitHistory'
+import { dayWords } from '../../ui/days'
 import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
@@ -35,7 +36,7 @@ export default function History({ history: { series, replacements } }: { readonl
       ) : null}
       {replacements.map(({ wallMs, of, words }) => (
         <Words key={`${wallMs} ${of}`} size="small">
-          {`${new Date(wallMs).toLocaleDateString('en-GB')}: ${of}, ${words}`}
+          {`${dayWords(wallMs)}: ${of}, ${words}`}
         </Words>
       ))}
     </View>

@@ -2,13 +2,15 @@ import { scaleLinear, scaleTime } from 'd3-scale'
 import { View } from 'react-native'
 import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg'
 import type { Series } from '@jokulgale/core/visit/unitHistory'
+import { monthWords } from '../../ui/days'
 import { fonts, space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 
 const size = { width: 340, height: 96, left: 46, right: 12, top: 10, bottom: 22 } as const
 
-const dayWords = (ms: number): string =>
-  new Date(ms).toLocaleDateString('en-GB', { month: 'short', year: 'numeric' })
+const airShare = 0.2
+/** Room beside the first and the last mark. */
+const inset = 14
 
 /** A value over the visits, with what was expected then; in words for those who hear it. */
 export function SeriesPlot({ series: { what, unit, points } }: { readonly series: Series }) {
@@ -16,14 +18,22 @@ export function SeriesPlot({ series: { what, unit, points } }: { readonly series
   const [first] = points
   const last = points[points.length - 1]
   const all = points.flatMap(({ value, expected }) => (expected === null ? [value] : [value, expected]))
-  const x = scaleTime([new Date(first.wallMs), new Date(last.wallMs)], [size.left, size.width - size.right])
-  const y = scaleLinear([Math.min(...all), Math.max(...all)], [size.height - size.bottom, size.top]).nice(3)
+  const x = scaleTime(
+    [new Date(first.wallMs), new Date(last.wallMs)],
+    [size.left + inset, size.width - size.right - inset],
+  )
+  // air above and below, so that no mark lies on the edge
+  const air = airShare * (Math.max(...all) - Math.min(...all) || Math.abs(first.value))
+  const y = scaleLinear(
+    [Math.min(...all) - air, Math.max(...all) + air],
+    [size.height - size.bottom, size.top],
+  ).nice(3)
   const at = points.map(({ wallMs, value, expected }) => ({
     x: x(new Date(wallMs)),
     y: y(value),
     expected: expected === null ? null : y(expected),
   }))
-  const words = points.map(({ wallMs, value }) => `${value} ${unit} in ${dayWords(wallMs)}`).join(', ')
+  const words = points.map(({ wallMs, value }) => `${value} ${unit} in ${monthWords(wallMs)}`).join(', ')
   return (
     <View style={{ gap: space.hair }}>
       <Words size="small" strong>{`${what}: ${first.value} → ${last.value} ${unit}`}</Words>
@@ -89,7 +99,7 @@ export function SeriesPlot({ series: { what, unit, points } }: { readonly series
             fill={palette.quiet}
             textAnchor={k === 0 ? 'start' : 'end'}
           >
-            {dayWords(wallMs)}
+            {monthWords(wallMs)}
           </SvgText>
         ))}
       </Svg>

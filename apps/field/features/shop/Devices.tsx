@@ -1,4 +1,5 @@
 import type { SignedInDevice } from '@jokulgale/contract/people'
+import { nearDayWords } from '../../ui/days'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
@@ -17,7 +18,7 @@ export function Devices() {
         <Row
           key={id}
           title={isThis ? 'This device' : shortWords(words)}
-          below={`since ${new Date(since).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}`}
+          below={`since ${nearDayWords(since)}`}
         />
       ))}
       {others.length > 0 ? (

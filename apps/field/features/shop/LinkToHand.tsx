@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import type { MadeLink } from '@jokulgale/contract/people'
+import { nearDayWords } from '../../ui/days'
 import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
@@ -9,7 +10,7 @@ import { Words } from '../../ui/Words'
 export function LinkToHand({ link }: { readonly link: MadeLink }) {
   const [copied, setCopied] = useState(false)
   const address = `${window.location.origin}${link.path}`
-  const until = new Date(link.expiresAt).toLocaleString('en-GB', { day: 'numeric', month: 'long' })
+  const until = nearDayWords(link.expiresAt)
   return (
     <View style={{ gap: space.small }}>
       <Words selectable strong>

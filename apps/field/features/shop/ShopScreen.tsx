@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router'
 import type { ShopPerson } from '@jokulgale/contract/people'
 import type { SecurityEvent } from '@jokulgale/contract/security'
+import { momentWords } from '../../ui/days'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
@@ -57,7 +58,7 @@ export function ShopScreen() {
       {events.value ? (
         <Part title="What happened lately">
           {events.value.events.slice(0, shownEvents).map((event) => (
-            <Row key={`${event.at} ${event.what}`} title={eventWords(event)} below={whenWords(event.at)} />
+            <Row key={`${event.at} ${event.what}`} title={eventWords(event)} below={momentWords(event.at)} />
           ))}
         </Part>
       ) : null}
@@ -81,6 +82,3 @@ export function ShopScreen() {
     </Screen>
   )
 }
-
-const whenWords = (at: string): string =>
-  new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { addendumWords } from '@jokulgale/core/visit/entryWords'
 import { outcomeWords } from '@jokulgale/core/visit/report'
+import { dayWords } from '../../ui/days'
 import { Field } from '../../ui/Field'
 import { FormFoot } from '../../ui/FormFoot'
 import { Heading } from '../../ui/Heading'
@@ -15,9 +16,6 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { UnsentNote } from '../sync/UnsentNote'
 import type { OpenVisit } from './useVisit'
-
-const dayWords = (ms: number): string =>
-  new Date(ms).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
 
 /** A visit that was signed off: it is closed, and what comes later is added under its own date. */
 export function ClosedVisit({ visit }: { readonly visit: OpenVisit }) {
