@@ -19,6 +19,7 @@ export const changeoverSensor: PartKind = {
       prove: 'follow the lead to its terminal',
     },
   ],
+  dials: { opensAbove: { words: 'opens above', unit: '°F' } },
   settings: { opensAbove: 75, reads: 'pipe', ...untouched },
   terminals: () => [
     { name: 'COM', words: 'common' },

@@ -118,6 +118,10 @@ export const economizerControl = (
   words,
   cause: 'economizer',
   symbol: 'control',
+  dials: {
+    method: { words: 'changeover by', unit: '' },
+    changeover: { words: 'changeover point', unit: '°F' },
+  },
   settings: { method, changeover: 60, family: '2' },
   terminals: () => [
     { name: 'R', words: 'control power' },

@@ -133,6 +133,12 @@ export type PartSymbol =
   | 'source'
   | 'lamp'
 
+/** Something that is set by hand: its words, and the unit of its number. */
+export interface Dial {
+  readonly words: string
+  readonly unit: string
+}
+
 /** A rating by which a replacement is held against the part it replaces: a setting of the kind, and its words. */
 export type Rating = readonly [setting: string, words: string]
 
@@ -222,6 +228,8 @@ export interface PartKind {
   /** It breaks line conductors: volts from its terminals to bare metal tell where one of them stops. */
   readonly breaksLine?: true
   readonly ratings?: readonly Rating[]
+  /** What a person sets on it, by setting: a dial, a switch, a menu. */
+  readonly dials?: Readonly<Record<string, Dial>>
   /** Seconds that the energy stored in it is waited for before hands go in. */
   readonly storedSeconds?: number
   /** Which circuit a fuse or breaker of these settings is meant for. */

@@ -34,6 +34,10 @@ export const lineLoadMonitor: PartKind = {
   cause: 'phase',
   symbol: 'control',
   guard: true,
+  dials: {
+    unbalance: { words: 'unbalance at which it trips', unit: '%' },
+    delay: { words: 'delay before it trips', unit: 's' },
+  },
   settings: { volts: 480, unbalance: 4, delay: 5 },
   terminals: () => [
     ...[1, 2, 3].map((n) => ({ name: `L${n}`, words: `line leg ${n}` })),

@@ -10,6 +10,7 @@ export const lockout: PartKind = {
   cause: 'charge',
   symbol: 'limit',
   likelier: ['cold-weather'],
+  dials: { opensBelow: { words: 'opens below', unit: '°F' } },
   settings: { opensBelow: 45, reads: 'outdoorDryBulb', ...untouched },
   terminals: () => [
     { name: '1', words: 'lockout in' },

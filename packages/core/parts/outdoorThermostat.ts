@@ -13,6 +13,7 @@ export const outdoorThermostat: PartKind = {
   cause: 'heat-switching',
   symbol: 'limit',
   likelier: ['cold-weather'],
+  dials: { closesBelow: { words: 'closes below', unit: '°F' } },
   settings: { closesBelow: 35, reads: 'outdoorDryBulb', ...untouched },
   terminals: () => [
     { name: '1', words: 'outdoor thermostat in' },

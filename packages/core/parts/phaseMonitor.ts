@@ -38,6 +38,10 @@ export const phaseMonitor: PartKind = {
   cause: 'phase',
   symbol: 'control',
   guard: true,
+  dials: {
+    unbalance: { words: 'unbalance at which it trips', unit: '%' },
+    delay: { words: 'delay before it trips', unit: 's' },
+  },
   settings: { volts: 208, unbalance: 4, delay: 5 },
   terminals: () => [
     { name: 'L1', words: 'leg 1' },

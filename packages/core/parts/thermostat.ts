@@ -82,6 +82,12 @@ export const thermostat: PartKind = {
   symbol: 'control',
   calls: outputs,
   fanCall: 'G',
+  dials: {
+    heat: { words: 'kind of heat', unit: '' },
+    stages: { words: 'stages', unit: '' },
+    changeover: { words: 'reversing valve on', unit: '' },
+    compressorDelay: { words: 'compressor delay', unit: 's' },
+  },
   settings: {
     outputs: 'Y1,Y2,G,W1',
     system: 'conventional',

@@ -17,7 +17,10 @@ test.each<[EntryBody, string]>([
   [{ kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.G' }, 'Joined TB.R to TB.G'],
   [{ kind: 'action', do: 'unplug', of: 'PL' }, 'Pulled Economizer plug'],
   [{ kind: 'observation', what: 'code', of: 'IC', words: '4 flashes' }, 'Ignition control: code 4 flashes'],
-  [{ kind: 'setting', of: 'EC.changeover', from: '62', to: '68' }, 'Setting EC.changeover: 62 → 68'],
+  [
+    { kind: 'setting', of: 'EC.changeover', from: '62', to: '68' },
+    'Economizer controller: changeover point: 62 °F → 68 °F',
+  ],
   [{ kind: 'proof', call: 'cool1', words: '', passed: true }, 'Proof, Cooling, first stage: right'],
   [
     { kind: 'sign-off', outcome: 'repaired', words: 'Switch replaced' },

@@ -1,5 +1,6 @@
 import { display } from '../circuit/meter'
 import { partWords, type Diagram } from '../diagram/diagram'
+import { dialValue, dialWords } from '../diagram/dials'
 import { conditionWords } from './conditionWords'
 import type { EntryBody } from './entry'
 import { seenWords } from './seenWords'
@@ -74,7 +75,8 @@ const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
       : `${partWords(diagram, of)}: ${seenWords(what)}`,
   action: ({ do: verb, of, to }, diagram) =>
     joined([verbWords[verb], to ? `${of} to ${to}` : partWords(diagram, of)], ' '),
-  setting: ({ of, from, to }) => `Setting ${of}: ${from} → ${to}`,
+  setting: ({ of, from, to }, diagram) =>
+    `${dialWords(diagram, of)}: ${dialValue(diagram, of, from)} → ${dialValue(diagram, of, to)}`,
   unreachable: ({ of }) => `Cannot be reached: ${of}`,
   'drop-out': ({ fell, words }) => joined(['Dropped out', fell.map(({ from }) => from).join(', '), words]),
   'first-look': ({ item, is, words }) => joined(['First look', words ?? spaced(item), spaced(is)]),

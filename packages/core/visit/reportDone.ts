@@ -1,4 +1,5 @@
 import { partWords, type Diagram } from '../diagram/diagram'
+import { dialValue, dialWords } from '../diagram/dials'
 import { addendumWords } from './entryWords'
 import { entriesOf } from './fold'
 import { restoredItems } from './proofSheet'
@@ -22,7 +23,9 @@ export function repair(state: VisitState, diagram: Diagram): ReportSection {
             .join('; '),
         ),
       ),
-      ...state.settings.map(({ body }) => line(`Setting: ${body.of}`, `${body.from} → ${body.to}`)),
+      ...state.settings.map(({ body: { of, from, to } }) =>
+        line(dialWords(diagram, of), `${dialValue(diagram, of, from)} → ${dialValue(diagram, of, to)}`),
+      ),
       ...state.diagramChanges.map(({ body }) =>
         line(`Wiring changed for good: ${partWords(diagram, body.of)}`, '', body.words),
       ),

@@ -1,47 +1,31 @@
 import { useState } from 'react'
+import { dialsOf, dialValue } from '@jokulgale/core/diagram/dials'
+import { entryWords } from '@jokulgale/core/visit/entryWords'
 import { Field } from '../../ui/Field'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 
-/** Settings that the circuit knows of, by part. */
-const adjustable = new Set([
-  'stages',
-  'heat',
-  'changeover',
-  'compressorDelay',
-  'method',
-  'opensBelow',
-  'opensAbove',
-  'unbalance',
-  'delay',
-])
+const withUnit = (words: string, unit = ''): string => (unit === '' ? words : `${words}, ${unit}`)
 
 /** A setting changed, from what to what: thermostat set-up, changeover, delays. */
 export function SettingForm({ visit: { diagram, state, say } }: { readonly visit: OpenVisit }) {
   const [of, setOf] = useState<string | null>(null)
   const [from, setFrom] = useState('')
   const [to, setTo] = useState('')
-  const options = [...diagram.parts.values()].flatMap((part) =>
-    Object.keys(part.kind.settings)
-      .filter((name) => adjustable.has(name))
-      .map((name) => ({
-        id: `${part.id}.${name}`,
-        words: `${part.words}: ${name}`,
-        drawn: part.settings.text(name),
-      })),
-  )
+  const options = dialsOf(diagram)
+  const chosen = options.find(({ id }) => id === of)
   return (
     <Part title="Settings changed">
       {state.settings.map(({ entry, body }) => (
-        <Words key={entry.id}>{`${body.of}: ${body.from} → ${body.to}`}</Words>
+        <Words key={entry.id}>{entryWords(body, diagram)}</Words>
       ))}
       {of === null ? (
-        options.slice(0, 12).map((option) => (
+        options.map((option) => (
           <Press
             key={option.id}
-            title={`${option.words}, should be ${option.drawn}`}
+            title={`${option.words}, should be ${dialValue(diagram, option.id, option.drawn)}`}
             onPress={() => {
               setOf(option.id)
               setTo(option.drawn)
@@ -51,9 +35,9 @@ export function SettingForm({ visit: { diagram, state, say } }: { readonly visit
         ))
       ) : (
         <>
-          <Words strong>{options.find(({ id }) => id === of)?.words ?? of}</Words>
-          <Field label="Found at" value={from} onChangeText={setFrom} autoFocus />
-          <Field label="Set to" value={to} onChangeText={setTo} />
+          <Words strong>{chosen?.words ?? of}</Words>
+          <Field label={withUnit('Found at', chosen?.unit)} value={from} onChangeText={setFrom} autoFocus />
+          <Field label={withUnit('Set to', chosen?.unit)} value={to} onChangeText={setTo} />
           <Press
             kind="main"
             title="Record the change"
