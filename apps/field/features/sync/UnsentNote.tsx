@@ -8,12 +8,13 @@ const onItsWayMs = 2000
 
 /** Says quietly what is not with the server yet; nothing when all is. */
 export function UnsentNote() {
-  const { logs, visits, online } = useAppSelector((state) => state.visits)
+  const { logs, visits, online, cannotKeep } = useAppSelector((state) => state.visits)
   const { edits, made } = useAppSelector((state) => state.places)
   const entries = [...Object.values(logs).flat(), ...Object.values(visits), ...edits, ...made]
   const refused = entries.filter((entry) => entry.refused !== undefined)
   const waiting = entries.filter((entry) => !entry.sent && entry.refused === undefined).length
   const overdue = useStayed(waiting > 0, onItsWayMs)
+  if (cannotKeep !== '') return <Notice kind="wrong">{cannotKeep}</Notice>
   if (refused.length > 0)
     return (
       <Notice kind="wrong">{`The server will not take ${refused.length === 1 ? 'an entry' : `${refused.length} entries`}: ${refused[0].refused ?? ''}`}</Notice>

@@ -75,3 +75,7 @@ export async function sendPicture(path: string, image: Blob): Promise<void> {
 
 const isProblem = (answer: unknown): answer is Problem =>
   typeof answer === 'object' && answer !== null && 'error' in answer && typeof answer.error === 'string'
+
+/** Whether the server will never take it as it is, however often it is sent. */
+export const isForGood = (error: unknown): error is Refused =>
+  error instanceof Refused && error.status !== 401 && error.status !== 429 && error.status < 500

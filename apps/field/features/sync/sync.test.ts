@@ -219,3 +219,21 @@ test('after the application was closed, what was made is sent in the order that 
   ).toEqual(made)
   expect(bodies('/diagrams').map((body) => (body as { id: string }).id)).toEqual(circuits)
 })
+
+test('a device that can keep no more says so, shows nothing that it has not kept, and goes on when it can', async () => {
+  const visit = await sync.startVisit('unit')
+  await quiet()
+  const full = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    throw new DOMException('no room', 'QuotaExceededError')
+  })
+  await expect(sync.say(visit, { kind: 'note', words: 'not kept' })).rejects.toThrow()
+  await expect(sync.takePhoto(visit, new Blob(['x']), 'CC1')).rejects.toThrow()
+  expect(store.getState().visits.cannotKeep).toMatch(/can keep no more/)
+  expect(store.getState().visits.logs[visit] ?? []).toEqual([])
+  full.mockRestore()
+  await sync.say(visit, { kind: 'note', words: 'kept' })
+  await quiet()
+  expect(store.getState().visits.cannotKeep).toBe('')
+  expect(JSON.stringify(server.of('/entries'))).toMatch(/kept/)
+  expect(JSON.stringify(server.of('/entries'))).not.toMatch(/not kept/)
+})

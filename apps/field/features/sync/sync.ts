@@ -45,16 +45,13 @@ import {
   type KeptPlaceEdit,
   type KeptVisit,
 } from './device'
+import { keepingAloud } from './keepAloud'
 import { newId } from './newId'
 import { programNow } from './program'
-import { NoAnswer, Refused, request, sendPicture } from './request'
+import { isForGood, NoAnswer, Refused, request, sendPicture } from './request'
 
 const batch = 200
 const retryMs = 15_000
-
-/** Whether the server will never take it as it is, however often it is sent. */
-const isForGood = (error: unknown): error is Refused =>
-  error instanceof Refused && error.status !== 401 && error.status !== 429 && error.status < 500
 
 /**
  * The device's side of the house: what is said is kept here first, then sent when it can be, as often as it
@@ -66,7 +63,10 @@ export class Sync {
   private sending: Promise<void> | null = null
   private again = false
 
-  constructor(private readonly store: AppStore) {}
+  constructor(
+    private readonly store: AppStore,
+    private readonly aloud = keepingAloud(store),
+  ) {}
 
   /** Shows what the device has, then what the server has. */
   async open(): Promise<void> {
@@ -220,7 +220,7 @@ export class Sync {
     if (changes.length === 0) return
     this.clock = tick(this.clock, Date.now())
     const edit = { id: newId(), of, place, clock: this.clock, changes, by: this.me(), sent: false }
-    await writePlaceEdit(edit)
+    await this.aloud(writePlaceEdit(edit))
     this.store.dispatch(placeEdited(edit))
     void this.send()
   }
@@ -243,7 +243,7 @@ export class Sync {
   /** Keeps a circuit, made from another or anew. Gives its identity. */
   async makeDiagram(ladder: string, follows: string): Promise<string> {
     const diagram = { id: newId(), ladder, follows, by: this.me(), sent: false }
-    await writeDiagram(diagram)
+    await this.aloud(writeDiagram(diagram))
     this.store.dispatch(diagramMade(diagram))
     void this.send()
     return diagram.id
@@ -261,7 +261,7 @@ export class Sync {
       sent: false,
       seen: 0,
     }
-    await writeVisit(visit)
+    await this.aloud(writeVisit(visit))
     this.store.dispatch(visitKept(visit))
     void this.send()
     return visit.id
@@ -311,7 +311,7 @@ export class Sync {
       body,
       sent: false,
     }
-    await writeEntries([entry])
+    await this.aloud(writeEntries([entry]))
     kept?.(entry.id)
     this.store.dispatch(entriesKept([entry]))
     void this.send()
@@ -321,7 +321,7 @@ export class Sync {
   /** Keeps a picture on the device, and says in the log what it shows. Gives the identity of the entry. */
   async takePhoto(visit: string, image: Blob, of: string, words = ''): Promise<string> {
     const id = newId()
-    await writePhoto({ id, visit, image, sent: false })
+    await this.aloud(writePhoto({ id, visit, image, sent: false }))
     return this.say(visit, { kind: 'photo', photo: id, of, words })
   }
 

@@ -6,9 +6,11 @@ interface VisitsState {
   readonly visits: Readonly<Record<string, KeptVisit>>
   readonly logs: Readonly<Record<string, readonly KeptEntry[]>>
   readonly online: boolean
+  /** What the device could not keep, in words; empty while it keeps everything. */
+  readonly cannotKeep: string
 }
 
-const initialState: VisitsState = { visits: {}, logs: {}, online: true }
+const initialState: VisitsState = { visits: {}, logs: {}, online: true, cannotKeep: '' }
 
 /** Visits and their logs as this device has them; entries are only ever added, or marked as sent. */
 export const visitsSlice = createSlice({
@@ -30,8 +32,11 @@ export const visitsSlice = createSlice({
     reachable: (state, { payload }: PayloadAction<boolean>) => {
       state.online = payload
     },
+    deviceKept: (state, { payload }: PayloadAction<string>) => {
+      state.cannotKeep = payload
+    },
     visitsForgotten: () => initialState,
   },
 })
 
-export const { visitKept, entriesKept, reachable, visitsForgotten } = visitsSlice.actions
+export const { visitKept, entriesKept, reachable, deviceKept, visitsForgotten } = visitsSlice.actions
