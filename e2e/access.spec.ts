@@ -77,6 +77,14 @@ for (const colorScheme of ['light', 'dark'] as const)
     await technician.press('As text')
     await page.getByLabel('Ladder text').waitFor()
     await check('circuit as text')
+    await technician.press('Plate')
+    await page.getByText('As the plate says').waitFor()
+    await check('plate')
+    await page.goto(`/units/${unit}/edit`)
+    await page.getByRole('link', { name: 'Choose its circuit' }).click()
+    await technician.press('Put it together by its options')
+    await technician.press('Rooftop unit')
+    await check('a family')
     await page.goto('/sites')
     await page.getByRole('button', { name: /Cordwain Row: which thermostat/ }).click()
     await page.getByRole('heading', { name: 'Proven pairs' }).waitFor()
@@ -97,9 +105,60 @@ for (const colorScheme of ['light', 'dark'] as const)
       await technician.tab(tab)
       await check(tab)
     }
+    await technician.press('What was entered, and notes')
+    await check('entries')
+    await technician.press('Close')
+    await technician.tab('Prove')
+    await page.getByLabel('Who signs for it, if somebody does').fill('Ada Holm')
+    await page.locator('canvas').waitFor()
+    await check('signature')
     await page.getByRole('button', { name: /^Power: / }).click()
     await technician.press('Isolate, lock, prove dead')
     await check('isolate')
+    await checkClosedAndJoin(page, check)
     expect(problems).toEqual([])
     await context.close()
   })
+
+/** A visit that is signed off, and what somebody sees who was invited. */
+async function checkClosedAndJoin(page: Page, check: (screen: string) => Promise<void>): Promise<void> {
+  const made = await page.evaluate(async () => {
+    const post = async (address: string, body: unknown) =>
+      (
+        await fetch(`/api${address}`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(body),
+        })
+      ).json()
+    const { units } = await (await fetch('/api/places')).json()
+    const visit = crypto.randomUUID()
+    await post('/visits', { id: visit, unit: units[0].id })
+    const signOff = {
+      kind: 'sign-off',
+      outcome: 'left-off',
+      words: 'On order',
+      told: 'desk',
+      until: '2031-02-01',
+    }
+    const clock = { wall: Date.now(), counter: 0, device: 'check' }
+    await post('/entries', { entries: [{ id: crypto.randomUUID(), visit, clock, body: signOff }] })
+    const email = `odd-${visit.slice(0, 8)}@skerry.example`
+    const { path } = await post('/people/invitations', {
+      name: 'Odd Lind',
+      email,
+      role: 'technician',
+      site: '',
+    })
+    return { visit, path }
+  })
+  await page.goto(`/visits/${made.visit}`)
+  await page.getByText('The visit is closed').waitFor()
+  await check('a closed visit')
+  await page.goto(`/visits/${made.visit}/report`)
+  await page.getByText('On order').waitFor()
+  await check('report')
+  await page.goto(made.path)
+  await page.getByText('Join Skerry').waitFor()
+  await check('join')
+}
