@@ -5,6 +5,7 @@ import { parseArgs } from 'node:util'
 import sharp from 'sharp'
 import { machine } from '../house/machine.mjs'
 import { throwAwayHouse } from '../house/throwAway.mjs'
+import { watchHealth } from './watchHealth.mjs'
 
 const { values } = parseArgs({
   options: { count: { type: 'string', default: '5000' }, seed: { type: 'string', default: '480' } },
@@ -63,19 +64,10 @@ const newVisit = async () => {
 }
 
 const statuses = new Map()
-let slowestHealthMs = 0
 let reports = 0
 let badReports = 0
 let visit = await newVisit()
-let working = true
-const watch = (async () => {
-  while (working) {
-    const from = performance.now()
-    await fetch(`${api}/health`).catch(() => undefined)
-    slowestHealthMs = Math.max(slowestHealthMs, performance.now() - from)
-    await new Promise((resolve) => setTimeout(resolve, 50))
-  }
-})()
+const endWatch = watchHealth(api)
 const upload = async (image) => {
   const { status } = await fetch(`${api}/photos/${randomUUID()}?visit=${visit}`, {
     method: 'PUT',
@@ -99,8 +91,7 @@ for (let k = 0; k < count; k += 4) {
     visit = await newVisit()
   }
 }
-working = false
-await watch
+const slowestHealthMs = await endWatch()
 const alive = house.serverIsAlive()
 await house.stop()
 const told = [...statuses].sort(([a], [b]) => a - b).map(([status, times]) => `${status}: ${times}`)

@@ -10,6 +10,7 @@ import { bundle } from '../house/build.mjs'
 import { machine } from '../house/machine.mjs'
 import { stateFolder } from '../house/paths.mjs'
 import { throwAwayHouse } from '../house/throwAway.mjs'
+import { watchHealth } from './watchHealth.mjs'
 import { changedText, changedValue, chance, choose, setSeed } from './change.mjs'
 
 const { values } = parseArgs({
@@ -119,16 +120,7 @@ function request() {
 
 const statuses = new Map()
 const failures = []
-let slowestHealthMs = 0
-let working = true
-const watch = (async () => {
-  while (working) {
-    const from = performance.now()
-    await fetch(`${api}/health`).catch(() => undefined)
-    slowestHealthMs = Math.max(slowestHealthMs, performance.now() - from)
-    await new Promise((resolve) => setTimeout(resolve, 50))
-  }
-})()
+const endWatch = watchHealth(api)
 
 /** Processor time that the server has used, milliseconds; a tick is ten of them. */
 async function cpuMs() {
@@ -235,8 +227,7 @@ try {
     await send({ method: 'POST', at, body: text ?? JSON.stringify(body) })
     costs.push({ words, ms: (await cpuMs()) - from, bytes: Buffer.byteLength(text ?? JSON.stringify(body)) })
   }
-  working = false
-  await watch
+  const slowestHealthMs = await endWatch()
   console.log(`On ${machine}:`)
   console.log(
     [...statuses]
@@ -253,7 +244,7 @@ try {
   console.log(passed ? 'passed' : `failed: ${failures.length} answers, ${dear.length} too dear`)
   exit = passed ? 0 : 1
 } finally {
-  working = false
+  await endWatch()
   await house.stop()
 }
 process.exit(exit)
