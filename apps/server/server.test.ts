@@ -226,3 +226,28 @@ test('a visit is left restricted or off only with words, who was told and until 
   const whole = { words: 'Off until the part comes', told: 'desk', until: '2031-02-01' }
   expect((await leave(whole)).status).toBe(200)
 })
+
+test.each([
+  ['no body', {}],
+  ['a body of nothing', { body: null }],
+  ['a body that is a list', { body: [] }],
+  ['a kind that is no kind', { body: { kind: '__proto__' } }],
+])('an entry with %s is named, and nothing is kept', async (_, change) => {
+  const ask = await clientOf(server, demoSignIn)
+  const { body: places } = await ask('GET', '/places')
+  const visit = uuid()
+  await ask('POST', '/visits', { id: visit, unit: places.units[0].id })
+  const { body, ...bare } = entryOf(visit, null)
+  expect(body).toBeNull()
+  const answer = await ask('POST', '/entries', { entries: [{ ...bare, ...change }] })
+  expect(answer.status).toBe(400)
+  expect(answer.body.fields[0].field).toMatch(/^entries\[0\]\.body/)
+  expect((await ask('GET', `/visits/${visit}/entries`)).body.entries).toEqual([])
+})
+
+test('a name with what no database can keep is refused by its field', async () => {
+  const ask = await clientOf(server, demoSignIn)
+  const invitation = { name: 'A\u0000', email: 'nul@skerry.example', role: 'technician', site: '' }
+  const { status, body } = await ask('POST', '/people/invitations', invitation)
+  expect([status, body.fields[0].field]).toEqual([400, 'name'])
+})

@@ -1,4 +1,5 @@
 import { object, string, type InferType } from 'yup'
+import { keepableText } from '@jokulgale/core/visit/entrySchema'
 
 /** Who may do what: an owner everything, a lead all but people, a technician the work, a reader looks at one site. */
 export const roles = ['owner', 'lead', 'technician', 'reader'] as const
@@ -44,7 +45,12 @@ const password = () =>
 const email = () =>
   string().strict().trim().email('email must look like name@place').max(200).required('email is missing')
 const text = (what: string) =>
-  string().strict().trim().max(200, `${what}: at most 200 letters`).required(`${what} is missing`)
+  string()
+    .strict()
+    .trim()
+    .max(200, `${what}: at most 200 letters`)
+    .required(`${what} is missing`)
+    .test(...keepableText)
 
 /** The first start: a shop, and who owns it. */
 export const newShopSchema = object({

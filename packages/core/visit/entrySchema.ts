@@ -345,7 +345,7 @@ export const entryBodySchema: Schema<EntryBody> = lazy((body: unknown) => {
       kind: string()
         .oneOf(entryKinds, `kind must be one of ${entryKinds.join(', ')}`)
         .required(),
-    })
+    }).required('body is missing')
   return shapes[kind].noUnknown(({ unknown }) => `a ${kind} entry has no field ${unknown}`).strict()
 }) as unknown as Schema<EntryBody>
 
