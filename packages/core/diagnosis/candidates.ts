@@ -102,6 +102,11 @@ function findLive(diagram: Diagram): readonly Candidate[] {
 const switchesLine = (diagram: Diagram, part: string): boolean =>
   diagram.parts.get(part)?.kind.breaksLine === true
 
+const isLoad = (diagram: Diagram, part: string): boolean => {
+  const symbol = diagram.parts.get(part)?.kind.symbol
+  return symbol === 'motor' || symbol === 'heater'
+}
+
 const feedsLoad = (diagram: Diagram, point: string): boolean => {
   const part = diagram.parts.get(partOfPoint(point))
   return (
@@ -110,7 +115,10 @@ const feedsLoad = (diagram: Diagram, point: string): boolean => {
   )
 }
 
-/** Ohms, unit isolated: across what can be open or shorted, and control points to common and to ground. */
+/**
+ * Ohms, unit isolated: across what can be open or shorted, control points to common, and to bare metal every terminal of a
+ * load and of what breaks line conductors: after a trip this is how the grounded one is found.
+ */
 export const isolatedCandidates = (diagram: Diagram): readonly Candidate[] => candidatesOf(diagram).isolated
 
 function findIsolated(diagram: Diagram): readonly Candidate[] {
@@ -127,7 +135,15 @@ function findIsolated(diagram: Diagram): readonly Candidate[] {
   const toCommon = board
     .filter(({ id }) => id !== diagram.common)
     .map(({ id }): Candidate => ({ meter: 'ohms', from: id, to: diagram.common }))
-  return [...acrossParts, ...toCommon, { meter: 'ohms', from: diagram.common, to: 'EARTH' }]
+  const control = controlPoints(diagram)
+  const wired = new Set([...diagram.wires.values()].flatMap(({ from, to }) => [from, to]))
+  const toMetal = [...diagram.points.values()]
+    .filter(
+      ({ id, part }) =>
+        wired.has(id) && !control.has(id) && (isLoad(diagram, part) || switchesLine(diagram, part)),
+    )
+    .map(({ id }): Candidate => ({ meter: 'ohms', from: id, to: 'EARTH' }))
+  return [...acrossParts, ...toCommon, { meter: 'ohms', from: diagram.common, to: 'EARTH' }, ...toMetal]
 }
 
 /** What a step costs, in seconds of a technician's time with its risk and reach counted in. */

@@ -266,3 +266,16 @@ test('odds before any reading say why they are as they are', () => {
   )
   expect(reasons.every(({ faults }) => faults > 0)).toBe(true)
 })
+
+test('after a trip, what is grounded behind the breaker is found by ohms to bare metal, isolated', () => {
+  const diagram = builtInUnit('package-heat-pump')
+  const entries: readonly EntryBody[] = [
+    { kind: 'observation', what: 'tripped', of: 'BR1' },
+    { kind: 'power', is: 'isolated' },
+    { kind: 'reading', meter: 'ohms', from: 'IFM.C', to: 'IFM.R', value: 7 },
+  ]
+  const { next } = diagnose(diagram, { complaint: 'no-heat', entries }, { school: 'best', count: 8 })
+  const toMetal = next.filter((step) => step.do === 'measure' && step.meter === 'ohms' && step.to === 'EARTH')
+  expect(toMetal.length).toBeGreaterThan(0)
+  expect(next.every(({ power }) => power === 'off')).toBe(true)
+})

@@ -18,8 +18,8 @@ export const resistanceHeater = (
   cause,
   symbol: 'heater',
   likelier: ['cold-weather'],
-  // a few per cent off its watts, and now and then an element fewer or more than drawn
-  drawn: { mean: 0, spread: 0.2 },
+  // an element fewer than drawn is a fault of its own here
+  drawn: { mean: 0, spread: 0.06 },
   ratings: [
     ['watts', 'Watts'],
     ['volts', 'Volts'],
