@@ -83,7 +83,7 @@ const circuits: ReadonlyMap<string, Diagram> = new Map([
   ...builtInUnitIds.map((id): [string, Diagram] => [id, builtInUnit(id)]),
   ...families.flatMap((family) =>
     pairwiseMembers(family)
-      .filter((_, k) => k % 6 === 1)
+      .filter((_, k) => k % 12 === 1)
       .map((chosen): [string, Diagram] => [
         `${family.id} ${Object.values(chosen).join(' ')}`,
         readLadder(family.ladderOf(chosen)),
