@@ -122,6 +122,12 @@ export interface MadeLink {
   readonly expiresAt: string
 }
 
+const erasedDomain = '@erased.invalid'
+/** What stands in the place of the e-mail of somebody whose name was replaced; nobody can sign in with it. */
+export const erasedEmail = (id: string): string => `${id}${erasedDomain}`
+export const isErased = ({ email: given }: { readonly email: string }): boolean =>
+  given.endsWith(erasedDomain)
+
 export interface ShopPerson {
   readonly id: string
   readonly name: string

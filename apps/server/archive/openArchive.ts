@@ -11,7 +11,6 @@ export class ArchiveError extends Error {
 
 /** A ZIP archive by the names of its files. */
 export interface OpenArchive {
-  has(name: string): boolean
   /** A file of it as a stream. Throws ArchiveError where there is none. */
   read(name: string): Promise<Readable>
   close(): void
@@ -31,7 +30,6 @@ export async function openArchive(file: string): Promise<OpenArchive> {
   if (zip.entryCount > mostFiles) throw new ArchiveError(`${file} has ${zip.entryCount} files in it`)
   const entries = await listed(zip)
   return {
-    has: (name) => entries.has(name),
     read: (name) => {
       const entry = entries.get(name)
       if (!entry) return Promise.reject(new ArchiveError(`${name} is not in the archive`))

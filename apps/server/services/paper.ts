@@ -6,6 +6,8 @@ export interface ReportFonts {
   readonly strong: string
 }
 
+type PaperOptions = Omit<PDFKit.PDFDocumentOptions, 'size' | 'info'> & { readonly size?: PaperSize }
+
 interface Paper {
   readonly document: PDFKit.PDFDocument
   /** The whole of it, once the document has been ended. */
@@ -16,21 +18,14 @@ interface Paper {
 export const paperSizes = { a4: 'A4', letter: 'LETTER' } as const
 export type PaperSize = keyof typeof paperSizes
 
-/** A tagged document in the two faces, by the names `text` and `strong`: a reader aloud finds its way in it. */
+/** A document in the two faces, by the names `text` and `strong`. */
 export function newPaper(
   title: string,
   fonts: ReportFonts,
-  {
-    size = 'a4',
-    ...options
-  }: Pick<PDFKit.PDFDocumentOptions, 'margin' | 'bufferPages'> & { size?: PaperSize },
+  { size = 'a4', ...options }: PaperOptions,
 ): Paper {
   const document = new PDFDocument({
     size: paperSizes[size],
-    pdfVersion: '1.5',
-    tagged: true,
-    displayTitle: true,
-    lang: 'en',
     ...options,
     info: { Title: title, Producer: 'Jokulgale', Creator: 'Jokulgale' },
   })

@@ -1,6 +1,11 @@
 import { hash, verify } from '@node-rs/argon2'
 import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm'
-import type { PasswordChange, RoleChange, ShopPerson } from '@jokulgale/contract/people'
+import {
+  erasedEmail,
+  type PasswordChange,
+  type RoleChange,
+  type ShopPerson,
+} from '@jokulgale/contract/people'
 import type { Person } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
 import { links, people, shops, signInFailures, sites } from '../db/schema'
@@ -117,7 +122,7 @@ export async function erasePerson(db: Database, who: Who, id: string): Promise<v
   await db.transaction(async (transaction) => {
     await transaction
       .update(people)
-      .set({ name: erasedName, email: `${id}@erased.invalid` })
+      .set({ name: erasedName, email: erasedEmail(id) })
       .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
     await transaction
       .update(links)

@@ -3,6 +3,7 @@ import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { Circuit } from './circuit'
 import { clampAmps } from './meter'
 import { situationOf } from './situation'
+import { isPowerLoad } from '../parts/powerLoad'
 
 /** Ratings of a unit that do not fit each other: which part, and why. */
 export interface Implausible {
@@ -106,15 +107,13 @@ function loadsOf(diagram: Diagram, part: Part): readonly Part[] {
     .flatMap((wire) => feedingOf(diagram, wire).loads)
   return [...new Set(fed)].flatMap((id) => {
     const load = diagram.parts.get(id)
-    return load && isPowerLoad(load) ? [load] : []
+    return load && drawsPower(load) ? [load] : []
   })
 }
 
 /** Motors and heaters; a drive stands for the motor behind it. */
-const isPowerLoad = ({ kind }: Part): boolean =>
-  kind.symbol === 'motor' ||
-  kind.symbol === 'heater' ||
-  (kind.moving !== undefined && typeof kind.settings.amps === 'number')
+const drawsPower = ({ kind }: Part): boolean =>
+  isPowerLoad(kind) || (kind.moving !== undefined && typeof kind.settings.amps === 'number')
 
 function limitsOf(loads: readonly Part[]): { readonly least: number; readonly most: number } {
   const heat = loads

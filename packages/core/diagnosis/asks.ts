@@ -1,5 +1,5 @@
 import { display, type Meter } from '../circuit/meter'
-import { partWords, type Diagram } from '../diagram/diagram'
+import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
@@ -122,7 +122,7 @@ function factsOf(
   const [first, second] = step.outcomes
   return {
     call: step.call,
-    callWords: model.diagram.calls.find(({ id }) => id === step.call)?.words ?? step.call,
+    callWords: callWords(model.diagram, step.call),
     power: step.power,
     healthy,
     reason:

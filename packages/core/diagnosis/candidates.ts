@@ -2,6 +2,7 @@ import type { Meter } from '../circuit/meter'
 import type { Diagram, Part, Zone } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
 import { isCarried } from '../diagram/feeding'
+import { isPowerLoad } from '../parts/powerLoad'
 
 /** A reading that could be taken: red lead, black lead (or the wire under the clamp). */
 export interface Candidate {
@@ -102,17 +103,14 @@ function findLive(diagram: Diagram): readonly Candidate[] {
 const switchesLine = (diagram: Diagram, part: string): boolean =>
   diagram.parts.get(part)?.kind.breaksLine === true
 
-const isLoad = (diagram: Diagram, part: string): boolean => {
-  const symbol = diagram.parts.get(part)?.kind.symbol
-  return symbol === 'motor' || symbol === 'heater'
+const isLoad = (diagram: Diagram, id: string): boolean => {
+  const part = diagram.parts.get(id)
+  return part !== undefined && isPowerLoad(part.kind)
 }
 
 const feedsLoad = (diagram: Diagram, point: string): boolean => {
-  const part = diagram.parts.get(partOfPoint(point))
-  return (
-    part !== undefined &&
-    (part.kind.symbol === 'motor' || part.kind.symbol === 'heater' || part.kind.symbol === 'fuse')
-  )
+  const id = partOfPoint(point)
+  return isLoad(diagram, id) || diagram.parts.get(id)?.kind.symbol === 'fuse'
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { Circuit } from '../circuit/circuit'
 import { conductingPath, type PathStep } from '../circuit/path'
 import type { Candidate } from './candidates'
+import { isPowerLoad } from '../parts/powerLoad'
 
 /** Currents below this in the healthy circuit leave no drop to be read, amperes. */
 const carriesAmps = 0.02
@@ -59,10 +60,7 @@ function linePaths(circuit: Circuit): readonly (readonly PathStep[])[] {
   const { network } = circuit
   const sources = network.links.filter(({ role }) => role === 'source').map(({ a }) => a)
   const loads = network.links.filter(
-    ({ role, part }, link) =>
-      role === 'load' &&
-      (part?.kind.symbol === 'motor' || part?.kind.symbol === 'heater') &&
-      carries(circuit, link),
+    ({ role, part }, link) => role === 'load' && part && isPowerLoad(part.kind) && carries(circuit, link),
   )
   const ends = [...new Set(loads.flatMap(({ a, b }) => [a, b]))].filter((node) =>
     network.diagram.points.has(network.nodeNames[node]),

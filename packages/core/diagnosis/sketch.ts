@@ -3,6 +3,7 @@ import { readLadder } from '../diagram/readLadder'
 import { gather } from '../visit/evidence'
 import { UnitModel } from './predictor'
 import { healthyStrips, type Strip } from './strip'
+import { isPowerLoad } from '../parts/powerLoad'
 
 /** A load as a healthy unit runs it. */
 export interface SketchedLoad {
@@ -34,7 +35,7 @@ export function sketchOf(ladder: string, call: string): Sketch {
   const { circuit } = model.situation(findings.now)
   const { healthy, network } = circuit
   const loads = network.links.flatMap(({ part, role }, link): readonly SketchedLoad[] =>
-    part && role === 'load' && (part.kind.symbol === 'motor' || part.kind.symbol === 'heater')
+    part && role === 'load' && isPowerLoad(part.kind)
       ? [{ part: part.id, words: part.words, amps: clampAmps(healthy, link) }]
       : [],
   )

@@ -65,8 +65,7 @@ function drawnBy({ kind, settings }: Part): Drawn {
 }
 
 /** What a load draws by its plate has not been read. */
-export const isPlateUnread = (settings: Settings): boolean =>
-  settings.isUnread('amps') || settings.isUnread('watts')
+const isPlateUnread = (settings: Settings): boolean => settings.isUnread('amps') || settings.isUnread('watts')
 
 /** Loads with a terminal that only this wire joins to a source, every contact taken as closed. */
 function loadsBehind(diagram: Diagram, without: Wire, wasFed: Known['wasFed']): readonly Part[] {

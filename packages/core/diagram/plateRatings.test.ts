@@ -11,7 +11,7 @@ const written = (text: string, part: string, setting: string, value: number | nu
 
 test.each(builtInUnitIds)('%s: every rating of its plate is read, forgotten and read again', (id) => {
   const text = builtInUnitText(id)
-  const unread = withPlateUnread(text, readLadder)
+  const unread = withPlateUnread(text)
   const ratings = plateRatings(builtInUnit(id))
   expect(ratings.length).toBeGreaterThan(4)
   expect(ratings.every(({ isRead }) => isRead)).toBe(true)

@@ -1,6 +1,7 @@
 import type { PartKind } from '../parts/kind'
 import type { Diagram, Part } from './diagram'
 import type { LadderEdit } from './editLadder'
+import { readLadder } from './readLadder'
 
 /** One figure of a plate: of which part, and what the circuit has for it. */
 export interface PlateRating {
@@ -77,8 +78,8 @@ export function rate(
 }
 
 /** A ladder text whose ratings are only what is usual: for a unit whose plate nobody has read. */
-export const withPlateUnread = (text: string, read: (text: string) => Diagram): string => {
-  const diagram = read(text)
+export const withPlateUnread = (text: string): string => {
+  const diagram = readLadder(text)
   return plateRatings(diagram).reduce((now, { part, setting }) => {
     const edit = rate(now, diagram, part, setting, null)
     return edit.is === 'text' ? edit.text : now

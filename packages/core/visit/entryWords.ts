@@ -1,13 +1,10 @@
 import { display } from '../circuit/meter'
-import { partWords, type Diagram } from '../diagram/diagram'
+import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { dialValue, dialWords } from '../diagram/dials'
 import { conditionWords } from './conditionWords'
 import type { EntryBody } from './entry'
 import { seenWords } from './seenWords'
 import { alterationWords, temporaryWords } from './temporary'
-
-const callWords = (diagram: Diagram, id: string): string =>
-  diagram.calls.find((call) => call.id === id)?.words ?? id
 
 const spaced = (name: string): string => name.replaceAll('-', ' ')
 const joined = (parts: readonly (string | undefined)[], by = ': '): string => parts.filter(Boolean).join(by)

@@ -4,6 +4,7 @@ import { situationOf } from '../circuit/situation'
 import { terminalOfPoint, type Diagram } from '../diagram/diagram'
 import type { Conditions } from '../parts/kind'
 import type { ProofPlace } from './entry'
+import { isPowerLoad } from '../parts/powerLoad'
 
 /** A value to read in proof, with what the solved circuit has there at the measured volts. */
 export interface ProofLine {
@@ -47,7 +48,7 @@ function linesOf(diagram: Diagram, call: string, conditions: Conditions): readon
       expected: valueBetween(healthy, 'volts', r, common),
     })
   const legs = [...diagram.parts.values()]
-    .filter(({ kind }) => kind.symbol === 'motor' || kind.symbol === 'heater')
+    .filter(({ kind }) => isPowerLoad(kind))
     .flatMap((part) => {
       const wires = [...diagram.wires.values()].filter(
         ({ from, to, wiring }) =>

@@ -1,4 +1,4 @@
-import { partWords, type Diagram } from '../diagram/diagram'
+import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { complaintSaid } from './evidence'
 import type { At } from './fold'
 import type { Entry } from './log'
@@ -75,6 +75,3 @@ const isOff = ({ value, expected, unit }: { value: number; expected?: number; un
 
 const lastPlace = (entries: readonly Entry[], of: readonly At<'repair'>[]): number =>
   of.reduce((last, { entry }) => Math.max(last, entries.indexOf(entry)), -1)
-
-const callWords = (diagram: Diagram, call: string): string =>
-  diagram.calls.find(({ id }) => id === call)?.words ?? call

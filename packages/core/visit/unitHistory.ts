@@ -1,4 +1,4 @@
-import type { Diagram } from '../diagram/diagram'
+import { callWords, type Diagram } from '../diagram/diagram'
 import { unitOf } from '../circuit/meter'
 import { entriesOf } from './fold'
 import { merge, standingEntries, type Entry } from './log'
@@ -32,28 +32,16 @@ export interface UnitHistory {
 /** With one value there is nothing to compare. */
 const leastPoints = 2
 
-/** Values of a unit over its visits: what was proven, call by call, and control power as it was found on each. */
+/** Values of a unit over its visits: control power as it was found on each, and what was proven, call by call. */
 export function unitHistory(log: readonly Entry[], diagram: Diagram): UnitHistory {
   const entries = standingEntries(merge(log))
-  const callWords = new Map(diagram.calls.map(({ id, words }) => [id, words]))
-  const series = new Map<string, { what: string; unit: string; points: SeriesPoint[] }>()
-  const add = (what: string, unit: string, point: SeriesPoint): void => {
-    const key = `${what} ${unit}`
-    const known = series.get(key) ?? { what, unit, points: [] }
-    known.points.push(point)
-    series.set(key, known)
+  const power: Series = {
+    what: 'Control power as found',
+    unit: unitOf('volts'),
+    points: controlPowerFound(entries, diagram),
   }
-  for (const { entry, value } of controlPowerFound(entries, diagram))
-    add('Control power as found', unitOf('volts'), { wallMs: entry.clock.wall, value, expected: null })
-  for (const { entry, body } of entriesOf(entries, 'proof'))
-    for (const { what, value, unit, expected } of body.values ?? [])
-      add(`${callWords.get(body.call) ?? body.call}: ${what}`, unit, {
-        wallMs: entry.clock.wall,
-        value,
-        expected: expected ?? null,
-      })
   return {
-    series: [...series.values()].filter(({ points }) => points.length >= leastPoints),
+    series: [power, ...proofSeries(entries, diagram)].filter(({ points }) => points.length >= leastPoints),
     replacements: entriesOf(entries, 'part-used').map(({ entry, body }) => ({
       wallMs: entry.clock.wall,
       of: body.of,
@@ -62,18 +50,28 @@ export function unitHistory(log: readonly Entry[], diagram: Diagram): UnitHistor
   }
 }
 
+/** Every value that was proven, by its call and what it is of, in the order of the entries. */
+export function proofSeries(entries: readonly Entry[], diagram: Diagram): readonly Series[] {
+  const series = new Map<string, { what: string; unit: string; points: SeriesPoint[] }>()
+  for (const { entry, body } of entriesOf(entries, 'proof'))
+    for (const { what: of, value, unit, expected } of body.values ?? []) {
+      const what = `${callWords(diagram, body.call)}: ${of}`
+      const known = series.get(what) ?? { what, unit, points: [] }
+      known.points.push({ wallMs: entry.clock.wall, value, expected: expected ?? null })
+      series.set(what, known)
+    }
+  return [...series.values()]
+}
+
 /** The first reading of each visit between hot and common of the control circuit. */
-function controlPowerFound(
-  entries: readonly Entry[],
-  { hot, common }: Diagram,
-): readonly { readonly entry: Entry; readonly value: number }[] {
-  const first = new Map<string, { entry: Entry; value: number }>()
+function controlPowerFound(entries: readonly Entry[], { hot, common }: Diagram): readonly SeriesPoint[] {
+  const first = new Map<string, SeriesPoint>()
   for (const { entry, body } of entriesOf(entries, 'reading')) {
     const between = [body.from, body.to ?? common]
     const isControl =
       body.meter === 'volts' && hot !== null && between.includes(hot) && between.includes(common)
     if (isControl && body.value !== null && !first.has(entry.visit))
-      first.set(entry.visit, { entry, value: body.value })
+      first.set(entry.visit, { wallMs: entry.clock.wall, value: body.value, expected: null })
   }
   return [...first.values()]
 }

@@ -1,6 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import { entriesOf, type At } from './fold'
 import { merge, standingEntries, type Entry } from './log'
+import { proofSeries } from './unitHistory'
 import { openMeasures, type TemporaryMeasure } from './temporary'
 
 /** A unit at a glance, from all its visits. */
@@ -62,21 +63,12 @@ export function foldUnitRecord(
   }
 }
 
-function drifts(entries: readonly Entry[], diagram: Diagram): readonly Drift[] {
-  const callWords = (call: string): string => diagram.calls.find(({ id }) => id === call)?.words ?? call
-  const series = new Map<string, { values: number[]; unit: string }>()
-  for (const { body } of entriesOf(entries, 'proof'))
-    for (const { what, value, unit } of body.values ?? []) {
-      const key = `${callWords(body.call)}: ${what}`
-      const known = series.get(key) ?? { values: [], unit }
-      known.values.push(value)
-      series.set(key, known)
-    }
-  return [...series].flatMap(([what, { values, unit }]): readonly Drift[] => {
+const drifts = (entries: readonly Entry[], diagram: Diagram): readonly Drift[] =>
+  proofSeries(entries, diagram).flatMap(({ what, unit, points }): readonly Drift[] => {
+    const values = points.map(({ value }) => value)
     const [first] = values
     const last = values[values.length - 1]
     return values.length > 1 && unit !== '°F' && Math.abs(last - first) > driftShare * Math.abs(first)
       ? [{ what, values, unit }]
       : []
   })
-}

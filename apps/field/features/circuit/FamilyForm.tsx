@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { readLadder } from '@jokulgale/core/diagram/readLadder'
 import { withPlateUnread } from '@jokulgale/core/diagram/plateRatings'
 import type { Chosen, Family } from '@jokulgale/core/families/family'
 import { families } from '@jokulgale/core/families/index'
@@ -52,7 +51,7 @@ export default function FamilyForm({ onTake }: FamilyFormProps) {
             kind="main"
             title="Take this circuit"
             onPress={() => {
-              onTake(withPlateUnread(family.ladderOf(chosen), readLadder))
+              onTake(withPlateUnread(family.ladderOf(chosen)))
             }}
           />
         </>

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { unitOf } from '@jokulgale/core/circuit/meter'
-import { measuredConditions } from '@jokulgale/core/visit/conditionWords'
+import { conditionNamed } from '@jokulgale/core/visit/conditionWords'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { entryWords } from '@jokulgale/core/visit/entryWords'
 import type { Entry } from '@jokulgale/core/visit/log'
@@ -128,6 +128,6 @@ function OneEntry({ visit, entry, onDone }: OneEntryProps) {
 /** The unit of an entry that is one value; null for all others, which are only taken back. */
 function unitOfValue(body: EntryBody): string | null {
   if (body.kind === 'reading') return unitOf(body.meter)
-  if (body.kind === 'condition') return measuredConditions.find(({ id }) => id === body.of)?.unit ?? ''
+  if (body.kind === 'condition') return conditionNamed(body.of).unit
   return null
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { roles, type MadeLink, type ShopPerson } from '@jokulgale/contract/people'
+import { isErased, roles, type MadeLink, type ShopPerson } from '@jokulgale/contract/people'
 import { Chips } from '../../ui/Chips'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -24,13 +24,11 @@ export function PersonRow({ person, isOwner, isMe, onChanged }: PersonRowProps) 
   const [open, setOpen] = useState(false)
   const sites = useAppSelector((state) => state.places.places?.sites ?? [])
   const site = sites.find(({ id }) => id === person.site)?.name
-  const isErased = person.email.endsWith('@erased.invalid')
-  const below = [
-    isErased ? '' : person.email,
-    person.closed ? 'closed' : roleWords[person.role],
-    site,
-  ].filter(Boolean)
-  const canOpen = isOwner && !isErased
+  const hasName = !isErased(person)
+  const below = [hasName ? person.email : '', person.closed ? 'closed' : roleWords[person.role], site].filter(
+    Boolean,
+  )
+  const canOpen = isOwner && hasName
   return (
     <View>
       <Row
