@@ -58,13 +58,11 @@ const typed = [
   'scripts',
 ]
 
-/** What needs no database: types, lint, and the application as it ships. */
-async function checksAndBuild() {
+/** What needs neither database nor browser: types, format, lint. */
+async function checks() {
   for (const folder of typed) count(`types of ${folder}`, (await show('npx', ['tsc', '-p', folder])) === 0)
   count('format', (await show('npx', ['prettier', '--check', '--log-level', 'warn', '.'])) === 0)
   count('lint', (await show('npx', ['eslint', '.', '--max-warnings', '0'])) === 0)
-  await buildServer()
-  await buildWeb()
 }
 
 async function unitTests(scratch) {
@@ -77,7 +75,7 @@ async function unitTests(scratch) {
       'jest',
       '--ci',
       '--silent',
-      '--maxWorkers=2',
+      '--maxWorkers=1',
       '--json',
       `--outputFile=${unitReport}`,
       '--reporters=default',
@@ -133,10 +131,11 @@ try {
   await installPackages()
   await findNgspice()
   await findChromium()
-  // one works on a core, the other on the other
-  await Promise.all([unitTests(scratch), checksAndBuild()])
+  await buildServer()
+  await buildWeb()
+  // one on a core, the other on the other
+  await Promise.all([unitTests(scratch), journeys(scratch).then(checks)])
   await backups(scratch)
-  await journeys(scratch)
 } catch (error) {
   console.error(error)
   failed += 1
