@@ -7,6 +7,7 @@ const floors = [
   'parts',
   'diagram',
   'circuit',
+  'changes',
   'visit',
   'places',
   'world',

@@ -1,39 +1,13 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
+import { Hand } from './hand'
+import { ownShop, owner } from './ownShop'
 import { Technician } from './technician'
 
 test.use({ baseURL: process.env.E2E_OWN_ORIGIN })
 test.describe.configure({ mode: 'serial' })
 
-const owner = { email: 'nell@gannet.example', password: 'six wet gloves' }
 /** From a server with nothing on it to a unit of one's own being traced. */
 const mostInteractions = 60
-
-/** A hand on the screen that counts what it does: a press, or a field filled in. */
-class Hand {
-  interactions = 0
-  constructor(readonly page: Page) {}
-  async fill(label: string, text: string): Promise<void> {
-    this.interactions += 1
-    await this.page.getByLabel(label, { exact: true }).last().fill(text)
-  }
-  async press(name: string | RegExp, role: 'button' | 'link' | 'tab' = 'button'): Promise<void> {
-    this.interactions += 1
-    await this.page
-      .getByRole(role, { name, exact: typeof name === 'string' })
-      .last()
-      .click()
-  }
-}
-
-async function signIn(page: Page): Promise<Technician> {
-  const technician = new Technician(page)
-  await page.goto('/')
-  await page.getByLabel('E-mail').fill(owner.email)
-  await page.getByLabel('Password').fill(owner.password)
-  await technician.press('Sign in')
-  await expect(page.getByRole('heading', { name: 'Calls' })).toBeVisible()
-  return technician
-}
 
 test('from nothing to one’s own unit, changed wire by wire, being traced', async ({ page }) => {
   const technician = new Technician(page)
@@ -95,7 +69,7 @@ test('from nothing to one’s own unit, changed wire by wire, being traced', asy
 test('of a list of fifty units with five bad rows the good ones come in, and the bad ones are named', async ({
   page,
 }) => {
-  const technician = await signIn(page)
+  const technician = await ownShop(page)
   const rows = Array.from({ length: 50 }, (_, k) => {
     if (k === 3) return ',FC-104,fan-coil-cooling,,'
     if (k === 11) return 'Tern House,,fan-coil-cooling,,'
@@ -123,7 +97,7 @@ test('a site, a unit and a call made with no signal are on the server when it re
   page,
   context,
 }) => {
-  const technician = await signIn(page)
+  const technician = await ownShop(page)
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready
   })
@@ -157,7 +131,7 @@ test('a site, a unit and a call made with no signal are on the server when it re
 })
 
 test('a reader joins by a link, sees one site and can change nothing there', async ({ page, browser }) => {
-  const technician = await signIn(page)
+  const technician = await ownShop(page)
   await page.goto('/shop/invite')
   await page.getByLabel('Name').last().fill('Ulla Hesk')
   await page.getByLabel('E-mail').fill('ulla@tern.example')
@@ -185,7 +159,7 @@ test('a reader joins by a link, sees one site and can change nothing there', asy
 const mostForFamily = 30
 
 test('a unit from a family: six options and its plate', async ({ page }) => {
-  const technician = await signIn(page)
+  const technician = await ownShop(page)
   const hand = new Hand(page)
   await page.goto('/sites')
   await hand.press('Gannet Hall: add a unit')

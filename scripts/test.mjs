@@ -65,24 +65,22 @@ async function checks() {
   count('lint', (await show('npx', ['eslint', '.', '--max-warnings', '0'])) === 0)
 }
 
-async function unitTests(scratch) {
+/** The unit tests of some projects, on one core. */
+async function unitTests(scratch, projects, env = {}) {
+  const report = path.join(scratch, `${projects[0]}.json`)
+  const args = ['jest', '--ci', '--silent', '--maxWorkers=1', '--json', `--outputFile=${report}`]
+  const code = await show('npx', [...args, '--reporters=default', '--selectProjects', ...projects], {
+    ...env,
+    NODE_ENV: 'test',
+  })
+  await countJest(report).catch(() => count(`unit tests of ${projects.join(', ')}`, code === 0))
+}
+
+/** Those that need a database are among the rest. */
+async function otherUnitTests(scratch) {
   const postgres = await startPostgres(path.join(scratch, 'postgres'), { throwAway: true })
   undo.push(() => postgres.stop())
-  const unitReport = path.join(scratch, 'unit.json')
-  const code = await show(
-    'npx',
-    [
-      'jest',
-      '--ci',
-      '--silent',
-      '--maxWorkers=1',
-      '--json',
-      `--outputFile=${unitReport}`,
-      '--reporters=default',
-    ],
-    { TEST_DATABASE_URL: postgres.url, NODE_ENV: 'test' },
-  )
-  await countJest(unitReport).catch(() => count('unit tests', code === 0))
+  await unitTests(scratch, ['server', 'field', 'contract', 'cli'], { TEST_DATABASE_URL: postgres.url })
   await postgres.stop()
 }
 
@@ -134,8 +132,8 @@ try {
   await buildServer()
   await buildWeb()
   // one on a core, the other on the other
-  await Promise.all([unitTests(scratch), journeys(scratch).then(checks)])
-  await backups(scratch)
+  await Promise.all([unitTests(scratch, ['core']), journeys(scratch).then(checks)])
+  await Promise.all([otherUnitTests(scratch), backups(scratch)])
 } catch (error) {
   console.error(error)
   failed += 1

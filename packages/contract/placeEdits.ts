@@ -55,6 +55,11 @@ export const newDiagramSchema = object({
     .required('ladder is missing')
     .test(...keepableText),
   follows: string().strict().max(200).defined(),
+  why: string()
+    .strict()
+    .max(2000, 'why: at most 2000 letters')
+    .default('')
+    .test(...keepableText),
 })
   .noUnknown()
   .strict()
@@ -64,4 +69,6 @@ export interface NewDiagram {
   readonly ladder: string
   /** Empty: made anew. */
   readonly follows: string
+  /** Why it was made; empty: nobody said. */
+  readonly why: string
 }

@@ -7,6 +7,8 @@ export interface UnitRecord {
   readonly label: string
   readonly place: string
   readonly diagram: string
+  /** The circuit that somebody means to make of it; empty: none. */
+  readonly plan: string
   readonly make: string
   readonly serial: string
   /** A day, or empty where nobody knows. */
@@ -28,6 +30,8 @@ export interface DiagramRecord {
   readonly ladder: string
   /** The version that it was made from; empty: none. */
   readonly follows: string
+  /** Why it was made; empty: nobody said. */
+  readonly why: string
   /** It came with the program. */
   readonly isBuiltIn: boolean
 }

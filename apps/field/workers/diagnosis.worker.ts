@@ -1,11 +1,18 @@
 import { expose } from 'comlink'
+import { circuitChange, type CircuitChange } from '@jokulgale/core/changes/circuitChange'
 import { brief, doubtAbout, type Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { judge } from '@jokulgale/core/diagnosis/diagnose'
 import { foresee, prepare } from '@jokulgale/core/diagnosis/foresee'
 import type { Choosing } from '@jokulgale/core/diagnosis/nextStep'
 import type { UnitFacts } from '@jokulgale/core/diagnosis/priors'
 import { sketchOf, type Sketch } from '@jokulgale/core/diagnosis/sketch'
-import { DiagramError, knownLadder, type DiagramProblem } from '@jokulgale/core/diagram/readLadder'
+import {
+  DiagramError,
+  knownLadder,
+  readLadder,
+  type DiagramProblem,
+} from '@jokulgale/core/diagram/readLadder'
+import { withTraces } from '@jokulgale/core/circuit/tracedCalls'
 import type { Meter } from '@jokulgale/core/circuit/meter'
 import type { Conditions } from '@jokulgale/core/parts/kind'
 import type { CaseFile } from '@jokulgale/core/visit/entry'
@@ -34,6 +41,17 @@ const service = {
   proof: (ladder: string, conditions: Conditions): readonly ProofSheet[] =>
     proofSheets(knownLadder(ladder), conditions),
   plate: (ladder: string): readonly PlatePair[] => platePairs(knownLadder(ladder)),
+  /** A circuit with a trace for whatever its calls reach by now. */
+  traced: (ladder: string): string => withTraces(ladder),
+  /** What becomes of a unit when one circuit is made of another; null where either cannot be read. */
+  change: (before: string, after: string): CircuitChange | null => {
+    try {
+      return circuitChange(knownLadder(before), readLadder(after))
+    } catch (error) {
+      if (error instanceof DiagramError) return null
+      throw error
+    }
+  },
   /** A circuit that is being written: solved, or what is wrong with it line by line. */
   sketch: (ladder: string, call: string): SketchAnswer => {
     try {

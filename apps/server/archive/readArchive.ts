@@ -73,11 +73,12 @@ async function brought(db: Writes, archive: OpenArchive, { id: shopId, name }: S
     }),
     circuits: await inBatches(archiveRows<CircuitRow>(archive, 'circuits'), async (rows) => {
       await db.insert(diagrams).values(
-        rows.map(({ id, ladder, follows, madeBy, madeAt }) => ({
+        rows.map(({ id, ladder, follows, why = '', madeBy, madeAt }) => ({
           id,
           shopId,
           ladder,
           follows,
+          why,
           madeBy,
           title: titleOf(id, ladder),
           madeAt: new Date(madeAt),

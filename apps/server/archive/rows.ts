@@ -31,6 +31,8 @@ export interface CircuitRow {
   readonly title: string
   readonly ladder: string
   readonly follows: string | null
+  /** Left out of archives that are older than it. */
+  readonly why?: string
   /** Null: it came with the program. */
   readonly madeBy: string | null
   readonly madeAt: string

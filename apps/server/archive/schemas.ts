@@ -19,13 +19,17 @@ const clock = {
   additionalProperties: false,
 } as const
 
-/** A row: an object that has exactly these. */
-const row = (title: string, properties: Readonly<Record<string, object>>): object => ({
+/** A row: an object that has exactly these, but for what archives did not always have. */
+const row = (
+  title: string,
+  properties: Readonly<Record<string, object>>,
+  newer: readonly string[] = [],
+): object => ({
   $schema: draft,
   title,
   type: 'object',
   properties,
-  required: Object.keys(properties),
+  required: Object.keys(properties).filter((name) => !newer.includes(name)),
   additionalProperties: false,
 })
 
@@ -45,14 +49,19 @@ export const archiveSchemas = {
     site: idOrNull,
     closedAt: momentOrNull,
   }),
-  circuits: row('A version of a circuit, as ladder text', {
-    id: text(200),
-    title: text(1000),
-    ladder: text(60_000),
-    follows: { type: ['string', 'null'], maxLength: 200 },
-    madeBy: idOrNull,
-    madeAt: moment,
-  }),
+  circuits: row(
+    'A version of a circuit, as ladder text',
+    {
+      id: text(200),
+      title: text(1000),
+      ladder: text(60_000),
+      follows: { type: ['string', 'null'], maxLength: 200 },
+      why: text(2000),
+      madeBy: idOrNull,
+      madeAt: moment,
+    },
+    ['why'],
+  ),
   'place-edits': row('What was said of a site or a unit; what each is follows from all of them', {
     id,
     by: idOrNull,

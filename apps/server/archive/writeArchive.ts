@@ -112,8 +112,8 @@ async function* circuitsOf(db: Reads, shopId: string): AsyncIterable<CircuitRow>
         .limit(pageSize),
     ({ id }) => id,
   )
-  for await (const { id, title, ladder, follows, madeBy, madeAt } of rows)
-    yield { id, title, ladder, follows, madeBy, madeAt: atMoment(madeAt) }
+  for await (const { id, title, ladder, follows, why, madeBy, madeAt } of rows)
+    yield { id, title, ladder, follows, why, madeBy, madeAt: atMoment(madeAt) }
 }
 
 async function* placeEditsOf(db: Reads, shopId: string): AsyncIterable<PlaceEditRow> {

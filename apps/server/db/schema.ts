@@ -140,6 +140,8 @@ export const diagrams = pgTable(
     ladder: text('ladder').notNull(),
     /** The version that it was made from. */
     follows: text('follows'),
+    /** Why it was made, in the words of whoever made it. */
+    why: text('why').notNull().default(''),
     /** Null: it came with the program. */
     madeBy: uuid('made_by'),
     madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
@@ -159,6 +161,8 @@ export const units = pgTable(
     label: text('label').notNull(),
     place: text('place').notNull(),
     diagramId: text('diagram_id').notNull(),
+    /** The circuit that somebody means to make of it. */
+    planId: text('plan_id'),
     make: text('make').notNull(),
     serial: text('serial').notNull(),
     installed: date('installed'),
@@ -168,6 +172,7 @@ export const units = pgTable(
     unique('units_in_shop').on(table.shopId, table.id),
     foreignKey({ columns: [table.shopId, table.siteId], foreignColumns: [sites.shopId, sites.id] }),
     foreignKey({ columns: [table.shopId, table.diagramId], foreignColumns: [diagrams.shopId, diagrams.id] }),
+    foreignKey({ columns: [table.shopId, table.planId], foreignColumns: [diagrams.shopId, diagrams.id] }),
   ],
 )
 

@@ -13,6 +13,7 @@ export const diagramColumns = {
   title: diagrams.title,
   ladder: diagrams.ladder,
   follows: diagrams.follows,
+  why: diagrams.why,
   madeBy: diagrams.madeBy,
 }
 
@@ -20,7 +21,7 @@ export const diagramRecord = ({
   follows,
   madeBy,
   ...row
-}: Pick<typeof diagrams.$inferSelect, 'id' | 'title' | 'ladder' | 'follows' | 'madeBy'>): DiagramRecord => ({
+}: Pick<typeof diagrams.$inferSelect, keyof typeof diagramColumns>): DiagramRecord => ({
   ...row,
   follows: follows ?? '',
   isBuiltIn: madeBy === null,
@@ -64,6 +65,7 @@ export async function storeDiagram(db: Database, who: Who, sent: NewDiagram): Pr
       title,
       ladder: sent.ladder,
       follows: sent.follows === '' ? null : sent.follows,
+      why: sent.why,
       madeBy: who.personId,
     })
     .onConflictDoNothing()

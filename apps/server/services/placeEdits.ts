@@ -162,7 +162,7 @@ async function knownReferences(
   folded: readonly FoldedPlace[],
 ): Promise<References> {
   const siteIds = [...new Set(folded.map(({ site }) => site.value))].filter(isUuid)
-  const diagramIds = [...new Set(folded.map(({ diagram }) => diagram.value))]
+  const diagramIds = [...new Set(folded.flatMap(({ diagram, plan }) => [diagram.value, plan.value]))]
   const [foundSites, foundDiagrams] = await Promise.all([
     db
       .select({ id: sites.id })
@@ -179,14 +179,14 @@ async function knownReferences(
   }
 }
 
-function unknownReferences(known: References, { site, diagram }: FoldedPlace): readonly FieldProblem[] {
+function unknownReferences(known: References, { site, diagram, plan }: FoldedPlace): readonly FieldProblem[] {
   return [
     ...(known.sites.has(site.value.toLowerCase()) || site.value === ''
       ? []
       : [{ field: 'site', message: 'this site is not known in this shop' }]),
-    ...(known.diagrams.has(diagram.value) || diagram.value === ''
-      ? []
-      : [{ field: 'diagram', message: 'this circuit is not known in this shop' }]),
+    ...Object.entries({ diagram, plan })
+      .filter(([, { value }]) => value !== '' && !known.diagrams.has(value))
+      .map(([field]) => ({ field, message: 'this circuit is not known in this shop' })),
   ]
 }
 
@@ -229,6 +229,7 @@ async function writeUnits(db: Writes, shopId: string, folded: FoldedPlaces): Pro
     label: unit.label.value.trim(),
     place: unit.place.value,
     diagramId: unit.diagram.value,
+    planId: unit.plan.value === '' ? null : unit.plan.value,
     make: unit.make.value,
     serial: unit.serial.value,
     installed: unit.installed.value === '' ? null : unit.installed.value,
@@ -244,6 +245,7 @@ async function writeUnits(db: Writes, shopId: string, folded: FoldedPlaces): Pro
         label: written(units.label),
         place: written(units.place),
         diagramId: written(units.diagramId),
+        planId: written(units.planId),
         make: written(units.make),
         serial: written(units.serial),
         installed: written(units.installed),

@@ -21,6 +21,7 @@ export const unitColumns = {
   label: units.label,
   place: units.place,
   diagram: units.diagramId,
+  plan: sql<string>`coalesce(${units.planId}, '')`,
   make: units.make,
   serial: units.serial,
   installed: sql<string>`coalesce(${units.installed}::text, '')`,
@@ -61,10 +62,12 @@ export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<P
   }
 }
 
-/** Circuits that the units of a site have, or that visits to them began with. */
+/** Circuits that the units of a site have or are to have, or that visits to them began with. */
 const ofSite = (db: Database, siteId: string): SQL | undefined =>
   or(
-    inArray(diagrams.id, db.select({ id: units.diagramId }).from(units).where(eq(units.siteId, siteId))),
+    ...[units.diagramId, units.planId].map((id) =>
+      inArray(diagrams.id, db.select({ id }).from(units).where(eq(units.siteId, siteId))),
+    ),
     inArray(
       diagrams.id,
       db

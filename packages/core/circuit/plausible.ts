@@ -1,6 +1,7 @@
 import { feedingOf, ratedAmps } from '../diagram/feeding'
 import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { Circuit } from './circuit'
+import { runsFromAmps } from './loadAmps'
 import { clampAmps } from './meter'
 import { situationOf } from './situation'
 import { isPowerLoad } from '../parts/powerLoad'
@@ -90,9 +91,6 @@ function circuitSizes(diagram: Diagram, healthy: readonly Circuit[]): readonly I
       : []
   })
 }
-
-/** Amps from which a load runs. */
-const runsFromAmps = 0.1
 
 const runs = ({ healthy, network }: Circuit, { id }: Part): boolean =>
   network.links.some(

@@ -1,5 +1,5 @@
 import { display, type Meter } from '../circuit/meter'
-import { callWords, partWords, type Diagram } from '../diagram/diagram'
+import { callWords, partWords, zoneWords, type Diagram } from '../diagram/diagram'
 import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
@@ -73,7 +73,7 @@ function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
     to: step.to,
     fromWords: point(step.from),
     toWords: point(step.to),
-    zone: zoneWords(diagram, diagram.points.get(step.from)?.zone),
+    zone: zoneWords(diagram, diagram.points.get(step.from)?.zone ?? ''),
   }
 }
 
@@ -91,7 +91,7 @@ function lookAsk(diagnosis: Diagnosis, step: LookStep): LookAsk {
     do: 'look',
     of: step.of,
     ofWords: partWords(diagram, step.of),
-    zone: zoneWords(diagram, part?.zone),
+    zone: zoneWords(diagram, part?.zone ?? ''),
     answers: step.outcomes.map(({ seen }) => ({ what: seen ?? '', words: seenWords(seen ?? '') })),
   }
 }
@@ -108,9 +108,6 @@ function waitAsk(diagnosis: Diagnosis, step: WaitStep): WaitAsk {
     reason: 'A delay still runs. A judgement before it has passed is a wrong judgement.',
   }
 }
-
-const zoneWords = (diagram: Diagram, zone: string | undefined): string =>
-  diagram.zones.get(zone ?? '')?.words ?? ''
 
 function factsOf(
   { model, belief }: Diagnosis,

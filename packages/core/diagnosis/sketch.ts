@@ -1,9 +1,9 @@
-import { clampAmps } from '../circuit/meter'
+import { loadAmps } from '../circuit/loadAmps'
+import { partWords } from '../diagram/diagram'
 import { readLadder } from '../diagram/readLadder'
 import { gather } from '../visit/evidence'
 import { UnitModel } from './predictor'
 import { healthyStrips, type Strip } from './strip'
-import { isPowerLoad } from '../parts/powerLoad'
 
 /** A load as a healthy unit runs it. */
 export interface SketchedLoad {
@@ -33,20 +33,18 @@ export function sketchOf(ladder: string, call: string): Sketch {
   const model = new UnitModel(diagram)
   const strips = healthyStrips(model, findings)
   const { circuit } = model.situation(findings.now)
-  const { healthy, network } = circuit
-  const loads = network.links.flatMap(({ part, role }, link): readonly SketchedLoad[] =>
-    part && role === 'load' && isPowerLoad(part.kind)
-      ? [{ part: part.id, words: part.words, amps: clampAmps(healthy, link) }]
-      : [],
-  )
-  const most = new Map<string, SketchedLoad>()
-  for (const load of loads) if (load.amps >= (most.get(load.part)?.amps ?? 0)) most.set(load.part, load)
+  const { healthy } = circuit
+  const loads = [...loadAmps(healthy)].map(([part, amps]) => ({
+    part,
+    words: partWords(diagram, part),
+    amps,
+  }))
   return {
     title: diagram.title,
     calls: diagram.calls.map(({ id, words }) => ({ id, words })),
     call: shown.id,
     strips,
-    loads: [...most.values()],
+    loads,
     oscillates: healthy.oscillates,
   }
 }

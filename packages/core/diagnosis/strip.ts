@@ -1,4 +1,4 @@
-import { partOfPoint, terminalOfPoint, type Trace } from '../diagram/diagram'
+import { partOfPoint, terminalOfPoint, zoneWords, type Trace } from '../diagram/diagram'
 import { nodeOf } from '../circuit/meter'
 import { conductingPath, type PathStep } from '../circuit/path'
 import type { PartSymbol } from '../parts/kind'
@@ -151,7 +151,7 @@ function stopOf(
     {
       point: point.id,
       words: point.words,
-      zone: diagram.zones.get(point.zone)?.words ?? '',
+      zone: zoneWords(diagram, point.zone),
       by: leads(situation, step, before),
       expected,
       measured,

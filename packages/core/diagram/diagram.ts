@@ -126,6 +126,9 @@ export interface Diagram {
 /** A part as one says it; its id where the diagram does not have it. */
 export const partWords = ({ parts }: Diagram, id: string): string => parts.get(id)?.words ?? id
 
+/** A place on the unit as one says it; its id where the diagram does not have it. */
+export const zoneWords = ({ zones }: Diagram, id: string): string => zones.get(id)?.words ?? id
+
 /** A call as one says it; its id where the unit does not have it. */
 export const callWords = ({ calls }: Diagram, id: string): string =>
   calls.find((call) => call.id === id)?.words ?? id

@@ -7,8 +7,8 @@ import type { Diagram, Wire } from './diagram'
 export type LadderEdit =
   { readonly is: 'text'; readonly text: string } | { readonly is: 'problem'; readonly message: string }
 
-const edited = (text: string): LadderEdit => ({ is: 'text', text })
-const problem = (message: string): LadderEdit => ({ is: 'problem', message })
+export const edited = (text: string): LadderEdit => ({ is: 'text', text })
+export const problem = (message: string): LadderEdit => ({ is: 'problem', message })
 
 /** A kind of part that a wire can lead through, with the terminals that it enters and leaves by. */
 export interface ThroughKind {
@@ -45,7 +45,7 @@ export interface NewPart {
   readonly zone: string
 }
 
-const partName = /^[A-Z][A-Z0-9]*$/
+export const partName = /^[A-Z][A-Z0-9]*$/
 
 /** Puts a part into a wire: the wire leads to it, and on from it in the same colour and number. */
 export function insertPart(text: string, diagram: Diagram, wire: Wire, part: NewPart): LadderEdit {
@@ -94,8 +94,8 @@ export function takePartOut(text: string, diagram: Diagram, id: string): LadderE
   )
 }
 
-const wireWord = /^[A-Za-z][A-Za-z0-9]*$/
-const wireNumber = /^[A-Za-z0-9/]+$/
+export const wireWord = /^[A-Za-z][A-Za-z0-9]*$/
+export const wireNumber = /^[A-Za-z0-9/]+$/
 
 /** Gives a wire the colour and number that it has in the panel. */
 export function relabelWire(text: string, wire: Wire, color: string, number: string): LadderEdit {
@@ -152,7 +152,8 @@ function rewire(text: string, wire: Wire, written: (wire: Wire) => string): stri
   return lines.map((line, k) => (k === at ? line.replace(pattern, () => written(wire)) : line)).join('\n')
 }
 
-function afterLastPart(text: string, line: string): string {
+/** The text with a line for a part more, behind the others. */
+export function afterLastPart(text: string, line: string): string {
   const lines = text.split('\n')
   const last = lines.findLastIndex((each) => each.startsWith('part '))
   return [...lines.slice(0, last + 1), line, ...lines.slice(last + 1)].join('\n')

@@ -35,6 +35,8 @@ export const contactor: PartKind = {
   breaksLine: true,
   likelier: ['wear'],
   ageShown: true,
+  // the middle of 4 to 6
+  inrushTimes: 5,
   ratings: [
     ['coilVolts', 'Coil volts'],
     ['poles', 'Poles'],

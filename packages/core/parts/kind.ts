@@ -199,6 +199,8 @@ export interface PartKind {
   behave?(now: Now): Wants
   /** Acts only when all else is at rest: a fuse does not open on a start. */
   readonly slow?: true
+  /** How many times its holding current its coil draws until the armature is in. */
+  readonly inrushTimes?: number
   /** It opens on too much current, and as what. */
   readonly overcurrent?: 'fuse' | 'breaker'
   /** Seconds that a slow part takes to act on what it feels: of several the soonest acts, and the rest feel what is left. */

@@ -3,7 +3,7 @@ import type { Clock } from '../visit/clock'
 /** What is kept of a site and of a unit; every value is text, and an empty one is not known. */
 export const placeFields = {
   site: ['name', 'address', 'access', 'archived'],
-  unit: ['site', 'label', 'place', 'diagram', 'make', 'serial', 'installed', 'archived'],
+  unit: ['site', 'label', 'place', 'diagram', 'plan', 'make', 'serial', 'installed', 'archived'],
 } as const
 
 export type PlaceKind = keyof typeof placeFields

@@ -1,4 +1,5 @@
 import { Circuit } from '../circuit/circuit'
+import { runsFromAmps } from '../circuit/loadAmps'
 import { clampAmps, valueBetween } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import { terminalOfPoint, type Diagram } from '../diagram/diagram'
@@ -22,8 +23,6 @@ export interface ProofSheet {
   readonly lines: readonly ProofLine[]
 }
 
-/** Below this a load counts as still, amperes. */
-const runsFromAmps = 0.1
 /** A reading further off than this share asks for a second look. */
 const nearShare = 0.15
 

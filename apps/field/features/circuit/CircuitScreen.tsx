@@ -1,9 +1,7 @@
-import { useRouter } from 'expo-router'
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
 import { View } from 'react-native'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
-import { Check } from '../../ui/Check'
 import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
@@ -13,10 +11,14 @@ import { Screen, useWide } from '../../ui/Screen'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
-import { useSync } from '../sync/SyncContext'
 import { StripView } from '../trace/StripView'
+import { ChangeView } from './ChangeView'
+import { KeepFoot } from './KeepFoot'
+import { LeadsForm } from './LeadsForm'
 import { PlateForm } from './PlateForm'
 import { StopSheet } from './StopSheet'
+import { readable } from './readable'
+import { useCircuitChange } from './useCircuitChange'
 import { useHistory } from './useHistory'
 import { useSketch, type Sketched } from './useSketch'
 
@@ -39,8 +41,10 @@ export function CircuitScreen({ unitId }: { readonly unitId: string }) {
 
 const ways = [
   { id: 'strip', words: 'On the strip' },
+  { id: 'leads', words: 'Lead by lead' },
   { id: 'plate', words: 'Plate' },
   { id: 'text', words: 'As text' },
+  { id: 'change', words: 'What changes' },
 ] as const
 
 interface CircuitEditorProps {
@@ -63,7 +67,13 @@ function CircuitEditor({ unit, diagram }: CircuitEditorProps) {
     </Suspense>
   )
   const drawing = <Drawing sketched={sketched} text={text} onCall={setCall} onEdited={set} />
-  const written = { strip: drawing, plate: <PlateForm text={text} onEdited={set} />, text: editor }
+  const written = {
+    strip: drawing,
+    leads: <LeadsForm text={text} onEdited={set} />,
+    plate: <PlateForm text={text} onEdited={set} />,
+    text: editor,
+    change: <Changes before={diagram.ladder} after={text} />,
+  }
   return (
     <Screen
       maxWidth={wide ? 1180 : 760}
@@ -76,7 +86,7 @@ function CircuitEditor({ unit, diagram }: CircuitEditorProps) {
         />
       }
       foot={
-        <SaveFoot
+        <KeepFoot
           unit={unit}
           diagram={diagram}
           text={text}
@@ -101,6 +111,19 @@ function CircuitEditor({ unit, diagram }: CircuitEditorProps) {
         written[way]
       )}
     </Screen>
+  )
+}
+
+/** What the edits so far make of the circuit that the unit has. */
+function Changes({ before, after }: { readonly before: string; readonly after: string }) {
+  const change = useCircuitChange(before, after)
+  const diagrams = useMemo(() => [readable(before), readable(after)] as const, [before, after])
+  const [was, now] = diagrams
+  if (!was || !now) return <Words quiet>Put right what is marked first.</Words>
+  return change ? (
+    <ChangeView change={change} before={was} after={now} />
+  ) : (
+    <Words quiet>Solving both …</Words>
   )
 }
 
@@ -172,50 +195,6 @@ function Drawing({ sketched: { sketch, problems }, text, onCall, onEdited }: Dra
           }}
         />
       ) : null}
-    </View>
-  )
-}
-
-interface SaveFootProps extends CircuitEditorProps {
-  readonly text: string
-  readonly isChanged: boolean
-  readonly problems: number
-}
-
-/** Keeps the circuit as a new version, for this unit and those that have had the same one. */
-function SaveFoot({ unit, diagram, text, isChanged, problems }: SaveFootProps) {
-  const sync = useSync()
-  const router = useRouter()
-  const units = useAppSelector((state) => state.places.places?.units ?? [])
-  const [withSisters, setWithSisters] = useState(false)
-  const sisters = units.filter(
-    (other) => other.diagram === diagram.id && other.site === unit.site && other.id !== unit.id,
-  )
-  const keep = async (): Promise<void> => {
-    const made = await sync.makeDiagram(text, diagram.id)
-    for (const { id } of [unit, ...(withSisters ? sisters : [])])
-      await sync.editPlace('unit', id, [{ field: 'diagram', from: diagram.id, to: made }])
-    router.navigate(`/units/${unit.id}`)
-  }
-  return (
-    <View style={{ padding: space.medium, gap: space.small }}>
-      {isChanged && sisters.length > 0 ? (
-        <Check
-          title={`Also for ${sisters.map(({ label }) => label).join(', ')}, which have had the same`}
-          on={withSisters}
-          onPress={() => {
-            setWithSisters(!withSisters)
-          }}
-        />
-      ) : null}
-      <Press
-        kind="main"
-        title={problems > 0 ? 'Put right what is marked first' : 'Keep this circuit'}
-        disabled={!isChanged || problems > 0}
-        onPress={() => {
-          void keep()
-        }}
-      />
     </View>
   )
 }

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { View } from 'react-native'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
-import type { Diagram, Wire } from '@jokulgale/core/diagram/diagram'
+import { zoneWords, type Diagram, type Wire } from '@jokulgale/core/diagram/diagram'
 import {
   insertPart,
   landElsewhere,
@@ -10,7 +10,6 @@ import {
   throughKinds,
   type LadderEdit,
 } from '@jokulgale/core/diagram/editLadder'
-import { DiagramError, readLadder } from '@jokulgale/core/diagram/readLadder'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
@@ -19,6 +18,8 @@ import { Row } from '../../ui/Row'
 import { Sheet } from '../../ui/Sheet'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { freeName } from './freeName'
+import { readable } from './readable'
 
 interface StopSheetProps {
   readonly text: string
@@ -59,16 +60,6 @@ export function StopSheet({ text, stop, onEdited, onClose }: StopSheetProps) {
       {!wire && !part ? <Words quiet>This is where the path begins. Tap a stop further down.</Words> : null}
     </Sheet>
   )
-}
-
-/** The circuit of a text; null while the text cannot be read, as the marks beside it say. */
-function readable(text: string): Diagram | null {
-  try {
-    return readLadder(text)
-  } catch (error) {
-    if (error instanceof DiagramError) return null
-    throw error
-  }
 }
 
 interface WireFormsProps {
@@ -114,18 +105,6 @@ function WireForms({ text, diagram, wire, take }: WireFormsProps) {
   )
 }
 
-/** A name that is free, from the words of a kind: `LPS`, then `LPS2`. */
-function freeName(diagram: Diagram, words: string): string {
-  const letters = words
-    .split(/[^a-z]+/i)
-    .map(([first]) => first ?? '')
-    .join('')
-    .toUpperCase()
-  let name = letters
-  for (let k = 2; diagram.parts.has(name); k++) name = `${letters}${k}`
-  return name
-}
-
 function InsertForm({ text, diagram, wire, take }: WireFormsProps) {
   const [sought, setSought] = useState('')
   const zone = diagram.points.get(wire.to)?.zone ?? ''
@@ -137,7 +116,7 @@ function InsertForm({ text, diagram, wire, take }: WireFormsProps) {
         <Row
           key={kind.kind}
           title={kind.words}
-          below={`as ${freeName(diagram, kind.words)}, in ${diagram.zones.get(zone)?.words ?? zone}`}
+          below={`as ${freeName(diagram, kind.words)}, in ${zoneWords(diagram, zone)}`}
           onPress={() => {
             const words = `${kind.words.charAt(0).toUpperCase()}${kind.words.slice(1)}`
             take(insertPart(text, diagram, wire, { id: freeName(diagram, kind.words), kind, words, zone }))

@@ -11,6 +11,15 @@ import { useSync } from '../sync/SyncContext'
 
 /** The families come when they are asked for: most calls never need them. */
 const FamilyForm = lazy(() => import('../circuit/FamilyForm'))
+const BareForm = lazy(() => import('../circuit/BareForm'))
+
+/** How a circuit comes to be: taken as it is, put together, or begun from nothing. */
+type Way = 'taken' | 'by-options' | 'from-nothing'
+const titles: Readonly<Record<Way, string>> = {
+  taken: 'Circuit',
+  'by-options': 'By its options',
+  'from-nothing': 'From nothing',
+}
 
 interface CircuitChooserProps {
   readonly circuits: readonly DiagramRecord[]
@@ -30,7 +39,7 @@ export function CircuitChooser({
   asks = 'Choose its circuit',
 }: CircuitChooserProps) {
   const [open, setOpen] = useState(false)
-  const [byOptions, setByOptions] = useState(false)
+  const [way, setWay] = useState<Way>('taken')
   const [sought, setSought] = useState('')
   const sync = useSync()
   const now = circuits.find(({ id }) => id === chosen)
@@ -38,12 +47,15 @@ export function CircuitChooser({
   const fitting = circuits.filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)))
   const close = (): void => {
     setOpen(false)
-    setByOptions(false)
+    setWay('taken')
   }
   const take = async (ladder: string): Promise<void> => {
     const same = circuits.find((circuit) => circuit.ladder === ladder)
     onChoose(same?.id ?? (await sync.makeDiagram(ladder, '')))
     close()
+  }
+  const begin = (ladder: string): void => {
+    void take(ladder)
   }
   return (
     <View>
@@ -58,21 +70,23 @@ export function CircuitChooser({
         }}
       />
       {error ? <Notice kind="wrong">{error}</Notice> : null}
-      <Sheet title={byOptions ? 'By its options' : 'Circuit'} open={open} onClose={close}>
-        {byOptions ? (
-          <Suspense fallback={<Words quiet>The families are coming …</Words>}>
-            <FamilyForm
-              onTake={(ladder) => {
-                void take(ladder)
-              }}
-            />
+      <Sheet title={titles[way]} open={open} onClose={close}>
+        {way !== 'taken' ? (
+          <Suspense fallback={<Words quiet>One moment …</Words>}>
+            {way === 'by-options' ? <FamilyForm onTake={begin} /> : <BareForm onTake={begin} />}
           </Suspense>
         ) : (
           <>
             <Press
               title="Put it together by its options"
               onPress={() => {
-                setByOptions(true)
+                setWay('by-options')
+              }}
+            />
+            <Press
+              title="From nothing, lead by lead"
+              onPress={() => {
+                setWay('from-nothing')
               }}
             />
             <Field

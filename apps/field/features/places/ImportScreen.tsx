@@ -80,7 +80,7 @@ function Preview({
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set())
   const [problem, setProblem] = useState('')
   const [busy, setBusy] = useState(false)
-  const circuits = circuitsToChoose(places.diagrams)
+  const circuits = circuitsToChoose(places.diagrams, places.units)
   const mapping = { ...mappingOf(heads), ...chosenColumns }
   const listed = listedUnits(rows, mapping, circuits, usual, new Date().getFullYear() + 1)
   const good = listed.filter(({ problems }) => problems.length === 0)

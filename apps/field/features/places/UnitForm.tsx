@@ -92,7 +92,7 @@ export function UnitForm({ id, siteId }: { readonly id: string | null; readonly 
         name="diagram"
         render={({ field, fieldState }) => (
           <CircuitChooser
-            circuits={circuitsToChoose(places?.diagrams ?? [])}
+            circuits={circuitsToChoose(places?.diagrams ?? [], places?.units ?? [])}
             chosen={field.value}
             onChoose={field.onChange}
             error={fieldState.error?.message}

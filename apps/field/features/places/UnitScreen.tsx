@@ -4,6 +4,7 @@ import { View } from 'react-native'
 import type { UnitRecord } from '@jokulgale/contract/places'
 import { dayWords } from '../../ui/days'
 import { Heading } from '../../ui/Heading'
+import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
 import { Screen } from '../../ui/Screen'
@@ -88,6 +89,7 @@ export function UnitScreen({ id }: { readonly id: string }) {
           />
         </View>
       ) : null}
+      <Drawn unit={unit} />
       {glance ? <Glance glance={glance} /> : null}
       {glance?.history ? (
         <Suspense fallback={null}>
@@ -113,6 +115,28 @@ export function UnitScreen({ id }: { readonly id: string }) {
         ))}
       </View>
     </Screen>
+  )
+}
+
+/** Why its circuit is drawn as it is, and what is planned to become of it. */
+function Drawn({ unit }: { readonly unit: UnitRecord }) {
+  const router = useRouter()
+  const diagrams = useAppSelector((state) => state.places.places?.diagrams ?? [])
+  const why = diagrams.find(({ id }) => id === unit.diagram)?.why
+  const plan = diagrams.find(({ id }) => id === unit.plan)
+  return (
+    <>
+      {why ? <Notice kind="plain">{`Its circuit: ${why}`}</Notice> : null}
+      {plan ? (
+        <Row
+          title={`Planned: ${plan.why || plan.title}`}
+          below="What is moved, what it does, how it is proven"
+          onPress={() => {
+            router.navigate(`/units/${unit.id}/plan`)
+          }}
+        />
+      ) : null}
+    </>
   )
 }
 

@@ -1,7 +1,16 @@
-import type { DiagramRecord } from '@jokulgale/contract/places'
+import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 
-/** The circuits that a unit may be given: the newest of each line of versions, those of the program first. */
-export function circuitsToChoose(diagrams: readonly DiagramRecord[]): readonly DiagramRecord[] {
+/**
+ * The circuits that a unit may be given: the newest of each line of versions, those of the program first. What is only
+ * planned for a unit is not among them, and supersedes nothing.
+ */
+export function circuitsToChoose(
+  all: readonly DiagramRecord[],
+  units: readonly Pick<UnitRecord, 'diagram' | 'plan'>[],
+): readonly DiagramRecord[] {
+  const had = new Set(units.map(({ diagram }) => diagram))
+  const planned = new Set(units.map(({ plan }) => plan).filter((id) => !had.has(id)))
+  const diagrams = all.filter(({ id }) => !planned.has(id))
   const followed = new Set(diagrams.filter(({ isBuiltIn }) => isBuiltIn).map(({ follows }) => follows))
   const superseded = new Set(diagrams.filter(({ isBuiltIn }) => !isBuiltIn).map(({ follows }) => follows))
   return diagrams

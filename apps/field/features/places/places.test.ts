@@ -11,6 +11,7 @@ const circuit = (id: string, follows: string, isBuiltIn: boolean) => ({
   title: id,
   ladder: '',
   follows,
+  why: '',
   isBuiltIn,
 })
 const unit = {
@@ -19,6 +20,7 @@ const unit = {
   label: 'RTU-1',
   place: 'Roof',
   diagram: 'd',
+  plan: '',
   make: '',
   serial: '',
   installed: '',
@@ -48,7 +50,7 @@ test('what was made here shows over what the server has, in the order that it wa
       edit(1, 'u', 'serial', 'first'),
       edit(3, 'new', 'name', 'Tern House', 'site'),
     ],
-    [{ id: 'own', ladder: builtInUnitText('fan-coil-cooling'), follows: 'd' }],
+    [{ id: 'own', ladder: builtInUnitText('fan-coil-cooling'), follows: 'd', why: '' }],
   )
   expect(shown.units[0].serial).toBe('second')
   expect(shown.sites.map(({ name }) => name)).toEqual(['Gannet Hall', 'Tern House'])
@@ -70,7 +72,10 @@ test('of each line of versions only the newest is offered; one of the program st
     circuit('own', 'rooftop 2', false),
     circuit('own 2', 'own', false),
   ]
-  expect(circuitsToChoose(all).map(({ id }) => id)).toEqual(['rooftop 2', 'own 2'])
+  expect(circuitsToChoose(all, []).map(({ id }) => id)).toEqual(['rooftop 2', 'own 2'])
+  // planned for a unit, it is not there yet
+  const planned = [{ diagram: 'own', plan: 'own 2' }]
+  expect(circuitsToChoose(all, planned).map(({ id }) => id)).toEqual(['rooftop 2', 'own'])
 })
 
 test('a list makes each site once, and changes a unit that is there rather than doubling it', () => {

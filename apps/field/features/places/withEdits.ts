@@ -11,6 +11,7 @@ const newUnit = (id: string): UnitRecord => ({
   label: '',
   place: '',
   diagram: '',
+  plan: '',
   make: '',
   serial: '',
   installed: '',
@@ -60,10 +61,11 @@ const withChange = <T>(record: T, { field, to }: FieldChange): T => ({
   [field]: field === 'archived' ? to === 'yes' : to,
 })
 
-const asRecord = ({ id, ladder, follows }: NewDiagram): DiagramRecord => ({
+const asRecord = ({ id, ladder, follows, why }: NewDiagram): DiagramRecord => ({
   id,
   title: knownLadder(ladder).title,
   ladder,
   follows,
+  why,
   isBuiltIn: false,
 })

@@ -9,6 +9,7 @@ import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
+import { SharePress } from '../../ui/SharePress'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { PhotoRow } from '../photo/PhotoRow'
@@ -178,11 +179,6 @@ function HandOn({ visit }: { readonly visit: OpenVisit }) {
     diagram,
     state.repairs.map(({ body }) => body.words ?? body.of),
   )
-  const share = async (): Promise<void> => {
-    if (typeof navigator.share === 'function')
-      await navigator.share({ title: unit.label, text: summary }).catch(() => undefined)
-    else await navigator.clipboard.writeText(summary).catch(() => undefined)
-  }
   const sisters = (places?.units ?? []).filter(
     (other) =>
       other.id !== unit.id &&
@@ -208,12 +204,7 @@ function HandOn({ visit }: { readonly visit: OpenVisit }) {
         </View>
       </Part>
       <Part title="Ask for support">
-        <Press
-          title="Share a summary"
-          onPress={() => {
-            void share()
-          }}
-        />
+        <SharePress title="Share a summary" subject={unit.label} text={summary} />
         <Field label="Their advice" value={advice} onChangeText={setAdvice} multiline />
         <Press
           title="Log the advice"

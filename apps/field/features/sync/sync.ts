@@ -241,8 +241,8 @@ export class Sync {
   }
 
   /** Keeps a circuit, made from another or anew. Gives its identity. */
-  async makeDiagram(ladder: string, follows: string): Promise<string> {
-    const diagram = { id: newId(), ladder, follows, by: this.me(), sent: false }
+  async makeDiagram(ladder: string, follows: string, why = ''): Promise<string> {
+    const diagram = { id: newId(), ladder, follows, why, by: this.me(), sent: false }
     await this.aloud(writeDiagram(diagram))
     this.store.dispatch(diagramMade(diagram))
     void this.send()
