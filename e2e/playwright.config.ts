@@ -5,6 +5,7 @@ export default defineConfig({
   // a loaded machine is slow, not wrong
   timeout: 400_000,
   expect: { timeout: 30_000 },
+  // circuits are drawn in the shop that an earlier journey has made
   workers: 1,
   forbidOnly: true,
   reporter: [['line'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
@@ -12,6 +13,7 @@ export default defineConfig({
     baseURL: process.env.E2E_ORIGIN,
     viewport: { width: 390, height: 844 },
     hasTouch: true,
+    actionTimeout: 60_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

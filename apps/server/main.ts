@@ -7,6 +7,7 @@ import { migrateDatabase } from './db/migrate'
 import { loadDemo } from './demo/load'
 import { PictureDesk } from './pictures/pictureDesk'
 import { bringShopsUpToDate } from './services/shops'
+import { bringSummariesUpToDate } from './services/summaries'
 
 const environment: Readonly<Record<string, string | undefined>> = process.env
 const required = (name: string): string => {
@@ -22,6 +23,7 @@ const { pool, db } = connect(required('DATABASE_URL'), (error) => {
 await migrateDatabase(pool, path.join(required('SERVER_ROOT'), 'db', 'migrations'))
 if (process.env.DEMO !== 'none') await loadDemo(db)
 await bringShopsUpToDate(db)
+await bringSummariesUpToDate(db)
 
 const faces = createRequire(import.meta.url)
 const face = (name: string): string => faces.resolve(`@expo-google-fonts/atkinson-hyperlegible-next/${name}`)

@@ -1,3 +1,6 @@
+import { asc } from 'drizzle-orm'
+import { unitSummaries, visitWords } from './db/schema'
+import { bringSummariesUpToDate } from './services/summaries'
 import { client, demoClient, entryOf, openServer, stranger, uuid, type Ask } from './testServer'
 
 const server = openServer()
@@ -66,6 +69,33 @@ test('a bridge across a high-pressure control is recorded, and marked unsafe', a
   expect(body.measures.find((measure: { visit: string }) => measure.visit === visit)).toMatchObject({
     unsafe: true,
   })
+})
+
+test('what is kept beside the logs is what the logs come to, made anew', async () => {
+  const { ask, visit, say } = await begun()
+  const [noted] = await say(
+    { kind: 'action', do: 'bridge', of: 'LAL.1', to: 'LAL.2' },
+    { kind: 'note', words: 'a guillemot nests behind the panel' },
+  )
+  await say({ kind: 'note', words: 'taken back: a razorbill' }, { kind: 'retracted', entry: noted })
+  const kept = async () => ({
+    summaries: await server.db.select().from(unitSummaries).orderBy(asc(unitSummaries.unitId)),
+    words: await server.db.select().from(visitWords).orderBy(asc(visitWords.visitId)),
+    register: (await ask('GET', '/temporary')).body,
+    experience: (await ask('GET', '/experience')).body,
+    found: (await ask('GET', '/search?words=guillemot')).body,
+  })
+  // what nobody has said anything of yet has no row until it is made anew
+  await server.db.update(unitSummaries).set({ version: 0 })
+  await bringSummariesUpToDate(server.db)
+  const before = await kept()
+  expect(before.found.visits).toMatchObject([{ visit, words: 'a guillemot nests behind the panel' }])
+  expect(before.summaries.length).toBeGreaterThan(5)
+  await server.db.delete(unitSummaries)
+  await server.db.delete(visitWords)
+  expect((await kept()).register.measures).toEqual([])
+  expect(await bringSummariesUpToDate(server.db)).toBeGreaterThan(5)
+  expect(await kept()).toEqual(before)
 })
 
 test('R to C is refused, and nothing is kept', async () => {

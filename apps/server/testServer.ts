@@ -8,6 +8,7 @@ import { connect } from './db/connect'
 import { migrateDatabase } from './db/migrate'
 import { diagrams, people, shops, sites, units } from './db/schema'
 import { loadDemo } from './demo/load'
+import { bringSummariesUpToDate } from './services/summaries'
 import { PictureDesk } from './pictures/pictureDesk'
 import { demoSignIn } from './demo/scenario'
 
@@ -38,6 +39,7 @@ export function openServer() {
     const folder = path.join(__dirname, 'db', 'migrations')
     await Promise.all([migrateDatabase(pool, folder), migrateDatabase(pool, folder)])
     await loadDemo(db)
+    await bringSummariesUpToDate(db)
     await addStranger()
     server = createServer(
       createApp({

@@ -5,6 +5,7 @@ import { migrateDatabase } from '../db/migrate'
 import { people } from '../db/schema'
 import { linkForPassword } from '../services/links'
 import { noteSecurity } from '../services/security'
+import { bringSummariesUpToDate } from '../services/summaries'
 import { openArchive } from './openArchive'
 import { readArchive } from './readArchive'
 
@@ -23,6 +24,7 @@ export async function bringIn(url: string, migrations: string, file: string): Pr
   try {
     await migrateDatabase(pool, migrations)
     const { shopId, name, counts } = await readArchive(db, archive)
+    await bringSummariesUpToDate(db)
     await noteSecurity(db, { shopId, personId: null }, 'brought-in', path.basename(file))
     return { name, counts, owners: await ownerLinks(db, shopId) }
   } finally {

@@ -18,6 +18,7 @@ import {
 } from 'drizzle-orm/pg-core'
 import { sql } from 'drizzle-orm'
 import type { FieldChange, PlaceKind } from '@jokulgale/core/places/placeEdit'
+import type { OpenMeasure } from '@jokulgale/contract/register'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { Role } from '@jokulgale/contract/people'
 import type { SecurityEvent } from '@jokulgale/contract/security'
@@ -188,6 +189,8 @@ export const visits = pgTable(
   },
   (table) => [
     unique('visits_in_shop').on(table.shopId, table.id),
+    index('visits_newest').on(table.shopId, table.startedAt),
+    index('visits_of_unit').on(table.unitId),
     foreignKey({ columns: [table.shopId, table.unitId], foreignColumns: [units.shopId, units.id] }),
     foreignKey({ columns: [table.shopId, table.diagramId], foreignColumns: [diagrams.shopId, diagrams.id] }),
     foreignKey({ columns: [table.shopId, table.startedBy], foreignColumns: [people.shopId, people.id] }),
@@ -234,8 +237,6 @@ export const entries = pgTable(
   },
   (table) => [
     index('entries_of_visit').on(table.visitId, table.sequence),
-    index('entries_by_kind').on(table.shopId, sql`(${table.body}->>'kind')`),
-    index('entries_by_words').using('gin', sql`to_tsvector('simple', coalesce(${table.body}->>'words', ''))`),
     foreignKey({ columns: [table.shopId, table.visitId], foreignColumns: [visits.shopId, visits.id] }),
     foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
   ],
@@ -262,5 +263,43 @@ export const photos = pgTable(
     index('photos_of_visit').on(table.visitId),
     foreignKey({ columns: [table.shopId, table.visitId], foreignColumns: [visits.shopId, visits.id] }),
     foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
+  ],
+)
+
+/** A measure without the unit and the site that it is on. */
+export type KeptMeasure = Omit<OpenMeasure, 'unit' | 'site'>
+
+/**
+ * What the logs of a unit come to, kept so that a list of many units need not read them all. It follows from the log,
+ * and is made anew from it where the program makes something else of it than the program that wrote it.
+ */
+export const unitSummaries = pgTable(
+  'unit_summaries',
+  {
+    unitId: uuid('unit_id').primaryKey(),
+    shopId: shopId(),
+    version: integer('version').notNull(),
+    /** Temporary measures that are still on. */
+    measures: jsonb('measures').$type<readonly KeptMeasure[]>().notNull(),
+    /** Proven repairs, counted by kind of part and fault. */
+    repairs: jsonb('repairs').$type<Readonly<Record<string, number>>>().notNull(),
+  },
+  (table) => [
+    index('unit_summaries_of_shop').on(table.shopId),
+    foreignKey({ columns: [table.shopId, table.unitId], foreignColumns: [units.shopId, units.id] }),
+  ],
+)
+
+/** The words of a visit, a line for each entry that has any and stands: what is searched. */
+export const visitWords = pgTable(
+  'visit_words',
+  {
+    visitId: uuid('visit_id').primaryKey(),
+    shopId: shopId(),
+    words: text('words').notNull(),
+  },
+  (table) => [
+    index('visit_words_found').using('gin', sql`to_tsvector('simple', ${table.words})`),
+    foreignKey({ columns: [table.shopId, table.visitId], foreignColumns: [visits.shopId, visits.id] }),
   ],
 )

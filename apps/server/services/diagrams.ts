@@ -38,7 +38,7 @@ export async function findDiagram(db: Database, shopId: string, id: string): Pro
 
 /** Circuits by their identity, read. */
 export async function diagramsById(
-  db: Database,
+  db: Pick<Database, 'select'>,
   shopId: string,
   ids: readonly string[],
 ): Promise<ReadonlyMap<string, Diagram>> {

@@ -12,6 +12,7 @@ import type { Database } from '../db/connect'
 import { diagrams, entries, visits } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who } from '../requests/signedIn'
+import { summarise } from './summaries'
 
 const pageSize = 5000
 
@@ -89,6 +90,7 @@ export async function storeEntries(
       throw new RequestProblem(409, {
         error: 'an entry with one of these ids exists elsewhere; take new ids',
       })
+    await summarise(transaction, who.shopId, sent)
     return kept.map(({ id }) => id)
   })
 }

@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql, type SQL } from 'drizzle-orm'
+import { and, eq, inArray, or, sql, type SQL } from 'drizzle-orm'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { knownLadder } from '@jokulgale/core/diagram/readLadder'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
@@ -26,8 +26,10 @@ export interface UnitEntry extends Entry {
   readonly diagram: string
 }
 
+type Reads = Pick<Database, 'select'>
+
 async function entriesWhere(
-  db: Database,
+  db: Reads,
   shopId: string,
   where: SQL | undefined,
 ): Promise<readonly UnitEntry[]> {
@@ -43,13 +45,35 @@ async function entriesWhere(
 export const logOfUnit = (db: Database, shopId: string, unit: string): Promise<readonly UnitEntry[]> =>
   entriesWhere(db, shopId, eq(visits.unitId, unit))
 
-/** Entries of some kinds over the whole shop. */
-export const entriesOfKinds = (
-  db: Database,
+/** Entries of some kinds of some units. */
+export const entriesOfUnits = async (
+  db: Reads,
   shopId: string,
+  ids: readonly string[],
   kinds: readonly EntryBody['kind'][],
 ): Promise<readonly UnitEntry[]> =>
-  entriesWhere(db, shopId, inArray(sql`${entries.body}->>'kind'`, [...kinds]))
+  ids.length === 0
+    ? []
+    : entriesWhere(
+        db,
+        shopId,
+        and(inArray(visits.unitId, [...ids]), inArray(sql`${entries.body}->>'kind'`, [...kinds])),
+      )
+
+/** Entries of some visits that say something in words, and those that take any back. */
+export const entriesWithWords = (
+  db: Reads,
+  shopId: string,
+  ids: readonly string[],
+): Promise<readonly UnitEntry[]> =>
+  entriesWhere(
+    db,
+    shopId,
+    and(
+      inArray(entries.visitId, [...ids]),
+      or(sql`${entries.body}->>'words' <> ''`, eq(sql`${entries.body}->>'kind'`, 'retracted')),
+    ),
+  )
 
 /** Entries of some kinds of some visits. */
 export const entriesOfVisits = async (

@@ -1,7 +1,7 @@
+import { and, eq, ne } from 'drizzle-orm'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { Pairing, UnitGlance } from '@jokulgale/contract/records'
-import { faultsOf } from '@jokulgale/core/diagram/faults'
-import { experienceKey, type Experience } from '@jokulgale/core/diagnosis/priors'
+import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import { seriesWords } from '@jokulgale/core/diagnosis/words'
 import { entriesOf } from '@jokulgale/core/visit/fold'
 import { merge, standingEntries } from '@jokulgale/core/visit/log'
@@ -10,9 +10,9 @@ import { unitHistory } from '@jokulgale/core/visit/unitHistory'
 import { foldUnitRecord } from '@jokulgale/core/visit/unitRecord'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { Database } from '../db/connect'
+import { unitSummaries } from '../db/schema'
 import { notFound } from '../requests/problem'
-import { diagramsById } from './diagrams'
-import { drawnUnits, entriesOfKinds, entriesOfSite, logOfUnit } from './logs'
+import { drawnUnits, entriesOfSite, logOfUnit } from './logs'
 
 const dayOf = (ms: number): string => new Date(ms).toISOString().slice(0, 10)
 
@@ -55,24 +55,13 @@ export async function glanceAt(db: Database, shopId: string, unitId: string): Pr
 
 /** What the shop's closed visits have found, by kind of part and fault: counts, nothing more. */
 export async function experienceOf(db: Database, shopId: string): Promise<Experience> {
-  const entries = await entriesOfKinds(db, shopId, ['repair', 'sign-off', 'retracted'])
-  const diagramOf = await diagramsById(db, shopId, [...new Set(entries.map(({ diagram }) => diagram))])
-  const standing = standingEntries(merge(entries)) as typeof entries
-  const closed = new Set(
-    entriesOf(standing, 'sign-off')
-      .filter(({ body }) => body.outcome === 'repaired')
-      .map(({ entry }) => entry.visit),
-  )
+  const rows = await db
+    .select({ repairs: unitSummaries.repairs })
+    .from(unitSummaries)
+    .where(and(eq(unitSummaries.shopId, shopId), ne(unitSummaries.repairs, {})))
   const repairs: Record<string, number> = {}
-  for (const entry of standing) {
-    const { body, visit } = entry
-    const diagram = diagramOf.get(entry.diagram)
-    if (body.kind !== 'repair' || !body.fault || !diagram || !closed.has(visit)) continue
-    const fault = faultsOf(diagram).find(({ id }) => id === body.fault)
-    if (!fault) continue
-    const key = experienceKey(diagram, fault)
-    repairs[key] = (repairs[key] ?? 0) + 1
-  }
+  for (const row of rows)
+    for (const [key, times] of Object.entries(row.repairs)) repairs[key] = (repairs[key] ?? 0) + times
   return { repairs }
 }
 

@@ -1,45 +1,30 @@
+import { and, eq, ne } from 'drizzle-orm'
 import { createEvents, type EventAttributes } from 'ics'
 import type { OpenMeasure } from '@jokulgale/contract/register'
-import { merge, standingEntries } from '@jokulgale/core/visit/log'
-import { passesByGuard } from '@jokulgale/core/diagram/guards'
-import { openMeasures, temporaryWords } from '@jokulgale/core/visit/temporary'
 import type { Database } from '../db/connect'
+import { sites, units, unitSummaries } from '../db/schema'
 import type { Who } from '../requests/signedIn'
-import { diagramsById } from './diagrams'
-import { drawnUnits, entriesOfKinds } from './logs'
+import { siteColumns, unitColumns } from './places'
 
 /**
  * Every temporary measure that is still on, anywhere in the shop, the soonest due first; those with no end
  * date before all.
  */
 export async function openMeasuresOf(db: Database, { shopId, siteId }: Who): Promise<readonly OpenMeasure[]> {
-  const [entries, drawn] = await Promise.all([
-    entriesOfKinds(db, shopId, ['action', 'temporary', 'temporary-left', 'temporary-removed', 'retracted']),
-    drawnUnits(db, shopId, { site: siteId }),
-  ])
-  // a measure is of the circuit as it was on its visit
-  const circuitOf = new Map(entries.map(({ visit, diagram }) => [visit, diagram]))
-  const circuits = await diagramsById(db, shopId, [...new Set(circuitOf.values())])
-  return drawn
-    .flatMap(({ unit, site, diagram }) =>
-      openMeasures(standingEntries(merge(entries.filter((entry) => entry.unit === unit.id)))).map(
-        (measure): OpenMeasure => ({
-          id: measure.entry.id,
-          visit: measure.entry.visit,
-          unit,
-          site,
-          sort: measure.sort,
-          words: temporaryWords(measure),
-          since: new Date(measure.entry.clock.wall).toISOString(),
-          left: measure.left,
-          unsafe: passesByGuard(
-            circuits.get(circuitOf.get(measure.entry.visit) ?? '') ?? diagram,
-            measure.of,
-            measure.to,
-          ),
-        }),
+  const rows = await db
+    .select({ unit: unitColumns, site: siteColumns, measures: unitSummaries.measures })
+    .from(unitSummaries)
+    .innerJoin(units, and(eq(units.id, unitSummaries.unitId), eq(units.shopId, shopId)))
+    .innerJoin(sites, and(eq(sites.id, units.siteId), eq(sites.shopId, shopId)))
+    .where(
+      and(
+        eq(unitSummaries.shopId, shopId),
+        ne(unitSummaries.measures, []),
+        siteId === null ? undefined : eq(units.siteId, siteId),
       ),
     )
+  return rows
+    .flatMap(({ unit, site, measures }) => measures.map((measure) => ({ ...measure, unit, site })))
     .sort((a, b) => (a.left?.expires ?? '').localeCompare(b.left?.expires ?? ''))
 }
 

@@ -205,7 +205,7 @@ test('after the application was closed, what was made is sent in the order that 
     made.push(`site-${k}`)
   }
   const circuits = [await sync.makeDiagram(ladder, '')]
-  for (let k = 1; k < 5; k++) circuits.push(await sync.makeDiagram(ladder, circuits[k - 1]))
+  for (let k = 1; k < 5; k++) circuits.push(await sync.makeDiagram(ladder, circuits[k - 1], `Change ${k}`))
   await quiet()
   // the device's store gives them back in the order of their identities
   const after = new Sync(createAppStore())
@@ -217,7 +217,14 @@ test('after the application was closed, what was made is sent in the order that 
   expect(
     bodies('/place-edits').map((body) => (body as { edits: readonly { place: string }[] }).edits[0].place),
   ).toEqual(made)
-  expect(bodies('/diagrams').map((body) => (body as { id: string }).id)).toEqual(circuits)
+  expect(bodies('/diagrams')).toEqual(
+    circuits.map((id, k) => ({
+      id,
+      ladder,
+      follows: circuits[k - 1] ?? '',
+      why: k === 0 ? '' : `Change ${k}`,
+    })),
+  )
 })
 
 test('a device that can keep no more says so, shows nothing that it has not kept, and goes on when it can', async () => {

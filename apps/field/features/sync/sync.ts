@@ -409,8 +409,8 @@ export class Sync {
   }
 
   private async sendDiagram({ by, ...diagram }: KeptDiagram): Promise<void> {
-    const { id, ladder, follows } = diagram
-    const outcome = await this.outcomeOf(request('POST', '/diagrams', { id, ladder, follows }))
+    const { id, ladder, follows, why } = diagram
+    const outcome = await this.outcomeOf(request('POST', '/diagrams', { id, ladder, follows, why }))
     const after = { ...diagram, by, ...outcome }
     await writeDiagram(after)
     this.store.dispatch(diagramMade(after))

@@ -1,0 +1,178 @@
+import { and, asc, eq, inArray, ne, isNull, or, sql } from 'drizzle-orm'
+import { faultsOf } from '@jokulgale/core/diagram/faults'
+import type { Diagram } from '@jokulgale/core/diagram/diagram'
+import { passesByGuard } from '@jokulgale/core/diagram/guards'
+import { experienceKey } from '@jokulgale/core/diagnosis/priors'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { entriesOf } from '@jokulgale/core/visit/fold'
+import { merge, standingEntries, type Entry } from '@jokulgale/core/visit/log'
+import { openMeasures, temporaryWords } from '@jokulgale/core/visit/temporary'
+import type { Database } from '../db/connect'
+import { units, unitSummaries, visits, visitWords, type KeptMeasure } from '../db/schema'
+import { diagramsById } from './diagrams'
+import { entriesOfUnits, entriesWithWords, type UnitEntry } from './logs'
+
+type Writes = Pick<Database, 'select' | 'selectDistinct' | 'insert' | 'execute'>
+
+/** Counted up whenever something else is made of the same log. */
+const summaryVersion = 1
+
+const measureKinds: readonly EntryBody['kind'][] = [
+  'action',
+  'temporary',
+  'temporary-left',
+  'temporary-removed',
+]
+const repairKinds: readonly EntryBody['kind'][] = ['repair', 'sign-off']
+const summedKinds: ReadonlySet<EntryBody['kind']> = new Set([
+  ...measureKinds,
+  ...repairKinds,
+  'retracted',
+  'corrected',
+])
+
+/** Whether an entry changes what is kept of its unit or visit beside the log. */
+const isSummed = (body: EntryBody): boolean => summedKinds.has(body.kind) || 'words' in body
+
+/**
+ * Brings what is kept of units and visits up to date with entries that have just been written, within the transaction that
+ * wrote them.
+ */
+export async function summarise(
+  db: Writes,
+  shopId: string,
+  written: readonly { readonly visit: string; readonly body: EntryBody }[],
+): Promise<void> {
+  const visitIds = [...new Set(written.filter(({ body }) => isSummed(body)).map(({ visit }) => visit))]
+  if (visitIds.length === 0) return
+  const rows = await db
+    .selectDistinct({ unit: visits.unitId })
+    .from(visits)
+    .where(and(eq(visits.shopId, shopId), inArray(visits.id, visitIds)))
+  const unitIds = rows.map(({ unit }) => unit)
+  // one writer a unit: what it comes to is worked out from all of its logs
+  for (const unit of unitIds.sort())
+    await db.execute(sql`select pg_advisory_xact_lock(hashtextextended(${unit}, 2))`)
+  await writeSummaries(db, shopId, unitIds)
+  await writeWords(db, shopId, visitIds)
+}
+
+async function writeSummaries(db: Writes, shopId: string, unitIds: readonly string[]): Promise<void> {
+  const log = await entriesOfUnits(db, shopId, unitIds, [...summedKinds])
+  const circuits = await diagramsById(db, shopId, [...new Set(log.map(({ diagram }) => diagram))])
+  const circuitOf = new Map(log.map(({ visit, diagram }) => [visit, circuits.get(diagram)]))
+  const byUnit = new Map<string, UnitEntry[]>(unitIds.map((unit) => [unit, []]))
+  for (const entry of log) byUnit.get(entry.unit)?.push(entry)
+  await db
+    .insert(unitSummaries)
+    .values(
+      [...byUnit].map(([unitId, entries]) => {
+        const standing = standingEntries(merge(entries))
+        return {
+          unitId,
+          shopId,
+          version: summaryVersion,
+          measures: measuresIn(standing, circuitOf),
+          repairs: repairsIn(standing, circuitOf),
+        }
+      }),
+    )
+    .onConflictDoUpdate({
+      target: unitSummaries.unitId,
+      set: {
+        version: sql`excluded.version`,
+        measures: sql`excluded.measures`,
+        repairs: sql`excluded.repairs`,
+      },
+    })
+}
+
+/** The circuit that each visit began with. */
+type CircuitOf = ReadonlyMap<string, Diagram | undefined>
+
+const measuresIn = (standing: readonly Entry[], circuitOf: CircuitOf): readonly KeptMeasure[] =>
+  openMeasures(standing).map((measure) => {
+    const { entry, sort, of, to, left } = measure
+    const circuit = circuitOf.get(entry.visit)
+    return {
+      id: entry.id,
+      visit: entry.visit,
+      sort,
+      words: temporaryWords(measure),
+      since: new Date(entry.clock.wall).toISOString(),
+      left,
+      unsafe: circuit !== undefined && passesByGuard(circuit, of, to),
+    }
+  })
+
+/** Repairs of closed, proven visits, counted by kind of part and fault. */
+function repairsIn(standing: readonly Entry[], circuitOf: CircuitOf): Readonly<Record<string, number>> {
+  const proven = new Set(
+    entriesOf(standing, 'sign-off')
+      .filter(({ body }) => body.outcome === 'repaired')
+      .map(({ entry }) => entry.visit),
+  )
+  const repairs: Record<string, number> = {}
+  for (const { entry, body } of entriesOf(standing, 'repair')) {
+    const circuit = circuitOf.get(entry.visit)
+    if (!circuit || !proven.has(entry.visit)) continue
+    const fault = faultsOf(circuit).find(({ id }) => id === body.fault)
+    if (!fault) continue
+    const key = experienceKey(circuit, fault)
+    repairs[key] = (repairs[key] ?? 0) + 1
+  }
+  return repairs
+}
+
+async function writeWords(db: Writes, shopId: string, visitIds: readonly string[]): Promise<void> {
+  if (visitIds.length === 0) return
+  const byVisit = new Map<string, Entry[]>(visitIds.map((visit) => [visit, []]))
+  for (const entry of await entriesWithWords(db, shopId, visitIds)) byVisit.get(entry.visit)?.push(entry)
+  await db
+    .insert(visitWords)
+    .values(
+      [...byVisit].map(([visitId, entries]) => ({
+        visitId,
+        shopId,
+        words: standingEntries(merge(entries)).flatMap(wordsOf).join('\n'),
+      })),
+    )
+    .onConflictDoUpdate({ target: visitWords.visitId, set: { words: sql`excluded.words` } })
+}
+
+/** An entry’s own words, on one line. */
+const wordsOf = ({ body }: Entry): readonly string[] =>
+  'words' in body && body.words ? [body.words.replaceAll(/\s+/g, ' ').trim()] : []
+
+/** Units whose summaries are made anew at once. */
+const unitsAtOnce = 50
+
+/** Makes anew whatever this version of the program would keep otherwise, or has never seen. Gives the number of units. */
+export async function bringSummariesUpToDate(db: Database): Promise<number> {
+  let made = 0
+  for (;;) {
+    const stale = await db
+      .select({ unit: units.id, shop: units.shopId })
+      .from(units)
+      .leftJoin(unitSummaries, eq(unitSummaries.unitId, units.id))
+      .where(or(isNull(unitSummaries.unitId), ne(unitSummaries.version, summaryVersion)))
+      .orderBy(asc(units.shopId))
+      .limit(unitsAtOnce)
+    const [first] = stale
+    if (!first) return made
+    const unitIds = stale.filter(({ shop }) => shop === first.shop).map(({ unit }) => unit)
+    await db.transaction(async (transaction) => {
+      await writeSummaries(transaction, first.shop, unitIds)
+      const rows = await transaction
+        .select({ visit: visits.id })
+        .from(visits)
+        .where(and(eq(visits.shopId, first.shop), inArray(visits.unitId, unitIds)))
+      await writeWords(
+        transaction,
+        first.shop,
+        rows.map(({ visit }) => visit),
+      )
+    })
+    made += unitIds.length
+  }
+}
