@@ -2,7 +2,6 @@ import { createHash } from 'node:crypto'
 import { existsSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import compression from 'compression'
-import connectPgSimple from 'connect-pg-simple'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import session from 'express-session'
 import helmet from 'helmet'
@@ -14,6 +13,7 @@ import type { PictureDesk } from './pictures/pictureDesk'
 import { answerProblems } from './requests/problem'
 import { shopRoutes } from './routes/index'
 import { sessionRoutes } from './routes/session'
+import { SessionStore } from './requests/sessionStore'
 import { admit, requireJson } from './requests/signedIn'
 import type { ReportFonts } from './services/paper'
 
@@ -66,7 +66,6 @@ export function createApp({
   app.use(compression())
   app.use(express.json({ limit: largestRequest }))
   app.use('/api', neverKept)
-  const Store = connectPgSimple(session)
   app.use(
     '/api',
     session({
@@ -75,13 +74,8 @@ export function createApp({
       resave: false,
       saveUninitialized: false,
       rolling: true,
-      store: new Store({
-        pool,
-        tableName: 'session',
-        pruneSessionInterval: false,
-        errorLog: (...error) => {
-          logger.warn({ error }, 'session store')
-        },
+      store: new SessionStore(pool, (error) => {
+        logger.warn({ error }, 'session store')
       }),
       cookie: { httpOnly: true, sameSite: 'lax', secure: behindTls, maxAge: sessionDays * 86_400_000 },
     }),

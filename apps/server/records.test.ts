@@ -1,5 +1,5 @@
 import { asc } from 'drizzle-orm'
-import { unitSummaries, visitWords } from './db/schema'
+import { unitSummaries, visitSummaries } from './db/schema'
 import { bringSummariesUpToDate } from './services/summaries'
 import { client, demoClient, entryOf, openServer, stranger, uuid, type Ask } from './testServer'
 
@@ -80,7 +80,7 @@ test('what is kept beside the logs is what the logs come to, made anew', async (
   await say({ kind: 'note', words: 'taken back: a razorbill' }, { kind: 'retracted', entry: noted })
   const kept = async () => ({
     summaries: await server.db.select().from(unitSummaries).orderBy(asc(unitSummaries.unitId)),
-    words: await server.db.select().from(visitWords).orderBy(asc(visitWords.visitId)),
+    visits: await server.db.select().from(visitSummaries).orderBy(asc(visitSummaries.visitId)),
     register: (await ask('GET', '/temporary')).body,
     experience: (await ask('GET', '/experience')).body,
     found: (await ask('GET', '/search?words=guillemot')).body,
@@ -92,7 +92,7 @@ test('what is kept beside the logs is what the logs come to, made anew', async (
   expect(before.found.visits).toMatchObject([{ visit, words: 'a guillemot nests behind the panel' }])
   expect(before.summaries.length).toBeGreaterThan(5)
   await server.db.delete(unitSummaries)
-  await server.db.delete(visitWords)
+  await server.db.delete(visitSummaries)
   expect((await kept()).register.measures).toEqual([])
   expect(await bringSummariesUpToDate(server.db)).toBeGreaterThan(5)
   expect(await kept()).toEqual(before)

@@ -70,7 +70,7 @@ export async function fillShop(databaseUrl, { sites, units, visits }) {
        SELECT gen_random_uuid(), $1, v.id, $2, (extract(epoch FROM v.started_at) * 1000)::bigint + b.k * 60000, 0, 'scale',
          CASE
            WHEN b.body->>'kind' = 'note' THEN jsonb_build_object('kind', 'note', 'words',
-             $4::text[][1 + (v.n * 7 + b.k * 13) % 10] || ' ' || $4::text[][1 + (v.n * 31 + b.k) % 3000])
+             ($4::text[])[1 + (v.n * 7 + b.k * 13) % 10] || ' ' || ($4::text[])[1 + (v.n * 31 + b.k) % 3000])
            WHEN b.body->>'do' = 'unbridge' AND v.n % $5 = 0 THEN '{"kind": "arrived"}'::jsonb
            ELSE b.body
          END

@@ -135,7 +135,7 @@ The server’s process took at most ${mostMegabytes} MB of memory. Summing up al
 
 ## How
 
-The log is the record and is only added to. Two tables are kept beside it, in the transaction that adds to it: \`unit_summaries\` (measures that are still on, proven repairs counted) and \`visit_words\` (what is searched). Each follows from the log alone; a row that an older version of the program wrote is made anew at the start, and a test deletes both and finds them the same again. The board reads the newest visits by an index, a unit’s record the logs of that unit.
+The log is the record and is only added to. Two tables are kept beside it, in the transaction that adds to it: \`unit_summaries\` (measures that are still on, proven repairs counted) and \`visit_summaries\` (how each call stands, and the words that are searched). Each follows from the log alone; a row that an older version of the program wrote is made anew at the start, and a test deletes both and finds them the same again. The board reads the newest visits by an index, a unit’s record the logs of that unit.
 
 ## A hundred times that
 

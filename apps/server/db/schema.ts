@@ -19,6 +19,7 @@ import {
 import { sql } from 'drizzle-orm'
 import type { FieldChange, PlaceKind } from '@jokulgale/core/places/placeEdit'
 import type { OpenMeasure } from '@jokulgale/contract/register'
+import type { CallSummary } from '@jokulgale/core/visit/callSummary'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { Role } from '@jokulgale/contract/people'
 import type { SecurityEvent } from '@jokulgale/contract/security'
@@ -290,16 +291,17 @@ export const unitSummaries = pgTable(
   ],
 )
 
-/** The words of a visit, a line for each entry that has any and stands: what is searched. */
-export const visitWords = pgTable(
-  'visit_words',
+/** What the log of a visit comes to: how its call stands, and its words, a line for each entry that has any and stands. */
+export const visitSummaries = pgTable(
+  'visit_summaries',
   {
     visitId: uuid('visit_id').primaryKey(),
     shopId: shopId(),
+    call: jsonb('call').$type<CallSummary>().notNull(),
     words: text('words').notNull(),
   },
   (table) => [
-    index('visit_words_found').using('gin', sql`to_tsvector('simple', ${table.words})`),
+    index('visits_by_words').using('gin', sql`to_tsvector('simple', ${table.words})`),
     foreignKey({ columns: [table.shopId, table.visitId], foreignColumns: [visits.shopId, visits.id] }),
   ],
 )

@@ -60,35 +60,21 @@ export const entriesOfUnits = async (
         and(inArray(visits.unitId, [...ids]), inArray(sql`${entries.body}->>'kind'`, [...kinds])),
       )
 
-/** Entries of some visits that say something in words, and those that take any back. */
-export const entriesWithWords = (
+/** Entries of some visits that say something in words, or are of some kinds. */
+export const tellingEntries = (
   db: Reads,
   shopId: string,
   ids: readonly string[],
+  kinds: readonly EntryBody['kind'][],
 ): Promise<readonly UnitEntry[]> =>
   entriesWhere(
     db,
     shopId,
     and(
       inArray(entries.visitId, [...ids]),
-      or(sql`${entries.body}->>'words' <> ''`, eq(sql`${entries.body}->>'kind'`, 'retracted')),
+      or(sql`${entries.body}->>'words' <> ''`, inArray(sql`${entries.body}->>'kind'`, [...kinds])),
     ),
   )
-
-/** Entries of some kinds of some visits. */
-export const entriesOfVisits = async (
-  db: Database,
-  shopId: string,
-  ids: readonly string[],
-  kinds: readonly EntryBody['kind'][],
-): Promise<readonly UnitEntry[]> =>
-  ids.length === 0
-    ? []
-    : entriesWhere(
-        db,
-        shopId,
-        and(inArray(entries.visitId, [...ids]), inArray(sql`${entries.body}->>'kind'`, [...kinds])),
-      )
 
 /** Entries of some kinds on the units of one site. */
 export const entriesOfSite = (

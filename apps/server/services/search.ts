@@ -1,7 +1,7 @@
 import { and, desc, eq, sql } from 'drizzle-orm'
 import type { FoundVisit } from '@jokulgale/contract/records'
 import type { Database } from '../db/connect'
-import { units, visits, visitWords } from '../db/schema'
+import { units, visits, visitSummaries } from '../db/schema'
 import type { Who } from '../requests/signedIn'
 
 const mostFound = 40
@@ -22,16 +22,16 @@ export async function visitsWithWords(
       visit: visits.id,
       unit: visits.unitId,
       startedAt: visits.startedAt,
-      words: visitWords.words,
+      words: visitSummaries.words,
     })
-    .from(visitWords)
-    .innerJoin(visits, and(eq(visits.id, visitWords.visitId), eq(visits.shopId, shopId)))
+    .from(visitSummaries)
+    .innerJoin(visits, and(eq(visits.id, visitSummaries.visitId), eq(visits.shopId, shopId)))
     .innerJoin(units, eq(units.id, visits.unitId))
     .where(
       and(
-        eq(visitWords.shopId, shopId),
+        eq(visitSummaries.shopId, shopId),
         siteId === null ? undefined : eq(units.siteId, siteId),
-        sql`to_tsvector('simple', ${visitWords.words}) @@ to_tsquery('simple', ${query})`,
+        sql`to_tsvector('simple', ${visitSummaries.words}) @@ to_tsquery('simple', ${query})`,
       ),
     )
     .orderBy(desc(visits.startedAt))

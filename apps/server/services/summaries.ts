@@ -3,14 +3,15 @@ import { faultsOf } from '@jokulgale/core/diagram/faults'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { passesByGuard } from '@jokulgale/core/diagram/guards'
 import { experienceKey } from '@jokulgale/core/diagnosis/priors'
+import { callSummary, summaryKinds } from '@jokulgale/core/visit/callSummary'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { entriesOf } from '@jokulgale/core/visit/fold'
 import { merge, standingEntries, type Entry } from '@jokulgale/core/visit/log'
 import { openMeasures, temporaryWords } from '@jokulgale/core/visit/temporary'
 import type { Database } from '../db/connect'
-import { units, unitSummaries, visits, visitWords, type KeptMeasure } from '../db/schema'
+import { units, unitSummaries, visits, visitSummaries, type KeptMeasure } from '../db/schema'
 import { diagramsById } from './diagrams'
-import { entriesOfUnits, entriesWithWords, type UnitEntry } from './logs'
+import { entriesOfUnits, tellingEntries, type UnitEntry } from './logs'
 
 type Writes = Pick<Database, 'select' | 'selectDistinct' | 'insert' | 'execute'>
 
@@ -24,37 +25,35 @@ const measureKinds: readonly EntryBody['kind'][] = [
   'temporary-removed',
 ]
 const repairKinds: readonly EntryBody['kind'][] = ['repair', 'sign-off']
-const summedKinds: ReadonlySet<EntryBody['kind']> = new Set([
-  ...measureKinds,
-  ...repairKinds,
-  'retracted',
-  'corrected',
-])
+const summedKinds: ReadonlySet<EntryBody['kind']> = new Set([...measureKinds, ...repairKinds, 'retracted'])
 
-/** Whether an entry changes what is kept of its unit or visit beside the log. */
-const isSummed = (body: EntryBody): boolean => summedKinds.has(body.kind) || 'words' in body
+/** Entries that a visit’s own summary is made of: how its call stands, and words. */
+const tellsOfVisit = (body: EntryBody): boolean => 'words' in body || summaryKinds.includes(body.kind)
+
+type Written = readonly { readonly visit: string; readonly body: EntryBody }[]
+
+const visitsOf = (written: Written, isMeant: (body: EntryBody) => boolean): readonly string[] => [
+  ...new Set(written.filter(({ body }) => isMeant(body)).map(({ visit }) => visit)),
+]
 
 /**
  * Brings what is kept of units and visits up to date with entries that have just been written, within the transaction that
- * wrote them.
+ * wrote them and that no other writes the same visits beside.
  */
-export async function summarise(
-  db: Writes,
-  shopId: string,
-  written: readonly { readonly visit: string; readonly body: EntryBody }[],
-): Promise<void> {
-  const visitIds = [...new Set(written.filter(({ body }) => isSummed(body)).map(({ visit }) => visit))]
-  if (visitIds.length === 0) return
-  const rows = await db
-    .selectDistinct({ unit: visits.unitId })
-    .from(visits)
-    .where(and(eq(visits.shopId, shopId), inArray(visits.id, visitIds)))
-  const unitIds = rows.map(({ unit }) => unit)
-  // one writer a unit: what it comes to is worked out from all of its logs
-  for (const unit of unitIds.sort())
-    await db.execute(sql`select pg_advisory_xact_lock(hashtextextended(${unit}, 2))`)
-  await writeSummaries(db, shopId, unitIds)
-  await writeWords(db, shopId, visitIds)
+export async function summarise(db: Writes, shopId: string, written: Written): Promise<void> {
+  const summed = visitsOf(written, ({ kind }) => summedKinds.has(kind))
+  if (summed.length > 0) {
+    const rows = await db
+      .selectDistinct({ unit: visits.unitId })
+      .from(visits)
+      .where(and(eq(visits.shopId, shopId), inArray(visits.id, [...summed])))
+    const unitIds = rows.map(({ unit }) => unit).sort()
+    // one writer a unit: what it comes to is worked out from all of its logs
+    for (const unit of unitIds)
+      await db.execute(sql`select pg_advisory_xact_lock(hashtextextended(${unit}, 2))`)
+    await writeSummaries(db, shopId, unitIds)
+  }
+  await writeVisits(db, shopId, visitsOf(written, tellsOfVisit))
 }
 
 async function writeSummaries(db: Writes, shopId: string, unitIds: readonly string[]): Promise<void> {
@@ -124,20 +123,25 @@ function repairsIn(standing: readonly Entry[], circuitOf: CircuitOf): Readonly<R
   return repairs
 }
 
-async function writeWords(db: Writes, shopId: string, visitIds: readonly string[]): Promise<void> {
+async function writeVisits(db: Writes, shopId: string, visitIds: readonly string[]): Promise<void> {
   if (visitIds.length === 0) return
   const byVisit = new Map<string, Entry[]>(visitIds.map((visit) => [visit, []]))
-  for (const entry of await entriesWithWords(db, shopId, visitIds)) byVisit.get(entry.visit)?.push(entry)
+  for (const entry of await tellingEntries(db, shopId, visitIds, summaryKinds))
+    byVisit.get(entry.visit)?.push(entry)
   await db
-    .insert(visitWords)
+    .insert(visitSummaries)
     .values(
-      [...byVisit].map(([visitId, entries]) => ({
+      [...byVisit].map(([visitId, log]) => ({
         visitId,
         shopId,
-        words: standingEntries(merge(entries)).flatMap(wordsOf).join('\n'),
+        call: callSummary(log),
+        words: standingEntries(merge(log)).flatMap(wordsOf).join('\n'),
       })),
     )
-    .onConflictDoUpdate({ target: visitWords.visitId, set: { words: sql`excluded.words` } })
+    .onConflictDoUpdate({
+      target: visitSummaries.visitId,
+      set: { call: sql`excluded.call`, words: sql`excluded.words` },
+    })
 }
 
 /** An entry’s own words, on one line. */
@@ -167,7 +171,7 @@ export async function bringSummariesUpToDate(db: Database): Promise<number> {
         .select({ visit: visits.id })
         .from(visits)
         .where(and(eq(visits.shopId, first.shop), inArray(visits.unitId, unitIds)))
-      await writeWords(
+      await writeVisits(
         transaction,
         first.shop,
         rows.map(({ visit }) => visit),
