@@ -34,8 +34,8 @@ const bodies = [
 /** Words that notes are made of: some in every tenth visit, some in one of thousands. */
 const vocabulary = Array.from({ length: 3000 }, (_, k) => `w${k.toString(36)}`)
 
-/** How many open bridges there are in the register: one in so many visits is left on. */
-const leftOnEvery = 400
+/** One in so many visits leaves a restriction that is still in the register. */
+const restrictedEvery = 200
 
 /**
  * Fills the shop of the demonstration with units and visits, in the database. Gives the number of entries. The rows are
@@ -71,12 +71,12 @@ export async function fillShop(databaseUrl, { sites, units, visits }) {
          CASE
            WHEN b.body->>'kind' = 'note' THEN jsonb_build_object('kind', 'note', 'words',
              ($4::text[])[1 + (v.n * 7 + b.k * 13) % 10] || ' ' || ($4::text[])[1 + (v.n * 31 + b.k) % 3000])
-           WHEN b.body->>'do' = 'unbridge' AND v.n % $5 = 0 THEN '{"kind": "arrived"}'::jsonb
+           WHEN b.body->>'kind' = 'go-ahead' AND v.n % $5 = 0 THEN '{"kind": "temporary", "sort": "restricted", "of": "C1"}'::jsonb
            ELSE b.body
          END
        FROM (SELECT id, started_at, row_number() OVER (ORDER BY started_at DESC) AS n FROM visits WHERE unit_id IN (SELECT id FROM units WHERE make = 'Fulmar')) v
        CROSS JOIN (SELECT body, k FROM jsonb_array_elements($3::jsonb) WITH ORDINALITY AS t (body, k)) b`,
-      [shop, person, JSON.stringify(bodies), vocabulary, leftOnEvery],
+      [shop, person, JSON.stringify(bodies), vocabulary, restrictedEvery],
     )
     await run('ANALYZE')
     const { rows } = await run('SELECT count(*)::int AS entries FROM entries')
