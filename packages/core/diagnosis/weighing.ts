@@ -15,8 +15,13 @@ import { standInChance } from './standIn'
 import { tell, type Track, type Weighable } from './tracks'
 import { coarsenessOf } from './typed'
 
-/** Chance of a setting or a lead being found as a hypothesis has it, and otherwise. */
-const foundChance = { hit: 0.97, miss: 0.004 } as const
+/** Chance of a setting being found as a hypothesis has it, and otherwise: settings are changed for good reasons too. */
+const foundSetChance = { hit: 0.97, miss: 0.004 } as const
+/**
+ * Chance of a lead being found where a hypothesis has it, and otherwise: one unit in fifty has a lead elsewhere than drawn
+ * that does no harm, and it is one of a hundred.
+ */
+const foundOnChance = { hit: 0.97, miss: 0.0002 } as const
 /** Weight left of a fault under a measured condition that speaks against it. */
 const excludedShare = 0.04
 /** How often what was complained of is gone with the first thing put right, though the search goes on. */
@@ -256,12 +261,12 @@ function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, which: rea
     case 'found-set': {
       const { part, setting, to } = piece.found
       return plainly((h) =>
-        moment.situation.settingOf(h, part, setting) === to ? foundChance.hit : foundChance.miss,
+        moment.situation.settingOf(h, part, setting) === to ? foundSetChance.hit : foundSetChance.miss,
       )
     }
     case 'found-on': {
       const isIt = ({ of, landedOn }: Fault): boolean => of === piece.of && landedOn === piece.at
-      return plainly((h) => (model.hypotheses[h].faults.some(isIt) ? foundChance.hit : foundChance.miss))
+      return plainly((h) => (model.hypotheses[h].faults.some(isIt) ? foundOnChance.hit : foundOnChance.miss))
     }
     case 'stand-in':
       return plainly((h) => standInChance(model, moment, piece, h))

@@ -89,6 +89,30 @@ test('a lead landed elsewhere leaves the rest of its rung where it was', () => {
   expect(readLadder(after(landElsewhere(text, diagram, last, 'TB.G'))).wires.has('OS.C-TB.G')).toBe(true)
 })
 
+test('either end of any wire may be landed elsewhere, and every other wire stays as it was', () => {
+  const wires = [...diagram.wires.values()]
+  const points = [...diagram.points.keys()]
+  const ends = (of: Diagram) =>
+    [...of.wires.values()].map(({ from, to, color, number }) => [from, to, color, number].join(' '))
+  fc.assert(
+    fc.property(
+      fc.nat(wires.length - 1),
+      fc.nat(points.length - 1),
+      fc.constantFrom('from', 'to'),
+      (w, p, end) => {
+        const edit = landElsewhere(text, diagram, wires[w], points[p], end)
+        const now = edit.is === 'text' ? readable(edit.text) : null
+        if (!now) return
+        const { from, to, color, number } = wires[w]
+        const moved = end === 'to' ? [from, points[p]] : [points[p], to]
+        const others = ends(diagram).filter((each) => each !== [from, to, color, number].join(' '))
+        expect(ends(now).sort()).toEqual([...others, [...moved, color, number].join(' ')].sort())
+      },
+    ),
+    { numRuns: 150 },
+  )
+})
+
 test.each([
   ['a name in small letters', () => insertPart(text, diagram, wireOf(diagram, 'OS.Y-LPS.1'), newPart('fz'))],
   ['a name that is taken', () => insertPart(text, diagram, wireOf(diagram, 'OS.Y-LPS.1'), newPart('LPS'))],

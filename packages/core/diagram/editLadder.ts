@@ -105,10 +105,16 @@ export function relabelWire(text: string, wire: Wire, color: string, number: str
   return rewired === null ? lost(wire) : edited(rewired)
 }
 
-/** Lands the far end of a wire on another terminal; what went on from the old one stays with it. */
-export function landElsewhere(text: string, diagram: Diagram, wire: Wire, point: string): LadderEdit {
+/** Lands one end of a wire, the far one unless said, on another terminal; what was at the old one stays with it. */
+export function landElsewhere(
+  text: string,
+  diagram: Diagram,
+  wire: Wire,
+  point: string,
+  end: 'from' | 'to' = 'to',
+): LadderEdit {
   if (!diagram.points.has(point)) return problem(`there is no terminal ${point}`)
-  if (point === wire.from) return problem('a wire needs two different ends')
+  if (point === wire[end === 'to' ? 'from' : 'to']) return problem('a wire needs two different ends')
   const { from, to, color, number } = wire
   const lines = text.split('\n')
   const at = wire.line - 1
@@ -116,10 +122,19 @@ export function landElsewhere(text: string, diagram: Diagram, wire: Wire, point:
   if (!match) return lost(wire)
   const before = lines[at].slice(0, match.index)
   const rest = match[1].trim()
-  const moved = `${before}${from} -${color} ${number}- ${point}`
-  const left =
-    rest === '' || rest.startsWith('#') ? [`${moved} ${rest}`.trimEnd()] : [moved, `  ${to} ${rest}`]
-  return edited([...lines.slice(0, at), ...left, ...lines.slice(at + 1)].join('\n'))
+  const label = `-${color} ${number}-`
+  const hasRest = rest !== '' && !rest.startsWith('#')
+  const written = {
+    to: hasRest
+      ? [`${before}${from} ${label} ${point}`, `  ${to} ${rest}`]
+      : [`${before}${from} ${label} ${point} ${rest}`.trimEnd()],
+    from: [
+      // what led to the old terminal still does
+      ...(before.trim() === '' ? [] : [`${before}${from}`]),
+      `  ${point} ${label} ${to} ${rest}`.trimEnd(),
+    ],
+  }[end]
+  return edited([...lines.slice(0, at), ...written, ...lines.slice(at + 1)].join('\n'))
 }
 
 const lost = ({ id }: Wire): LadderEdit =>

@@ -3,6 +3,7 @@ import type { Effect } from '../parts/effect'
 import { inPart } from '../diagram/faults'
 import { joinProblem } from '../diagram/joins'
 import { UnknownNameError } from '../diagram/nearest'
+import { movedLead } from './movedLead'
 import type { ActionVerb, AlterationSort } from './entry'
 
 /** An action that lasts: what it does to the circuit until it is undone. */
@@ -104,6 +105,7 @@ export function alterationEffects(
   of: string,
   to = '',
 ): readonly Effect[] {
+  if (what === 'moved') return [movedLead(diagram, of, to)]
   if (of.includes('.') && to !== '') return what === 'substituted' ? [] : joinOf(diagram, of, to)
   const part = diagram.parts.get(of)
   if (!part) throw new UnknownNameError('part', of, diagram.parts.keys())

@@ -244,8 +244,15 @@ export type StandInResult = 'holds' | 'trips-at-once' | 'trips-later'
 export const standInResults: readonly StandInResult[] = ['holds', 'trips-at-once', 'trips-later']
 
 export type PairingMethod = 'fans-on' | 'tone' | 'room-temperature'
-export type AlterationSort = 'bridged' | 'joined' | 'substituted' | 'other'
-export const alterationSorts: readonly AlterationSort[] = ['bridged', 'joined', 'substituted', 'other']
+/** `moved`: a lead, named by its two drawn ends, on another terminal than drawn. */
+export type AlterationSort = 'moved' | 'bridged' | 'joined' | 'substituted' | 'other'
+export const alterationSorts: readonly AlterationSort[] = [
+  'moved',
+  'bridged',
+  'joined',
+  'substituted',
+  'other',
+]
 export type TemporarySort =
   | 'bypass'
   | 'substitute'

@@ -4,7 +4,8 @@ import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
 import type { Effect, Fault } from '../parts/effect'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
-import { atArrival, follow, settingOf, wireNamed, type SettingChange, type Standing } from './standing'
+import { faultOfLanding, wireNamed } from './movedLead'
+import { atArrival, follow, settingOf, type SettingChange, type Standing } from './standing'
 
 /** One thing seen or measured, and what held when it was. */
 export type Evidence =
@@ -75,7 +76,7 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
     standing = follow(diagram, standing, entry)
     evidence.push(...told(diagram, before, standing, entry))
     if (entry.kind === 'repair') repaired.push(entry.of)
-    const putRight = entry.kind === 'setting' ? faultOfSetting(diagram, entry) : null
+    const putRight = faultPutRight(diagram, entry)
     if (putRight) {
       repaired.push(putRight.id)
       standing = { ...standing, repairs: standing.repairs + 1 }
@@ -88,6 +89,16 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
   }
   return { evidence, now: standing, repaired, unreachable, replaced, complaint: home?.id ?? said }
 }
+
+/** The fault that an entry ends without a part being renewed: a setting put right, a lead put back. */
+function faultPutRight(diagram: Diagram, entry: EntryBody): Fault | null {
+  if (entry.kind === 'setting') return faultOfSetting(diagram, entry)
+  const isPutBack = entry.kind === 'alteration-settled' && entry.as === 'corrected'
+  return isPutBack && isWire(diagram, entry.of) ? faultOfLanding(diagram, entry.of, entry.to ?? '') : null
+}
+
+const isWire = ({ wires }: Diagram, of: string): boolean =>
+  wires.has(of) || wires.has(of.split('-').reverse().join('-'))
 
 /** The complaint that somebody's words are, by its name or as it is said; letter case does not matter. */
 export function complaintSaid({ complaints }: Diagram, said: string): Complaint | undefined {
@@ -125,6 +136,10 @@ function told(diagram: Diagram, before: Standing, standing: Standing, entry: Ent
       return proven(diagram, standing, entry)
     case 'found-on':
       return [{ kind: 'found-on', standing: before, of: wireNamed(diagram, entry.of).id, at: entry.at }]
+    case 'alteration':
+      return entry.what === 'moved'
+        ? [{ kind: 'found-on', standing: before, of: wireNamed(diagram, entry.of).id, at: entry.to ?? '' }]
+        : []
     case 'stand-in':
       return [{ kind: 'stand-in', standing, of: entry.of, amps: entry.amps, result: entry.result }]
     case 'action':

@@ -44,10 +44,17 @@ const standingProblems = ({ standing }: VisitState, diagram: Diagram): readonly 
 /** A repair is proven by what was read after it, with the power back on, in the call that was complained of. */
 function proofProblems(state: VisitState, diagram: Diagram): readonly string[] {
   const lastRepair = lastPlace(state.entries, state.repairs)
-  if (lastRepair < 0 && !state.settings.some(({ body }) => body.from !== body.to))
+  const putRight =
+    state.settings.some(({ body }) => body.from !== body.to) ||
+    state.alterations.some(({ settled }) => settled?.as === 'corrected')
+  if (lastRepair < 0 && !putRight)
     return ['No repair is recorded: sign off as restricted or left off, or record it']
+  const lastChange = Math.max(
+    lastRepair,
+    state.entries.findLastIndex(({ body }) => body.kind === 'alteration-settled' && body.as === 'corrected'),
+  )
   const after = state.proofs.filter(
-    ({ entry, body }) => body.passed && state.entries.indexOf(entry) > lastRepair,
+    ({ entry, body }) => body.passed && state.entries.indexOf(entry) > lastChange,
   )
   if (after.length === 0)
     return [

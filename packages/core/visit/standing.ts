@@ -1,10 +1,11 @@
 import type { Power } from '../circuit/situation'
-import { partOfPoint, type Diagram, type Wire } from '../diagram/diagram'
+import type { Diagram } from '../diagram/diagram'
 import { UnknownNameError } from '../diagram/nearest'
 import { knownConditions, type Conditions } from '../parts/kind'
 import type { EntryBody } from './entry'
 import { powerAfter } from './powerState'
 import { actAfter, alterationEffects, type StandingAction } from './actions'
+import { movedLead, wireNamed } from './movedLead'
 
 /** A part's setting as somebody left it. */
 export interface SettingChange {
@@ -165,20 +166,10 @@ function afterAction(
     : { ...standing, renewed, reset: [...standing.reset, of] }
 }
 
-/** The wire of a diagram with these two ends, either way round; throws UnknownNameError. */
-export function wireNamed(diagram: Diagram, of: string): Wire {
-  const wire = diagram.wires.get(of) ?? diagram.wires.get(of.split('-').reverse().join('-'))
-  if (!wire) throw new UnknownNameError('wire', of, diagram.wires.keys())
-  return wire
-}
-
-/** A lead on another terminal than drawn: its other end stays where it is. */
+/** A lead on another terminal than drawn. */
 function foundLanding(diagram: Diagram, { of, at }: EntryBody & { kind: 'found-on' }): StandingAction {
-  const wire = wireNamed(diagram, of)
-  if (!diagram.points.has(at)) throw new UnknownNameError('point', at, diagram.points.keys())
-  const near = partOfPoint(at) === partOfPoint(wire.to) ? wire.to : wire.from
-  const effects = [{ does: 'move', wire: wire.id, end: near, to: at }] as const
-  return { key: `found-on ${wire.id} ${at}`, verb: 'found', of: wire.id, to: at, effects }
+  const { id } = wireNamed(diagram, of)
+  return { key: `found-on ${id} ${at}`, verb: 'found', of: id, to: at, effects: [movedLead(diagram, of, at)] }
 }
 
 /** What stands on a unit after something was found altered, or that was settled. */

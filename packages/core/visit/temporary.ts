@@ -3,6 +3,7 @@ import { passesByGuard } from '../diagram/guards'
 import type { At, Of } from './fold'
 import type { EntryBody, TemporarySort } from './entry'
 import type { Entry } from './log'
+import { endThatStays } from './movedLead'
 
 /** Something put on or left on a unit that is to come off again. */
 export interface TemporaryMeasure {
@@ -72,16 +73,20 @@ export function unsafeFindings(diagram: Diagram, entries: readonly Entry[]): rea
     }))
   const found = entries.flatMap((entry): readonly UnsafeFinding[] => {
     const { body } = entry
-    if (
-      body.kind !== 'alteration' ||
-      settled.get(entry.id) === 'corrected' ||
-      body.what === 'substituted' ||
-      !passesByGuard(diagram, body.of, body.to)
-    )
+    if (body.kind !== 'alteration' || settled.get(entry.id) === 'corrected' || !takesGuardOut(diagram, body))
       return []
     return [{ entry, words: `${alterationWords(body)}: a safety control is out of its circuit` }]
   })
   return [...measures, ...found]
+}
+
+/** Whether what was found takes a safety control out of its circuit. */
+export function takesGuardOut(
+  diagram: Diagram,
+  { what, of, to = '' }: EntryBody & { kind: 'alteration' },
+): boolean {
+  if (what === 'substituted') return false
+  return passesByGuard(diagram, what === 'moved' ? endThatStays(diagram, of, to) : of, to)
 }
 
 const alterationVerbs = {
@@ -92,7 +97,9 @@ const alterationVerbs = {
 } as const
 
 export const alterationWords = ({ what, of, to }: EntryBody & { kind: 'alteration' }): string =>
-  `${of}${to ? ` to ${to}` : ''} ${alterationVerbs[what]}`
+  what === 'moved'
+    ? `Lead ${of} found on ${to ?? ''}`
+    : `${of}${to ? ` to ${to}` : ''} ${alterationVerbs[what]}`
 
 export interface Alteration extends At<'alteration'> {
   readonly settled: Of<'alteration-settled'> | null

@@ -18,6 +18,7 @@ import { LeadsForm } from './LeadsForm'
 import { PlateForm } from './PlateForm'
 import { StopSheet } from './StopSheet'
 import { readable } from './readable'
+import { useAsLeft } from './useAsLeft'
 import { useCircuitChange } from './useCircuitChange'
 import { useHistory } from './useHistory'
 import { useSketch, type Sketched } from './useSketch'
@@ -25,8 +26,14 @@ import { useSketch, type Sketched } from './useSketch'
 /** The editor comes when its tab is opened: it is half as large as the rest of the application. */
 const LadderEditor = lazy(() => import('./LadderEditor'))
 
+interface CircuitScreenProps {
+  readonly unitId: string
+  /** The visit whose findings are drawn in to begin with; empty: none. */
+  readonly leftBy: string
+}
+
 /** A unit's circuit: changed on the strip or as text, solved at once, kept as a version. */
-export function CircuitScreen({ unitId }: { readonly unitId: string }) {
+export function CircuitScreen({ unitId, leftBy }: CircuitScreenProps) {
   const places = useAppSelector((state) => state.places.places)
   const unit = places?.units.find(({ id }) => id === unitId)
   const diagram = places?.diagrams.find(({ id }) => id === unit?.diagram)
@@ -36,7 +43,7 @@ export function CircuitScreen({ unitId }: { readonly unitId: string }) {
         <Words>This unit is not known here. It may come with the next signal.</Words>
       </Screen>
     )
-  return <CircuitEditor key={diagram.id} unit={unit} diagram={diagram} />
+  return <CircuitEditor key={diagram.id} unit={unit} diagram={diagram} leftBy={leftBy} />
 }
 
 const ways = [
@@ -50,11 +57,13 @@ const ways = [
 interface CircuitEditorProps {
   readonly unit: UnitRecord
   readonly diagram: DiagramRecord
+  readonly leftBy: string
 }
 
-function CircuitEditor({ unit, diagram }: CircuitEditorProps) {
+function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
   const wide = useWide()
-  const { text, canUndo, set, undo } = useHistory(diagram.ladder)
+  const left = useAsLeft(diagram.ladder, leftBy)
+  const { text, canUndo, set, undo } = useHistory(left.text)
   const [chosenWay, setWay] = useState<(typeof ways)[number]['id']>('strip')
   // wide, the strip stands beside whatever is written
   const way = wide && chosenWay === 'strip' ? 'text' : chosenWay
@@ -101,6 +110,9 @@ function CircuitEditor({ unit, diagram }: CircuitEditorProps) {
         chosen={way}
         onChoose={setWay}
       />
+      {left.notDrawn.map((words) => (
+        <Notice key={words} kind="caution">{`Not drawn in: ${words}`}</Notice>
+      ))}
       <Problems sketched={sketched} />
       {wide ? (
         <View style={{ flexDirection: 'row', gap: space.huge, alignItems: 'flex-start' }}>

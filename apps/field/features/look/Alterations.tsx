@@ -1,10 +1,10 @@
+import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { alterationSorts, type AlterationSort } from '@jokulgale/core/visit/entry'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
-import { passesByGuard } from '@jokulgale/core/diagram/guards'
 import { boardHot, callTerminals } from '@jokulgale/core/diagram/roles'
-import { alterationWords, type Alteration } from '@jokulgale/core/visit/temporary'
+import { alterationWords, takesGuardOut, type Alteration } from '@jokulgale/core/visit/temporary'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
@@ -13,9 +13,11 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { PartChooser } from '../repair/PartChooser'
+import { MovedLead } from './MovedLead'
 import type { OpenVisit } from '../visit/useVisit'
 
 const sortWords: Readonly<Record<AlterationSort, string>> = {
+  moved: 'A lead on another terminal',
   bridged: 'A switch bridged',
   joined: 'Two terminals joined',
   substituted: 'Another part in its place',
@@ -49,6 +51,9 @@ export function Alterations({ visit }: { readonly visit: OpenVisit }) {
   )
 }
 
+/** What the drawing of a unit can say. */
+const drawable: ReadonlySet<AlterationSort> = new Set(['moved', 'joined'])
+
 function AlterationRow({
   visit,
   alteration: { entry, body, settled },
@@ -56,6 +61,7 @@ function AlterationRow({
   readonly visit: OpenVisit
   readonly alteration: Alteration
 }) {
+  const router = useRouter()
   const settle = (as: 'corrected' | 'accepted' | 'left-off'): void => {
     void visit.say({
       kind: 'alteration-settled',
@@ -65,10 +71,7 @@ function AlterationRow({
       as,
     })
   }
-  const unsafe =
-    settled?.as !== 'corrected' &&
-    body.what !== 'substituted' &&
-    passesByGuard(visit.diagram, body.of, body.to)
+  const unsafe = settled?.as !== 'corrected' && takesGuardOut(visit.diagram, body)
   return (
     <View style={{ gap: space.hair }}>
       <Words strong>{alterationWords(body)}</Words>
@@ -82,6 +85,14 @@ function AlterationRow({
           A safety control is out of its circuit: the unit is to be off and somebody told. This visit cannot
           be signed off as repaired.
         </Notice>
+      ) : null}
+      {settled?.as === 'accepted' && !unsafe && drawable.has(body.what) ? (
+        <Press
+          title="Draw it into the circuit"
+          onPress={() => {
+            router.navigate(`/units/${visit.unit.id}/circuit?asLeft=${visit.id}`)
+          }}
+        />
       ) : null}
       {settled ? null : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
@@ -115,6 +126,9 @@ function usualJoin(diagram: Diagram): readonly [string, string] {
   return [boardHot(diagram) ?? diagram.common, fan]
 }
 
+/** What is so of any lead that is where it does not belong; whoever sees more writes it. */
+const movedHazard = 'The unit does not do what its drawing says'
+
 function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly onDone: () => void }) {
   const { diagram } = visit
   const [what, setWhat] = useState<AlterationSort | null>(null)
@@ -122,19 +136,34 @@ function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly
   const [points, setPoints] = useState<readonly [string, string]>(() => usualJoin(diagram))
   const [hazard, setHazard] = useState('')
   const [owner, setOwner] = useState('')
+  const [at, setAt] = useState<string | null>(null)
   const joined = what === 'joined'
-  const known = joined ? points.every((point) => diagram.points.has(point)) : of !== null
+  const ends: readonly [string | null, string | null] = {
+    moved: [of, at] as const,
+    joined: points,
+    bridged: [of, ''] as const,
+    substituted: [of, ''] as const,
+    other: [of, ''] as const,
+  }[what ?? 'other']
+  const known = joined ? points.every((point) => diagram.points.has(point)) : !ends.includes(null)
   const record = async (): Promise<void> => {
     if (!what) return
+    const [first, second] = ends
     await visit.say({
       kind: 'alteration',
       what,
-      of: joined ? points[0] : (of ?? ''),
-      ...(joined ? { to: points[1] } : {}),
+      of: first ?? '',
+      ...(second ? { to: second } : {}),
       hazard: hazard.trim(),
       owner: owner.trim(),
     })
     onDone()
+  }
+  const choose = (sort: AlterationSort): void => {
+    setWhat(sort)
+    // a lead and a part are not the same thing to choose
+    setOf(null)
+    if (sort === 'moved' && hazard === '') setHazard(movedHazard)
   }
   return (
     <View style={{ gap: space.small }}>
@@ -142,7 +171,7 @@ function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly
         label="What was altered"
         options={alterationSorts.map((id) => ({ id, words: sortWords[id] }))}
         chosen={what}
-        onChoose={setWhat}
+        onChoose={choose}
       />
       {joined ? (
         points.map((point, k) => (
@@ -156,6 +185,8 @@ function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly
             }}
           />
         ))
+      ) : what === 'moved' ? (
+        <MovedLead diagram={diagram} lead={of} onLead={setOf} at={at} onAt={setAt} />
       ) : what ? (
         <PartChooser diagram={diagram} chosen={of} onChoose={setOf} />
       ) : null}
