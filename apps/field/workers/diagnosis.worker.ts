@@ -9,7 +9,7 @@ import { sketchOf, type Sketch } from '@jokulgale/core/diagnosis/sketch'
 import {
   DiagramError,
   knownLadder,
-  readLadder,
+  readableLadder,
   type DiagramProblem,
 } from '@jokulgale/core/diagram/readLadder'
 import { withTraces } from '@jokulgale/core/circuit/tracedCalls'
@@ -45,12 +45,8 @@ const service = {
   traced: (ladder: string): string => withTraces(ladder),
   /** What becomes of a unit when one circuit is made of another; null where either cannot be read. */
   change: (before: string, after: string): CircuitChange | null => {
-    try {
-      return circuitChange(knownLadder(before), readLadder(after))
-    } catch (error) {
-      if (error instanceof DiagramError) return null
-      throw error
-    }
+    const [was, now] = [readableLadder(before), readableLadder(after)]
+    return was && now ? circuitChange(was, now) : null
   },
   /** A circuit that is being written: solved, or what is wrong with it line by line. */
   sketch: (ladder: string, call: string): SketchAnswer => {

@@ -52,6 +52,16 @@ export function readLadder(text: string): Diagram {
   return new Reader(statementsOf(text)).read()
 }
 
+/** The same; null where there is something to put right first. */
+export function readableLadder(text: string): Diagram | null {
+  try {
+    return readLadder(text)
+  } catch (error) {
+    if (error instanceof DiagramError) return null
+    throw error
+  }
+}
+
 const readBefore = new Map<string, Diagram>()
 
 /** The same, read once and kept: the same text gives the same diagram. */

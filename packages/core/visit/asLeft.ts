@@ -1,7 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import { drawLead } from '../diagram/drawLead'
 import { landElsewhere, type LadderEdit } from '../diagram/editLadder'
-import { DiagramError, readLadder } from '../diagram/readLadder'
+import { readableLadder, readLadder } from '../diagram/readLadder'
 import { endThatStays, wireNamed } from './movedLead'
 import { alterationWords, takesGuardOut, type Alteration } from './temporary'
 
@@ -33,7 +33,7 @@ function drawnIn(text: string, { body }: Alteration): string | null {
   const diagram = readLadder(text)
   if (takesGuardOut(diagram, body)) return null
   const edit = editFor(text, diagram, body)
-  return edit?.is === 'text' && isSound(edit.text) ? edit.text : null
+  return edit?.is === 'text' && readableLadder(edit.text) ? edit.text : null
 }
 
 function editFor(
@@ -63,15 +63,5 @@ function editFor(
     case 'substituted':
     case 'other':
       return null
-  }
-}
-
-function isSound(text: string): boolean {
-  try {
-    readLadder(text)
-    return true
-  } catch (error) {
-    if (error instanceof DiagramError) return false
-    throw error
   }
 }

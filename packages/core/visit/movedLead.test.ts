@@ -9,6 +9,7 @@ import { entryProblem } from './checkEntry'
 import { endThatStays, faultOfLanding, movedLead } from './movedLead'
 import { signOffProblems } from './signOff'
 import { unsafeFindings, type Alteration } from './temporary'
+import { logOf } from './testLog'
 import { foldVisit } from './visitState'
 
 const diagram = builtInUnit('rooftop-two-stage')
@@ -22,14 +23,6 @@ const found: EntryBody & { kind: 'alteration' } = {
   to: landedOn,
   hazard: 'Does not do what its drawing says',
 }
-const logged = (bodies: readonly EntryBody[]) =>
-  bodies.map((body, k) => ({
-    id: `${k}`,
-    visit: 'v',
-    by: 'p',
-    clock: { wall: k, counter: 0, device: 'd' },
-    body,
-  }))
 const putBack: EntryBody = { kind: 'alteration-settled', entry: '1', of, to: landedOn, as: 'corrected' }
 
 test('a lead found on another terminal is solved there, and leads where it explains the complaint', () => {
@@ -44,7 +37,7 @@ test('a lead found on another terminal is solved there, and leads where it expla
 test('put back, it is where it is drawn again, the fault is gone, and only a proof after it counts', () => {
   const proof: EntryBody = { kind: 'proof', call: 'cool1', words: '', passed: true }
   const problems = (...after: readonly EntryBody[]): string => {
-    const log = logged([{ kind: 'complaint', complaint: 'not-cooling' }, found, ...after])
+    const log = logOf([{ kind: 'complaint', complaint: 'not-cooling' }, found, ...after])
     return signOffProblems(foldVisit(log, diagram), diagram).join('; ')
   }
   expect(problems(proof)).toMatch(/found altered/)
@@ -60,14 +53,14 @@ test('a lead moved past a safety control makes the visit unsafe, wherever it sta
   if (!switched) throw new Error('a wire leads to the high-pressure switch')
   const past: EntryBody = { kind: 'alteration', what: 'moved', of: switched.id, to: 'HPS1.2', hazard: 'x' }
   expect(endThatStays(diagram, switched.id, 'HPS1.2')).not.toBe('HPS1.1')
-  expect(unsafeFindings(diagram, logged([past]))).toHaveLength(1)
-  expect(unsafeFindings(diagram, logged([found]))).toEqual([])
+  expect(unsafeFindings(diagram, logOf([past]))).toHaveLength(1)
+  expect(unsafeFindings(diagram, logOf([found]))).toEqual([])
 })
 
 test('what is meant so is drawn into the circuit; what passes by a safety control never is', () => {
   const text = builtInUnitText('rooftop-two-stage')
   const accepted = (body: EntryBody & { kind: 'alteration' }): Alteration => ({
-    entry: logged([body])[0],
+    entry: logOf([body])[0],
     body,
     settled: { kind: 'alteration-settled', entry: '0', of: body.of, as: 'accepted' },
   })

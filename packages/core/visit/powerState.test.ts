@@ -1,18 +1,9 @@
 import fc from 'fast-check'
 import { builtInUnit, builtInUnitIds } from '../units/index'
-import type { EntryBody } from './entry'
 import { gather } from './evidence'
 import { allOn, powerAfter } from './powerState'
+import { logOf } from './testLog'
 import { foldVisit } from './visitState'
-
-const logOf = (bodies: readonly EntryBody[]) =>
-  bodies.map((body, k) => ({
-    id: `${k}`,
-    visit: 'v',
-    by: 'p',
-    clock: { wall: k, counter: 0, device: 'd' },
-    body,
-  }))
 
 test.each(builtInUnitIds)('%s: the visit and the search for a cause fold power alike', (id) => {
   const diagram = builtInUnit(id)

@@ -1,6 +1,7 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from './entry'
 import { signOffProblems } from './signOff'
+import { logOf } from './testLog'
 import { foldVisit } from './visitState'
 
 const diagram = builtInUnit('rooftop-two-stage')
@@ -8,14 +9,7 @@ const diagram = builtInUnit('rooftop-two-stage')
 /** Why a visit with these entries, after a complaint about cooling, cannot be signed off as repaired. */
 function problems(...bodies: readonly EntryBody[]): string {
   const all: readonly EntryBody[] = [{ kind: 'complaint', complaint: 'not-cooling' }, ...bodies]
-  const log = all.map((body, k) => ({
-    id: `${k}`,
-    visit: 'v',
-    by: 'p',
-    clock: { wall: k, counter: 0, device: 'd' },
-    body,
-  }))
-  return signOffProblems(foldVisit(log, diagram), diagram).join('; ')
+  return signOffProblems(foldVisit(logOf(all), diagram), diagram).join('; ')
 }
 
 const repair: EntryBody = { kind: 'repair', of: 'CC1' }
@@ -86,10 +80,10 @@ test('a setting put right is a repair', () => {
 })
 
 test('an entry that cannot follow what came before it is set aside, and the rest stands', () => {
-  const log = [
-    { kind: 'action', do: 'lift', of: 'NO.SUCH' } as const,
-    { kind: 'call', call: 'cool1' } as const,
-  ].map((body, k) => ({ id: `${k}`, visit: 'v', by: 'p', clock: { wall: k, counter: 0, device: 'd' }, body }))
+  const log = logOf([
+    { kind: 'action', do: 'lift', of: 'NO.SUCH' },
+    { kind: 'call', call: 'cool1' },
+  ])
   const { setAside, standing } = foldVisit(log, diagram)
   expect(setAside.map(({ id }) => id)).toEqual(['0'])
   expect(standing.call).toBe('cool1')

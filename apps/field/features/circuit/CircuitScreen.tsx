@@ -2,6 +2,7 @@ import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
 import { View } from 'react-native'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
+import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
@@ -17,7 +18,6 @@ import { KeepFoot } from './KeepFoot'
 import { LeadsForm } from './LeadsForm'
 import { PlateForm } from './PlateForm'
 import { StopSheet } from './StopSheet'
-import { readable } from './readable'
 import { useAsLeft } from './useAsLeft'
 import { useCircuitChange } from './useCircuitChange'
 import { useHistory } from './useHistory'
@@ -129,7 +129,7 @@ function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
 /** What the edits so far make of the circuit that the unit has. */
 function Changes({ before, after }: { readonly before: string; readonly after: string }) {
   const change = useCircuitChange(before, after)
-  const diagrams = useMemo(() => [readable(before), readable(after)] as const, [before, after])
+  const diagrams = useMemo(() => [readableLadder(before), readableLadder(after)] as const, [before, after])
   const [was, now] = diagrams
   if (!was || !now) return <Words quiet>Put right what is marked first.</Words>
   return change ? (

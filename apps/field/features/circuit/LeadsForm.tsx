@@ -3,6 +3,7 @@ import { View } from 'react-native'
 import { partOfPoint, type Diagram, type Wire } from '@jokulgale/core/diagram/diagram'
 import { drawLead, followLead, openLeads, type FarEnd } from '@jokulgale/core/diagram/drawLead'
 import type { LadderEdit } from '@jokulgale/core/diagram/editLadder'
+import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
@@ -12,7 +13,6 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
 import { NewPartForm, type NewPartEnd } from './NewPartForm'
-import { readable } from './readable'
 
 interface LeadsFormProps {
   readonly text: string
@@ -22,7 +22,7 @@ interface LeadsFormProps {
 /** A circuit drawn lead by lead, as it is traced at the unit; what nobody has followed yet stays open. */
 export function LeadsForm({ text, onEdited }: LeadsFormProps) {
   const [problem, setProblem] = useState('')
-  const diagram = useMemo(() => readable(text), [text])
+  const diagram = useMemo(() => readableLadder(text), [text])
   /** Takes an edit; the calls that reach something now get their trace. */
   const take = async (edit: LadderEdit): Promise<boolean> => {
     if (edit.is === 'problem') {

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react'
 import { View } from 'react-native'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import { changeText } from '@jokulgale/core/changes/changeText'
+import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { Check } from '../../ui/Check'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
@@ -15,7 +16,6 @@ import { useMayEdit } from '../places/useMayEdit'
 import { useAppSelector } from '../store'
 import { useSync } from '../sync/SyncContext'
 import { ChangeView } from './ChangeView'
-import { readable } from './readable'
 import { useCircuitChange } from './useCircuitChange'
 
 /** A change of a unit’s circuit that somebody means to make: what is moved, what it does, how it is proven. */
@@ -42,8 +42,8 @@ interface PlanProps {
 
 function Plan({ unit, now, plan }: PlanProps) {
   const change = useCircuitChange(now.ladder, plan.ladder)
-  const before = useMemo(() => readable(now.ladder), [now.ladder])
-  const after = useMemo(() => readable(plan.ladder), [plan.ladder])
+  const before = useMemo(() => readableLadder(now.ladder), [now.ladder])
+  const after = useMemo(() => readableLadder(plan.ladder), [plan.ladder])
   const title = `${unit.label}: ${plan.why || 'planned change'}`
   return (
     <Screen

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { View } from 'react-native'
 import { plateRatings, rate, type PlateRating } from '@jokulgale/core/diagram/plateRatings'
-import { DiagramError, readLadder } from '@jokulgale/core/diagram/readLadder'
+import { readableLadder, readLadder } from '@jokulgale/core/diagram/readLadder'
 import { Field } from '../../ui/Field'
 import { Words } from '../../ui/Words'
 import { space } from '../../ui/theme'
@@ -34,12 +34,8 @@ export function PlateForm({ text, onEdited }: PlateFormProps) {
 
 /** Null: the text cannot be read. */
 function ratingsOf(text: string): readonly PlateRating[] | null {
-  try {
-    return plateRatings(readLadder(text))
-  } catch (error) {
-    if (error instanceof DiagramError) return null
-    throw error
-  }
+  const diagram = readableLadder(text)
+  return diagram && plateRatings(diagram)
 }
 
 interface RatingFieldProps extends PlateFormProps {

@@ -10,6 +10,7 @@ import {
   throughKinds,
   type LadderEdit,
 } from '@jokulgale/core/diagram/editLadder'
+import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
@@ -19,7 +20,6 @@ import { Sheet } from '../../ui/Sheet'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { freeName } from './freeName'
-import { readable } from './readable'
 
 interface StopSheetProps {
   readonly text: string
@@ -31,7 +31,7 @@ interface StopSheetProps {
 /** What can be changed where a stop of the strip is: its wire, the part that it is reached through. */
 export function StopSheet({ text, stop, onEdited, onClose }: StopSheetProps) {
   const [problem, setProblem] = useState('')
-  const diagram = useMemo(() => readable(text), [text])
+  const diagram = useMemo(() => readableLadder(text), [text])
   const take = (edit: LadderEdit): void => {
     if (edit.is === 'problem') {
       setProblem(edit.message)
