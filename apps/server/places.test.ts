@@ -1,3 +1,5 @@
+import { takePartOut } from '@jokulgale/core/diagram/editLadder'
+import { readLadder } from '@jokulgale/core/diagram/readLadder'
 import { builtInUnitText } from '@jokulgale/core/units/index'
 import { demoSignIn } from './demo/scenario'
 import { keepBuiltInDiagrams } from './services/builtInDiagrams'
@@ -119,6 +121,32 @@ test('a circuit of one’s own is kept as a version, and a visit keeps the one t
   await ask('POST', '/visits', { id: asBefore, unit, diagram: 'rooftop-480' })
   expect((await ask('GET', `/visits/${asBefore}`)).body.diagram).toBe('rooftop-480')
   expect((await ask('GET', `/visits/${visit}/report.json`)).status).toBe(200)
+})
+
+test('a plan is kept beside the circuit with why, and never without the safety controls of it', async () => {
+  const { unit } = await made()
+  const ladder = builtInUnitText('rooftop-480')
+  const plan = async (text: string): Promise<string> => {
+    const sent = { id: uuid(), ladder: text, follows: 'rooftop-480', why: 'New contactor names' }
+    expect((await ask('POST', '/diagrams', sent)).status).toBe(201)
+    return sent.id
+  }
+  const harmless = await plan(ladder.replaceAll('CC1', 'K1'))
+  await send(edit('unit', unit, { plan: harmless }))
+  const { units, diagrams } = (await ask('GET', '/places')).body
+  const byId = ({ id }: { id: string }) => id === unit
+  expect(units.find(byId)).toMatchObject({ diagram: 'rooftop-480', plan: harmless })
+  expect(diagrams.find(({ id }: { id: string }) => id === harmless).why).toBe('New contactor names')
+  const withoutSwitch = takePartOut(ladder, readLadder(ladder), 'HPS1')
+  const unguarded = await plan(withoutSwitch.is === 'text' ? withoutSwitch.text : '')
+  const refusal = await ask('POST', '/place-edits', {
+    edits: [edit('unit', unit, { plan: unguarded }, { plan: harmless })],
+  })
+  expect(refusal.status).toBe(422)
+  expect(refusal.body.fields[0].message).toMatch(/would no longer stop .*: put it back in series/)
+  expect((await ask('GET', '/places')).body.units.find(byId).plan).toBe(harmless)
+  const nowhere = await ask('POST', '/place-edits', { edits: [edit('unit', unit, { plan: 'nothing' })] })
+  expect(nowhere.body.fields[0].message).toMatch(/not known/)
 })
 
 test('a circuit that cannot be read is refused with its lines, and one of another shop is not found', async () => {

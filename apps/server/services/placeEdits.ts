@@ -1,5 +1,7 @@
 import { and, eq, inArray, sql, type SQL } from 'drizzle-orm'
 import type { PgColumn } from 'drizzle-orm/pg-core'
+import { lostGuards } from '@jokulgale/core/changes/lostGuards'
+import { partWords } from '@jokulgale/core/diagram/diagram'
 import { foldPlace, type FoldedPlace } from '@jokulgale/core/places/foldPlace'
 import type { PlaceEdit, PlaceKind } from '@jokulgale/core/places/placeEdit'
 import { changeProblems, lacking, type FieldProblem } from '@jokulgale/core/places/placeProblems'
@@ -7,6 +9,7 @@ import { clockColumns, clockOf } from '../db/clockColumns'
 import type { Database } from '../db/connect'
 import { diagrams, placeEdits, sites, units } from '../db/schema'
 import { RequestProblem } from '../requests/problem'
+import { diagramsById } from './diagrams'
 
 type Writes = Pick<Database, 'select' | 'insert' | 'update' | 'execute'>
 
@@ -46,6 +49,7 @@ export async function storePlaceEdits(
     .onConflictDoNothing()
   await refuseForeign(db, editor.shopId, edits)
   await bringPlacesUpToDate(db, editor.shopId, edits)
+  await refuseUnguardedPlans(db, editor.shopId, edits)
   return edits.map(({ id }) => id)
 }
 
@@ -127,6 +131,40 @@ export async function bringPlacesUpToDate(
     const kept = of === 'site' ? await writeSites(db, shopId, folded) : await writeUnits(db, shopId, folded)
     if (kept !== places.length)
       throw new RequestProblem(409, { error: `a ${of} with this id exists elsewhere; take a new id` })
+  }
+}
+
+/** Each is solved in every call: more are not planned at once. */
+const mostPlans = 3
+
+/** No plan takes a safety control out of its circuit. Throws RequestProblem (422). */
+async function refuseUnguardedPlans(db: Writes, shopId: string, edits: readonly PlaceEdit[]): Promise<void> {
+  const planFor = (edit: PlaceEdit): boolean =>
+    edit.of === 'unit' && edit.changes.some(({ field, to }) => field === 'plan' && to !== '')
+  const places = edits.filter(planFor).map(({ place }) => place)
+  if (places.length === 0) return
+  const rows = await db
+    .select({ unit: units.id, diagram: units.diagramId, plan: units.planId })
+    .from(units)
+    .where(and(eq(units.shopId, shopId), inArray(units.id, places)))
+  const pairs = [...new Map(rows.map((row) => [`${row.diagram} ${row.plan}`, row])).values()]
+  const named = (unit: string, message: string): RequestProblem =>
+    refused([{ field: `edits[${edits.findIndex(({ place }) => place === unit)}].plan`, message }])
+  if (pairs.length > mostPlans)
+    throw named(pairs[0].unit, `at most ${mostPlans} different plans at once; send the others after these`)
+  const circuits = await diagramsById(
+    db,
+    shopId,
+    pairs.flatMap(({ diagram, plan }) => [diagram, plan ?? diagram]),
+  )
+  for (const { unit, diagram, plan } of pairs) {
+    const [now, then] = [circuits.get(diagram), circuits.get(plan ?? diagram)]
+    const [lost] = now && then ? lostGuards(now, then) : []
+    if (now && lost)
+      throw named(
+        unit,
+        `${partWords(now, lost.guard)} would no longer stop ${partWords(now, lost.load)}: put it back in series`,
+      )
   }
 }
 

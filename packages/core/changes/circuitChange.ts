@@ -1,13 +1,14 @@
-import { Circuit } from '../circuit/circuit'
+import type { Circuit } from '../circuit/circuit'
 import { loadAmps, runsFromAmps } from '../circuit/loadAmps'
 import { implausible } from '../circuit/plausible'
 import { clampAmps } from '../circuit/meter'
-import { situationOf } from '../circuit/situation'
 import { partOfPoint, partWords, type Call, type Diagram } from '../diagram/diagram'
 import { weakPulls } from './coilInrush'
-import { guardedLoads, opened } from './guardedLoads'
+import { opened } from './guardedLoads'
+import { guardsLostIn, type LostGuard } from './lostGuards'
 import { leadList, type LeadChange } from './leadChange'
 import { partList, type PartChange } from './partChange'
+import { solvedPairs } from './solvedPairs'
 
 /** A load that draws something else in a call than it did. Amps; 0: still. */
 export interface LoadChange {
@@ -15,13 +16,6 @@ export interface LoadChange {
   readonly load: string
   readonly was: number
   readonly now: number
-}
-
-/** A safety control that no longer stops a load in a call in which it did. */
-export interface LostGuard {
-  readonly call: string
-  readonly guard: string
-  readonly load: string
 }
 
 /** What becomes of a unit when one circuit is made of another: all of it worked out before a lead is moved. */
@@ -41,15 +35,11 @@ const noticedShare = 0.02
 
 /** Compares two circuits of one unit, solved in each of their calls. */
 export function circuitChange(before: Diagram, after: Diagram): CircuitChange {
-  const pairs = after.calls.flatMap((call) =>
-    before.calls.some(({ id }) => id === call.id)
-      ? [{ call, was: solved(before, call), now: solved(after, call) }]
-      : [],
-  )
+  const pairs = solvedPairs(before, after)
   const leads = leadList(before, after)
   const parts = partList(before, after)
   const loads = pairs.flatMap(({ call, was, now }) => loadChanges(call, was, now))
-  const lostGuards = pairs.flatMap(({ call, was, now }) => lost(call, was, now))
+  const lostGuards = pairs.flatMap(guardsLostIn)
   const newCalls = after.calls.filter(({ id }) => !pairs.some(({ call }) => call.id === id))
   const touched = new Set([...changedPoints(leads), ...parts.map(({ part }) => part)])
   const concerned = pairs.filter(
@@ -76,8 +66,6 @@ export function circuitChange(before: Diagram, after: Diagram): CircuitChange {
   }
 }
 
-const solved = (diagram: Diagram, { id }: Call): Circuit => new Circuit(diagram, situationOf(diagram, id))
-
 /** After any change it is proven that nothing runs that nobody called for. */
 const isOff = ({ id }: Call): boolean => id === 'off'
 
@@ -90,17 +78,6 @@ function loadChanges({ id }: Call, before: Circuit, after: Circuit): readonly Lo
     const now = still(are.get(load) ?? 0)
     return Math.abs(now - was) > noticedShare * Math.max(now, was) ? [{ call: id, load, was, now }] : []
   })
-}
-
-/** Controls that stopped a load, and do not now, of loads that still run. */
-function lost({ id }: Call, before: Circuit, after: Circuit): readonly LostGuard[] {
-  const now = guardedLoads(after)
-  const amps = loadAmps(after.healthy)
-  return [...guardedLoads(before)].flatMap(([guard, loads]) =>
-    [...loads]
-      .filter((load) => (amps.get(load) ?? 0) >= runsFromAmps && !now.get(guard)?.has(load))
-      .map((load) => ({ call: id, guard, load })),
-  )
 }
 
 const newlyImplausible = (before: Diagram, after: Diagram): readonly string[] => {
