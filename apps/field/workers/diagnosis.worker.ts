@@ -1,5 +1,6 @@
 import { expose } from 'comlink'
 import { circuitChange, type CircuitChange } from '@jokulgale/core/changes/circuitChange'
+import { lostGuards } from '@jokulgale/core/changes/lostGuards'
 import { brief, doubtAbout, type Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { judge } from '@jokulgale/core/diagnosis/diagnose'
 import { foresee, prepare } from '@jokulgale/core/diagnosis/foresee'
@@ -47,6 +48,11 @@ const service = {
   change: (before: string, after: string): CircuitChange | null => {
     const [was, now] = [readableLadder(before), readableLadder(after)]
     return was && now ? circuitChange(was, now) : null
+  },
+  /** Whether a safety control would no longer stop what it did; a circuit that cannot be read loses none. */
+  losesGuards: (before: string, after: string): boolean => {
+    const [was, now] = [readableLadder(before), readableLadder(after)]
+    return was !== null && now !== null && lostGuards(was, now).length > 0
   },
   /** A circuit that is being written: solved, or what is wrong with it line by line. */
   sketch: (ladder: string, call: string): SketchAnswer => {

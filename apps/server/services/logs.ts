@@ -41,24 +41,21 @@ async function entriesWhere(
   return rows.map(({ wall, counter, device, ...row }) => ({ ...row, clock: { wall, counter, device } }))
 }
 
+const ofKinds = (kinds: readonly EntryBody['kind'][]): SQL =>
+  inArray(sql`${entries.body}->>'kind'`, [...kinds])
+
 /** Everything that was ever said of a unit. */
 export const logOfUnit = (db: Database, shopId: string, unit: string): Promise<readonly UnitEntry[]> =>
   entriesWhere(db, shopId, eq(visits.unitId, unit))
 
 /** Entries of some kinds of some units. */
-export const entriesOfUnits = async (
+export const entriesOfUnits = (
   db: Reads,
   shopId: string,
   ids: readonly string[],
   kinds: readonly EntryBody['kind'][],
 ): Promise<readonly UnitEntry[]> =>
-  ids.length === 0
-    ? []
-    : entriesWhere(
-        db,
-        shopId,
-        and(inArray(visits.unitId, [...ids]), inArray(sql`${entries.body}->>'kind'`, [...kinds])),
-      )
+  entriesWhere(db, shopId, and(inArray(visits.unitId, [...ids]), ofKinds(kinds)))
 
 /** Entries of some visits that say something in words, or are of some kinds. */
 export const tellingEntries = (
@@ -70,10 +67,7 @@ export const tellingEntries = (
   entriesWhere(
     db,
     shopId,
-    and(
-      inArray(entries.visitId, [...ids]),
-      or(sql`${entries.body}->>'words' <> ''`, inArray(sql`${entries.body}->>'kind'`, [...kinds])),
-    ),
+    and(inArray(entries.visitId, [...ids]), or(sql`${entries.body}->>'words' <> ''`, ofKinds(kinds))),
   )
 
 /** Entries of some kinds on the units of one site. */
@@ -87,7 +81,7 @@ export const entriesOfSite = (
     db,
     shopId,
     and(
-      inArray(sql`${entries.body}->>'kind'`, [...kinds]),
+      ofKinds(kinds),
       inArray(
         visits.unitId,
         db

@@ -4,9 +4,9 @@ import { implausible } from '../circuit/plausible'
 import { clampAmps } from '../circuit/meter'
 import { partOfPoint, partWords, type Call, type Diagram } from '../diagram/diagram'
 import { weakPulls } from './coilInrush'
-import { opened } from './guardedLoads'
 import { guardsLostIn, type LostGuard } from './lostGuards'
 import { leadList, type LeadChange } from './leadChange'
+import { openedDevices } from './openedDevices'
 import { partList, type PartChange } from './partChange'
 import { solvedPairs } from './solvedPairs'
 
@@ -89,10 +89,10 @@ const newlyImplausible = (before: Diagram, after: Diagram): readonly string[] =>
 
 /** What a call asks too much of, and did not before. */
 function overloads({ words }: Call, before: Circuit, after: Circuit): readonly string[] {
-  const hadOpened = new Set(opened(before.healthy).map(({ id }) => id))
+  const hadOpened = new Set(openedDevices(before.healthy).map(({ id }) => id))
   const wasWeak = new Set(weakPulls(before).map(({ part }) => part.id))
   return [
-    ...opened(after.healthy)
+    ...openedDevices(after.healthy)
       .filter(({ id }) => !hadOpened.has(id))
       .map((part) => `${words}: ${part.words} (${part.id}) opens`),
     ...weakPulls(after)

@@ -1,4 +1,4 @@
-import type { Circuit, Settled } from '../circuit/circuit'
+import type { Circuit } from '../circuit/circuit'
 import { loadAmps, runsFromAmps } from '../circuit/loadAmps'
 import type { Part } from '../diagram/diagram'
 import type { Effect } from '../parts/effect'
@@ -25,14 +25,3 @@ const openings = ({ id, kind, settings }: Part): readonly Effect[] =>
     .branches(settings, {})
     .filter(({ role, from, states }) => role === 'contact' && from !== 'EARTH' && 'open' in states)
     .map(({ name }) => ({ does: 'hold', branch: `${id}/${name}`, state: 'open' }))
-
-/** Fuses and breakers that do not hold in a settled state. */
-export const opened = ({ circuit, states }: Settled): readonly Part[] => [
-  ...new Set(
-    circuit.network.links.flatMap(({ part, role, rest }, link) =>
-      part?.kind.overcurrent && (role === 'fuse' || role === 'contact') && states[link] !== rest
-        ? [part]
-        : [],
-    ),
-  ),
-]

@@ -2,7 +2,7 @@ import type { Diagram } from '../diagram/diagram'
 import { drawLead } from '../diagram/drawLead'
 import { landElsewhere, type LadderEdit } from '../diagram/editLadder'
 import { readableLadder, readLadder } from '../diagram/readLadder'
-import { endThatStays, wireNamed } from './movedLead'
+import { endThatStays, wireBetween, wireNamed } from './movedLead'
 import { alterationWords, takesGuardOut, type Alteration } from './temporary'
 
 /** A circuit as a visit left it: its text, and what of the findings could not be drawn into it. */
@@ -31,6 +31,8 @@ export function asLeft(text: string, alterations: readonly Alteration[]): AsLeft
 /** The text with one finding in it; null where it cannot be drawn. */
 function drawnIn(text: string, { body }: Alteration): string | null {
   const diagram = readLadder(text)
+  // the circuit may have become another since the visit: the lead may be drawn where it was found by now
+  if (body.what === 'moved' && !wireBetween(diagram, body.of)) return null
   if (takesGuardOut(diagram, body)) return null
   const edit = editFor(text, diagram, body)
   return edit?.is === 'text' && readableLadder(edit.text) ? edit.text : null

@@ -4,7 +4,7 @@ import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
 import type { Effect, Fault } from '../parts/effect'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
-import { faultOfLanding, wireNamed } from './movedLead'
+import { faultOfLanding, wireBetween, wireNamed } from './movedLead'
 import { atArrival, follow, settingOf, type SettingChange, type Standing } from './standing'
 
 /** One thing seen or measured, and what held when it was. */
@@ -94,11 +94,10 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
 function faultPutRight(diagram: Diagram, entry: EntryBody): Fault | null {
   if (entry.kind === 'setting') return faultOfSetting(diagram, entry)
   const isPutBack = entry.kind === 'alteration-settled' && entry.as === 'corrected'
-  return isPutBack && isWire(diagram, entry.of) ? faultOfLanding(diagram, entry.of, entry.to ?? '') : null
+  return isPutBack && wireBetween(diagram, entry.of)
+    ? faultOfLanding(diagram, entry.of, entry.to ?? '')
+    : null
 }
-
-const isWire = ({ wires }: Diagram, of: string): boolean =>
-  wires.has(of) || wires.has(of.split('-').reverse().join('-'))
 
 /** The complaint that somebody's words are, by its name or as it is said; letter case does not matter. */
 export function complaintSaid({ complaints }: Diagram, said: string): Complaint | undefined {

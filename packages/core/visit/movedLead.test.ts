@@ -78,6 +78,11 @@ test('what is meant so is drawn into the circuit; what passes by a safety contro
     'Run a new lead jumper J from TB.Y1 to TB.Y2',
   ])
   expect(notDrawn).toEqual(['HPS1.1 to HPS1.2 found joined'])
+  // drawn once, it is there: nothing is left to draw of the lead, and nothing breaks
+  expect(asLeft(drawn, [accepted(found)])).toEqual({
+    text: drawn,
+    notDrawn: [`Lead ${of} found on ${landedOn}`],
+  })
   // what is not meant so is put right at the unit, not in its drawing
   expect(asLeft(text, [{ ...accepted(found), settled: null }]).text).toBe(text)
 })

@@ -3,9 +3,13 @@ import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
 import type { Effect, Fault, PointId } from '../parts/effect'
 
-/** The wire of a diagram with these two ends, either way round; throws UnknownNameError. */
+/** The wire of a diagram with these two ends, either way round; undefined: it has none such. */
+export const wireBetween = ({ wires }: Diagram, of: string): Wire | undefined =>
+  wires.get(of) ?? wires.get(of.split('-').reverse().join('-'))
+
+/** The same. Throws UnknownNameError. */
 export function wireNamed(diagram: Diagram, of: string): Wire {
-  const wire = diagram.wires.get(of) ?? diagram.wires.get(of.split('-').reverse().join('-'))
+  const wire = wireBetween(diagram, of)
   if (!wire) throw new UnknownNameError('wire', of, diagram.wires.keys())
   return wire
 }

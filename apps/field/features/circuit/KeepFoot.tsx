@@ -42,8 +42,7 @@ export function KeepFoot({ unit, diagram, text, isChanged, problems }: KeepFootP
     router.navigate(as === 'planned' ? `/units/${unit.id}/plan` : `/units/${unit.id}`)
   }
   const begin = async (as: Standing): Promise<void> => {
-    const change = await diagnosisService().change(diagram.ladder, text)
-    const losesGuards = (change?.lostGuards.length ?? 0) > 0
+    const losesGuards = await diagnosisService().losesGuards(diagram.ladder, text)
     if (as === 'wired-so' && !losesGuards) await keep(as, '')
     else setAsked({ as, losesGuards })
   }
