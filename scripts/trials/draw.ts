@@ -1,14 +1,13 @@
 import type { Random } from '@jokulgale/core/world/random'
 import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
 
-/** A hypothesis drawn by its prior, healthy included. */
-export function drawOne({ hypotheses, singles }: UnitModel, random: Random): number {
-  let left = random()
-  for (let h = 0; h < singles - 1; h++) {
-    left -= hypotheses[h].prior
-    if (left < 0) return h
-  }
-  return singles - 1
+/** A hypothesis drawn by its prior, healthy included; surroundings are no fault of the unit. */
+export function drawOne({ hypotheses, everySingle }: UnitModel, random: Random): number {
+  const drawn = everySingle.filter((h) =>
+    hypotheses[h].faults.every(({ class: sort }) => sort !== 'surroundings'),
+  )
+  let left = random() * drawn.reduce((sum, h) => sum + hypotheses[h].prior, 0)
+  return drawn.find((h) => (left -= hypotheses[h].prior) < 0) ?? drawn[0]
 }
 
 /** Two faults of different parts that some reading can see, drawn by their priors. */

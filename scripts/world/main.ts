@@ -11,7 +11,14 @@ import { answer, onThreads } from '../house/threads'
 import { worldPage } from './page'
 import { worldTrials, type WorldResult, type WorldTask } from './worldTrials'
 
-const asDrawn: Unlikeness = { supply: false, plates: false, loads: false, faults: false, readings: false }
+const asDrawn: Unlikeness = {
+  supply: false,
+  plates: false,
+  loads: false,
+  faults: false,
+  weather: false,
+  readings: false,
+}
 
 /** Every world, each with one thing unlike the drawing, and with all of them. */
 const conditions: Readonly<Record<string, Unlikeness>> = {
@@ -20,6 +27,7 @@ const conditions: Readonly<Record<string, Unlikeness>> = {
   'parts off their plates': { ...asDrawn, plates: true },
   'loads of 40 to 105 %': { ...asDrawn, loads: true },
   'shorts of any ohms, trips that stay, motors from rest': { ...asDrawn, faults: true },
+  'weather and water of any season': { ...asDrawn, weather: true },
   'rounded, slips and blunders': { ...asDrawn, readings: true },
   'all of these': everythingUnlike,
 }

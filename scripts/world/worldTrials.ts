@@ -91,7 +91,7 @@ export function worldTrials({
       const truth = drawOne(model, random)
       const { faults } = model.hypotheses[truth]
       const isAsked = !onlyTrips || faults.some(isShort)
-      if (faults.length === 0 || !isAsked || classes[truth] === classes[0]) continue
+      if (model.hypotheses[truth].of.length === 0 || !isAsked || classes[truth] === classes[0]) continue
       const world = new World(diagram, faults, unlike, random)
       if (world.failingCalls().length > 0) return { truth, world }
     }
@@ -105,7 +105,7 @@ export function worldTrials({
       const diagnosis = diagnose(
         diagram,
         { complaint, entries },
-        { school, count: 1, sorts: ['measure', 'look'] },
+        { school, count: 1, sorts: ['measure', 'look', 'condition'] },
       )
       const lead = leadOf(diagnosis)
       if (firstAct === null && count > 0 && lead.probability >= actsFrom)
@@ -148,6 +148,8 @@ export function worldTrials({
     }
     if (step.do === 'look')
       return [...set, { kind: 'observation', what: world.look(standing, step.of), of: step.of }]
+    if (step.do === 'condition')
+      return [...set, { kind: 'condition', of: step.of, value: world.condition(step.of, step.call) }]
     if (step.do !== 'measure') return set
     const { meter, from, to } = step
     const value = typedReading(meter, world.measure(standing, meter, from, to), unlike, random, normal)

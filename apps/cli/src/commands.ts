@@ -156,6 +156,7 @@ function classLabels(model: UnitModel, ranked: readonly number[]): (h: number) =
 
 function stepFields(step: Step): object {
   if (step.do === 'wait') return { do: 'wait', seconds: step.seconds, of: step.of }
+  if (step.do === 'condition') return { do: 'condition', of: step.of }
   const first = step.deed
     ? { first: { do: step.deed.verb, of: step.deed.of, ...(step.deed.to ? { to: step.deed.to } : {}) } }
     : {}

@@ -3,12 +3,13 @@ import { callWords, partWords, zoneWords, type Diagram } from '../diagram/diagra
 import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
-import type { Deed, LookStep, Outcome, ReadingStep, Step, WaitStep } from './steps'
+import type { ConditionStep, Deed, LookStep, Outcome, ReadingStep, Step, WaitStep } from './steps'
+import { conditionNamed } from '../visit/conditionWords'
 import { seenWords } from '../visit/seenWords'
 import { meterWords, oddsWords } from './words'
 
 /** The next step, as one would say it to a helper. */
-export type Ask = MeasureAsk | LookAsk | WaitAsk
+export type Ask = MeasureAsk | LookAsk | WaitAsk | ConditionAsk
 
 export interface MeasureAsk extends AskFacts {
   readonly do: 'measure'
@@ -34,6 +35,14 @@ export interface WaitAsk extends AskFacts {
   readonly ofWords: string
 }
 
+export interface ConditionAsk extends AskFacts {
+  readonly do: 'condition'
+  readonly of: string
+  readonly ofWords: string
+  readonly unit: string
+  readonly caution: string
+}
+
 interface AskFacts {
   readonly zone: string
   readonly call: string
@@ -50,8 +59,16 @@ interface AskFacts {
 const shownFrom = 0.004
 
 export function askOf(diagnosis: Diagnosis, step: Step): Ask {
-  if (step.do === 'wait') return waitAsk(diagnosis, step)
-  return step.do === 'look' ? lookAsk(diagnosis, step) : measureAsk(diagnosis, step)
+  switch (step.do) {
+    case 'wait':
+      return waitAsk(diagnosis, step)
+    case 'condition':
+      return conditionAsk(diagnosis, step)
+    case 'look':
+      return lookAsk(diagnosis, step)
+    case 'measure':
+      return measureAsk(diagnosis, step)
+  }
 }
 
 function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
@@ -109,6 +126,26 @@ function waitAsk(diagnosis: Diagnosis, step: WaitStep): WaitAsk {
   }
 }
 
+const conditionReasons = {
+  verdict: 'What stands out answers to it: no verdict before it is measured.',
+  reading: 'A healthy unit reads otherwise in other weather: measure it first.',
+  apart: 'It would tell suspects apart.',
+} as const
+
+function conditionAsk(diagnosis: Diagnosis, step: ConditionStep): ConditionAsk {
+  const { words, unit, caution } = conditionNamed(step.of)
+  return {
+    ...factsOf(diagnosis, step, '', ({ seen }) => (seen ? `${seen} ${unit}` : 'As the call assumes'), null),
+    do: 'condition',
+    of: step.of,
+    ofWords: words,
+    unit,
+    caution,
+    zone: '',
+    reason: conditionReasons[step.first ?? 'apart'],
+  }
+}
+
 function factsOf(
   { model, belief }: Diagnosis,
   step: Step,
@@ -146,7 +183,8 @@ function factsOf(
 
 const bridgeCautions: Readonly<Record<TestBridge, string>> = {
   momentary: 'For a moment, by hand, and off again. Never leave it.',
-  'with-airflow-proven': 'Only with airflow proven and the limits in circuit; for a moment.',
+  'with-airflow-proven':
+    'Isolate and lock out, insulated jumper on, covers on, power on, clamp its amps, and off again. Only with airflow proven and the limits in circuit.',
   'watching-pressure': 'Only with gauges on, watching the pressure; for a moment.',
   never: '',
 }
@@ -181,11 +219,6 @@ export function deedWords(
       return { words: `Warm ${name} with the hand`, caution: '' }
     case 'cool':
       return { words: `Cool ${name} with ice`, caution: '' }
-    case 'reset':
-      return {
-        words: `Reset ${name}`,
-        caution: 'Once. If it trips again, look for why before anything else.',
-      }
     default:
       return { words: `${verb} ${name}`, caution: '' }
   }

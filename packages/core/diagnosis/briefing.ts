@@ -17,7 +17,7 @@ import { beforeEnergising, contradictionOf, doubtOf, phantomWords, storyOf } fro
 import { stripsOf, type Strip } from './strip'
 import { againstWords, evidenceWords, oddsWords } from './words'
 
-export type { Ask, LookAsk, MeasureAsk, WaitAsk } from './asks'
+export type { Ask, ConditionAsk, LookAsk, MeasureAsk, WaitAsk } from './asks'
 
 /** A suspect as shown. */
 export interface SuspectBrief {

@@ -100,8 +100,10 @@ function findLive(diagram: Diagram): readonly Candidate[] {
   return [...toCommon, ...acrossParts, ...toMetal, ...clamped]
 }
 
-const switchesLine = (diagram: Diagram, part: string): boolean =>
-  diagram.parts.get(part)?.kind.breaksLine === true
+const switchesLine = (diagram: Diagram, part: string): boolean => {
+  const kind = diagram.parts.get(part)?.kind
+  return kind?.breaksLine === true || kind?.symbol === 'fuse'
+}
 
 const isLoad = (diagram: Diagram, id: string): boolean => {
   const part = diagram.parts.get(id)

@@ -2,6 +2,7 @@ import type { Diagram } from '../diagram/diagram'
 import type { Effect, Fault } from '../parts/effect'
 import { faultsOf } from '../diagram/faults'
 import { sharesOf } from './rates'
+import { otherSurroundings } from './weather'
 
 /** One way the unit may be: a fault, several at once, or none. */
 export interface Hypothesis {
@@ -28,12 +29,20 @@ export const nothingWrong = 'none'
 export const notDrawn = 'not-drawn'
 const notDrawnPrior = 0.008
 
+/** Chance of a call about nothing but weather or water that is otherwise than assumed, for each condition that tells. */
+const surroundingsChance = 0.02
+
 /** Every single fault of the unit, after the hypothesis that nothing is wrong; priors sum to one. */
 export function hypothesesOf(diagram: Diagram): readonly Hypothesis[] {
   const faults = faultsOf(diagram)
   const shares = sharesOf(diagram, faults)
-  const faulty = 1 - healthyChance - notDrawnPrior
-  return [healthy, ...faults.map((fault, k) => single(fault, faulty * shares[k])), otherwise]
+  const around = otherSurroundings(diagram).map((fault): Hypothesis => ({
+    ...single(fault, surroundingsChance * fault.prior),
+    of: [],
+  }))
+  const elsewhere = around.reduce((sum, { prior }) => sum + prior, 0)
+  const faulty = 1 - healthyChance - notDrawnPrior - elsewhere
+  return [healthy, ...faults.map((fault, k) => single(fault, faulty * shares[k])), otherwise, ...around]
 }
 
 const healthy: Hypothesis = {

@@ -1,7 +1,7 @@
 import { supplies } from '../diagram/roles'
 import type { Search } from './proposals'
 import { isShort } from './resistance'
-import { sortOf, type ReadingStep, type Step } from './steps'
+import { rate, sortOf, type ReadingStep, type Step } from './steps'
 
 /** Probability of shorts from which power stays off behind a trip. */
 const heldOffFrom = 0.2
@@ -14,10 +14,30 @@ const sameShare = 0.9
 export function mannerly(search: Search, steps: readonly Step[]): readonly Step[] {
   const held = isHeldOff(search)
   const allowed = steps.filter((step) => !(held && needsPower(step)) && !mayStandOpen(search, step))
-  return withoutPanel(search, allowed)
+  return withoutPanel(search, powerFirst(search, allowed))
 }
 
-const needsPower = (step: Step): boolean => step.power === 'on' && sortOf(step) !== 'look'
+/** Before any volts were read in a call, a clamp must tell so many times as much for its time as volts and looks do. */
+const clearlyBetter = 3
+
+/** Power and the call are known first: a clamp on a wire is put back until then, unless it is clearly better. */
+function powerFirst({ findings }: Search, steps: readonly Step[]): readonly Step[] {
+  const { evidence, now } = findings
+  const isKnown = evidence.some(
+    (piece) =>
+      piece.kind === 'reading' &&
+      (piece.meter === 'volts' || piece.meter === 'loz') &&
+      piece.standing.call === now.call &&
+      piece.standing.repairs === now.repairs,
+  )
+  if (isKnown) return steps
+  const isClamp = (step: Step): boolean => step.do === 'measure' && step.meter === 'amps'
+  const most = steps.reduce((best, step) => (isClamp(step) ? best : Math.max(best, rate(step))), 0)
+  return steps.filter((step) => !isClamp(step) || rate(step) > clearlyBetter * most)
+}
+
+const needsPower = (step: Step): boolean =>
+  step.power === 'on' && sortOf(step) !== 'look' && sortOf(step) !== 'condition'
 
 /** Words of a look that say that something has opened by itself. */
 const trippedWords: ReadonlySet<string> = new Set([

@@ -6,6 +6,7 @@ import {
   type Candidate,
   type CostRules,
 } from './candidates'
+import { conditionSteps, turnsOn } from './conditionSteps'
 import { deedSteps } from './deeds'
 import { pathDrops } from './drops'
 import type { Findings } from '../visit/evidence'
@@ -57,8 +58,23 @@ export function stepsInOrder(
     if (now.power === 'on') steps.push(...readingSteps(search, now, pathDrops(here.circuit), here))
     steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))
   }
-  const all = [...steps, ...(wants('wait') ? waits(search) : [])].filter((step) => wants(sortOf(step)))
-  return inOrderOf(school, search, mannerly(search, all))
+  const asked = wants('condition') ? conditionSteps(search) : []
+  const all = [...steps, ...asked, ...(wants('wait') ? waits(search) : [])].filter((step) =>
+    wants(sortOf(step)),
+  )
+  return surroundingsFirst(search, inOrderOf(school, search, mannerly(search, all)))
+}
+
+/** What must be measured outside the circuit comes first: before a verdict, and before a reading that it would change. */
+function surroundingsFirst(search: Search, steps: readonly Step[]): readonly Step[] {
+  const best = steps.find((step) => step.do === 'measure' || step.do === 'look')
+  const judged = steps.map((step): Step =>
+    step.do === 'condition' && step.first === null && best && turnsOn(search, best, step.of)
+      ? { ...step, first: 'reading' }
+      : step,
+  )
+  const isFirst = (step: Step): boolean => step.do === 'condition' && step.first !== null
+  return [...judged.filter(isFirst), ...judged.filter((step) => !isFirst(step))]
 }
 
 const bestRate = (steps: readonly Step[]): number =>

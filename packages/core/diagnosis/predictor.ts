@@ -23,6 +23,8 @@ export class UnitModel {
   readonly singles: number
   /** Their numbers. */
   readonly everySingle: readonly number[]
+  /** Those about what surrounds the unit. */
+  readonly aboutSurroundings: readonly number[]
   private readonly all: Hypothesis[]
   private readonly pairs = new Map<string, number>()
   private readonly versions = new Map<string, number>()
@@ -35,6 +37,9 @@ export class UnitModel {
     this.hypotheses = this.all
     this.singles = this.all.length
     this.everySingle = Array.from(this.all, (_, h) => h)
+    this.aboutSurroundings = this.everySingle.filter((h) =>
+      this.all[h].faults.some(({ class: sort }) => sort === 'surroundings'),
+    )
   }
 
   /** The number of the hypothesis that two single faults are there at once. */

@@ -4,13 +4,13 @@ import { deedWords } from './asks'
 import type { Diagnosis } from './diagnose'
 import { readingOf } from './grouping'
 import { distinct } from './likelihood'
-import type { Step } from './steps'
+import type { LookStep, ReadingStep } from './steps'
 import { seenWords } from '../visit/seenWords'
 import { meterWords, placeWords, standingWords } from './words'
 
 /** A step, and what would show at it if it were a suspect. */
 export interface ProvingStep {
-  readonly step: Exclude<Step, { readonly do: 'wait' }>
+  readonly step: ReadingStep | LookStep
   readonly shows: string
   /** The suspect's probability if that is what shows. */
   readonly then: number
@@ -51,7 +51,7 @@ export function provingSteps(
     .filter(({ bits }) => bits > 0)
     .sort((a, b) => b.bits - a.bits)
     .slice(0, soughtAmong)) {
-    if (step.do === 'wait') continue
+    if (step.do === 'wait' || step.do === 'condition') continue
     for (const h of wanted) {
       if (step.do === 'look') {
         const outcome = step.outcomes.find(({ hypotheses }) => hypotheses.includes(h))

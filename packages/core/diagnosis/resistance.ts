@@ -15,8 +15,9 @@ const shortOhms = { least: 0.02, most: 8 } as const
 /** A bad connection has so many times the resistance that its kind says, at its least and its most. */
 const looseFactor = { least: 1 / 8, most: 8 } as const
 
-/** A fault at another of its resistances; one that has none is as it was. */
+/** A fault at another of its resistances, or at an end of its range; one that has none is as it was. */
 export function withOhms(fault: Fault, resistance: 'least' | 'most'): Fault {
+  if (fault.ends) return { ...fault, effects: fault.ends[resistance] }
   if (!hasRange(fault)) return fault
   const at = (ohms: number): number =>
     isShort(fault) ? shortOhms[resistance] : ohms * looseFactor[resistance]
@@ -26,6 +27,8 @@ export function withOhms(fault: Fault, resistance: 'least' | 'most'): Fault {
   return { ...fault, effects }
 }
 
-/** Whether a fault is a resistance that nobody knows. */
-export const hasRange = (fault: Pick<Fault, 'class' | 'effects'>): boolean =>
-  isShort(fault) || (fault.class === 'loose' && fault.effects.some(({ does }) => does === 'ohms'))
+/** Whether a fault is a resistance, or another value, that nobody knows. */
+export const hasRange = (fault: Pick<Fault, 'class' | 'effects' | 'ends'>): boolean =>
+  fault.ends !== undefined ||
+  isShort(fault) ||
+  (fault.class === 'loose' && fault.effects.some(({ does }) => does === 'ohms'))

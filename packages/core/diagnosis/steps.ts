@@ -59,11 +59,20 @@ export interface WaitStep extends StepFacts {
   readonly of: string
 }
 
-export type Step = ReadingStep | LookStep | WaitStep
+/** Something outside the circuit to be measured and entered: weather, water, a pressure. */
+export interface ConditionStep extends StepFacts {
+  readonly do: 'condition'
+  /** The condition. */
+  readonly of: string
+  /** Why it comes before anything else: what stands out, or the next reading, cannot be told without it; null: it need not. */
+  readonly first: 'verdict' | 'reading' | null
+}
+
+export type Step = ReadingStep | LookStep | WaitStep | ConditionStep
 
 /** Sorts of steps that a search may be held to. */
-export type StepSort = 'measure' | 'look' | 'deed' | 'wait'
-export const sortOf = (step: Step): StepSort => (step.do !== 'wait' && step.deed ? 'deed' : step.do)
+export type StepSort = 'measure' | 'look' | 'deed' | 'wait' | 'condition'
+export const sortOf = (step: Step): StepSort => ('deed' in step && step.deed ? 'deed' : step.do)
 
 /** Information per second of cost. */
 export const rate = (step: Step): number => step.bits / step.cost

@@ -4,9 +4,12 @@ import type { Evidence, Findings } from '../visit/evidence'
 import { complaintChance } from './complaint'
 import { Factors } from './factors'
 import { notDrawn, type Hypothesis } from './hypothesis'
-import { lookLikelihood } from './likelihood'
+import { readingOf } from './grouping'
+import { distinct, lookLikelihood } from './likelihood'
+import { measuredChance } from './measured'
 import { Moment, type Blown, type Met } from './moment'
 import { notDrawnChance } from './notDrawn'
+import { elsewhereOf, withElsewhere } from './otherSurroundings'
 import { pairsWorthTrying } from './pairs'
 import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
@@ -22,8 +25,6 @@ const foundSetChance = { hit: 0.97, miss: 0.004 } as const
  * that does no harm, and it is one of a hundred.
  */
 const foundOnChance = { hit: 0.97, miss: 0.0002 } as const
-/** Weight left of a fault under a measured condition that speaks against it. */
-const excludedShare = 0.04
 /** How often what was complained of is gone with the first thing put right, though the search goes on. */
 const afterRepair = 0.4
 /** Where nothing bounds what a moving reading may be. */
@@ -71,10 +72,12 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
   const { model, factor, findings, evidence, good, complained } = context
   const { hypotheses } = model
   const prior = new Map<number, number>()
+  const measured = measuredChance(model, findings.now.conditions)
   for (const h of which) {
     const { faults, of } = hypotheses[h]
     if (of.some((part) => good.has(part)) || faults.some(({ id }) => good.has(id))) continue
-    const share = hypotheses[h].prior * factor(hypotheses[h]) * excludedShare ** excluded(faults, findings)
+    const share = hypotheses[h].prior * factor(hypotheses[h]) * measured(hypotheses[h])
+    if (share === 0) continue
     const chance = complaintChance(model, findings.complaint, h)
     prior.set(h, Math.log(share * (complained ? chance : afterRepair + (1 - afterRepair) * chance)))
   }
@@ -255,7 +258,7 @@ function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, which: rea
     case 'reading':
       return readingWeigher(model, piece, moment)
     case 'look':
-      return lookWeigher(piece, moment)
+      return lookWeigher(model, piece, moment)
     case 'drop-out':
       return plainly((h) => dropOutChance(moment.situation, piece, which, h))
     case 'found-set': {
@@ -298,11 +301,19 @@ function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigh
   }
   const density = movingDensity(piece, situation)
   const moving = (version: number): number | null => (situation.settle(version).oscillates ? density : null)
-  const under = (met: readonly Met[], { factors }: Track) => {
+  const under = (met: readonly Met[], { factors }: Pick<Track, 'factors'>) => {
     const versions = met.flatMap((state) => state.versions)
     const predicted = situation.predict(meter, from, to, versions)
     return tell(reading, factors, met, predicted, moving)
   }
+  const elsewhere = elsewhereOf(
+    model,
+    piece.standing.conditions,
+    (k) => distinct(meter, readingOf(situation.predict(meter, from, to, [k])[k]), readingOf(healthy)),
+    (k) => under(moment.met(k, 'not'), { factors: new Factors() }).chance,
+  )
+  const isUntold = (h: number): boolean =>
+    !distinct(meter, readingOf(situation.predict(meter, from, to, [h])[h]), readingOf(healthy))
   return (h, track) => {
     if (h > 0 && model.hypotheses[h].id === notDrawn)
       return {
@@ -310,12 +321,17 @@ function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigh
         logWeight: track.logWeight + Math.log(notDrawnChance(meter, value, healthy, density)),
       }
     const there = under(moment.met(h, track.blown), track)
-    if (track.present === null)
-      return { ...track, factors: there.factors, logWeight: track.logWeight + Math.log(there.chance) }
+    if (track.present === null) {
+      const chance = elsewhere && isUntold(h) ? withElsewhere(there.chance, elsewhere) : there.chance
+      // what the weather explains better teaches nothing of the supply
+      const factors = chance > 2 * there.chance ? track.factors : there.factors
+      return { ...track, factors, logWeight: track.logWeight + Math.log(chance) }
+    }
     const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
     const present = track.present * stays + (1 - track.present) * (1 - stays)
-    const chance = present * there.chance + (1 - present) * away.chance
-    const isThere = (present * there.chance) / chance
+    const own = present * there.chance + (1 - present) * away.chance
+    const chance = elsewhere && isUntold(h) ? withElsewhere(own, elsewhere) : own
+    const isThere = (present * there.chance) / own
     return {
       ...track,
       factors: isThere > 0.5 ? there.factors : away.factors,
@@ -325,7 +341,11 @@ function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigh
   }
 }
 
-function lookWeigher({ of, what }: Extract<Evidence, { kind: 'look' }>, moment: Moment): Weigher {
+function lookWeigher(
+  model: UnitModel,
+  { of, what, standing }: Extract<Evidence, { kind: 'look' }>,
+  moment: Moment,
+): Weigher {
   const { situation } = moment
   const usual = what === 'code' ? situation.looks(0, of) : null
   const seen = (versions: readonly number[]): number =>
@@ -335,12 +355,20 @@ function lookWeigher({ of, what }: Extract<Evidence, { kind: 'look' }>, moment: 
     ) / versions.length
   const chanceOf = (met: readonly Met[]): number =>
     met.reduce((sum, { versions, weight }) => sum + weight * seen(versions), 0)
+  const shown = (h: number): string => situation.looks(h, of).join()
+  const elsewhere = elsewhereOf(
+    model,
+    standing.conditions,
+    (k) => shown(k) !== shown(0),
+    (k) => chanceOf(moment.met(k, 'not')),
+  )
   return (h, track) => {
     const there = chanceOf(moment.met(h, track.blown))
-    const chance =
+    const own =
       track.present === null
         ? there
         : track.present * there + (1 - track.present) * seen([moment.away(h, track.blown)])
+    const chance = elsewhere && shown(h) === shown(0) ? withElsewhere(own, elsewhere) : own
     return { ...track, logWeight: track.logWeight + Math.log(chance) }
   }
 }
@@ -381,18 +409,6 @@ function dropOutChance(
 /** Whether a look shows a word; a bare `code`: any other code than a healthy unit's. */
 const shows = (seen: readonly string[], what: string, usual: readonly string[] | null): boolean =>
   usual ? seen.some((word) => word.startsWith('code ') && !usual.includes(word)) : seen.includes(what)
-
-/** How many of these faults cannot well be under what was measured outside the circuit. */
-const excluded = (faults: readonly Fault[], { now }: Findings): number =>
-  faults.filter(({ unless }) => {
-    const value = unless ? now.conditions[unless.of] : undefined
-    return (
-      unless !== undefined &&
-      value !== undefined &&
-      (unless.above === undefined || value > unless.above) &&
-      (unless.below === undefined || value < unless.below)
-    )
-  }).length
 
 function normalise(log: Float64Array): Pick<Weighed, 'probability' | 'logChance'> {
   const top = log.reduce((a, b) => Math.max(a, b), -Infinity)

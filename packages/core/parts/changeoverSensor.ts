@@ -1,7 +1,7 @@
 import { contact, position } from './contact'
 import { opens, sticks } from './fault'
 import type { PartKind } from './kind'
-import { temperatureFelt, touchEffects, untouched } from './touch'
+import { feelsTemperature, temperatureFelt, touchEffects, untouched } from './touch'
 
 /** Strap-on pipe sensor of a two-pipe system: `COM` to `COLD` on a cold pipe, to `HOT` on a warm one. */
 export const changeoverSensor: PartKind = {
@@ -61,5 +61,6 @@ export const changeoverSensor: PartKind = {
     sticks('hot-stuck', ['hot'], 'closed', 'changeover’s hot contact stuck closed', 0.3),
   ],
   touched: touchEffects,
+  feels: feelsTemperature,
   testBridge: 'momentary',
 }

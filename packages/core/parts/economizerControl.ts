@@ -5,19 +5,14 @@ import { misset, opens, sticks } from './fault'
 import { enthalpyBtuPerPound } from '../physics/psychrometrics'
 import { humidityLoop, humidityOfAmps } from './humiditySensor'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
+import { sensorFeed, sensorFeedOhms } from '../physics/sensorFeed'
 import { thermistorFahrenheit } from '../physics/thermistor'
 
-/** Volts that the inputs give their sensors, behind this resistance. */
-const sensorVolts = 5
-const sensorOhms = 10_000
 const awakeAboveVolts = 18
 const calledAboveVolts = 16
 
 /** Damper signals, direct volts. */
 const signals = { shut: 2, minimum: 4, full: 10 } as const
-
-const sensorOf = (direct: number): number =>
-  direct >= sensorVolts * 0.999 ? Infinity : (sensorOhms * direct) / (sensorVolts - direct)
 
 const input = (z: number): Law => impedance(complex(z), z)
 const output = (name: string, from: string, to: string): Branch => ({
@@ -42,19 +37,19 @@ const humidityOf = (direct: number): number =>
  */
 function outdoorAirIsGood(now: Now): boolean {
   const family = now.settings.text('family')
-  const outdoor = thermistorFahrenheit(family, sensorOf(now.direct.outdoorInput))
+  const outdoor = thermistorFahrenheit(family, sensorFeedOhms(now.direct.outdoorInput))
   switch (now.settings.text('method')) {
     case 'fixed-dry-bulb':
       return outdoor <= now.settings.number('changeover')
     case 'differential-dry-bulb':
-      return outdoor <= thermistorFahrenheit(family, sensorOf(now.direct.returnInput)) - 2
+      return outdoor <= thermistorFahrenheit(family, sensorFeedOhms(now.direct.returnInput)) - 2
     case 'fixed-enthalpy':
       return (
         enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <=
         now.settings.number('changeover')
       )
     case 'differential-enthalpy': {
-      const returning = thermistorFahrenheit(family, sensorOf(now.direct.returnInput))
+      const returning = thermistorFahrenheit(family, sensorFeedOhms(now.direct.returnInput))
       return (
         enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <=
         enthalpyBtuPerPound(returning, humidityOf(now.direct.returnHumidity)) - 0.5
@@ -118,6 +113,7 @@ export const economizerControl = (
   words,
   cause: 'economizer',
   symbol: 'control',
+  governedBy: 'sensors',
   dials: {
     method: { words: 'changeover by', unit: '' },
     changeover: { words: 'changeover point', unit: '°F' },
@@ -146,8 +142,8 @@ export const economizerControl = (
     fixed('fanInput', 'G', 'C', 'load', input(2400)),
     contact('pass1', 'Y1I', 'Y1O', 'open', 0.05),
     contact('pass2', 'Y2I', 'Y2O', 'open', 0.05),
-    fixed('outdoorInput', 'SO+', 'SO-', 'output', directSource(sensorVolts, sensorOhms)),
-    fixed('returnInput', 'SR+', 'SR-', 'output', directSource(sensorVolts, sensorOhms)),
+    fixed('outdoorInput', 'SO+', 'SO-', 'output', directSource(sensorFeed.volts, sensorFeed.ohms)),
+    fixed('returnInput', 'SR+', 'SR-', 'output', directSource(sensorFeed.volts, sensorFeed.ohms)),
     fixed('outdoorReference', 'SO-', 'C', 'conductor', impedance(complex(10), 10)),
     fixed('returnReference', 'SR-', 'C', 'conductor', impedance(complex(10), 10)),
     fixed('signalReference', 'A-', 'C', 'conductor', impedance(complex(10), 10)),

@@ -19,7 +19,7 @@ export type Effect =
 /** What takes a trip back for the time being: somebody resets it, or it cools while the unit rests. */
 export type Clearing = 'reset' | 'wait'
 
-/** A condition, measured above or below a value, under which a fault cannot be. */
+/** A condition measured above or below a value. */
 export interface Exclusion {
   readonly of: string
   readonly above?: number
@@ -46,4 +46,8 @@ export interface Fault {
   readonly shows?: string
   readonly clears?: readonly Clearing[]
   readonly unless?: Exclusion
+  /** Under this condition its part does by itself what the fault says: measured so, it needs a reason. */
+  readonly when?: Exclusion
+  /** Of something that may lie anywhere between two ends: what it does at either. */
+  readonly ends?: { readonly least: readonly Effect[]; readonly most: readonly Effect[] }
 }

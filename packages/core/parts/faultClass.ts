@@ -16,6 +16,7 @@
  * - `unlike`: another part fitted than drawn
  * - `fouled`: blocked, broken, empty: seen, not measured
  * - `supply`: what feeds the unit is not right
+ * - `surroundings`: nothing is wrong; weather or water is otherwise than a call of the drawing assumes
  */
 export type FaultClass =
   | 'open'
@@ -34,3 +35,4 @@ export type FaultClass =
   | 'unlike'
   | 'fouled'
   | 'supply'
+  | 'surroundings'

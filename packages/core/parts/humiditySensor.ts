@@ -46,6 +46,7 @@ export const humiditySensor: PartKind = {
     },
   ],
   senses: () => ({ direct: ['element'] }),
+  feels: (percent) => [{ does: 'ohms', branch: 'element', ohms: ohmsAt(percent) }],
   behave: (now) => ({ element: now.direct.element > 0.5 ? 'passing' : 'blocking' }),
   faults: () => [
     opens('element', 'sensor open: reads dry', 0.9, { prove: 'loop current against a probe’s humidity' }),

@@ -105,6 +105,8 @@ export interface PartFault {
   readonly clears?: readonly Clearing[]
   /** A condition under which it cannot be. */
   readonly unless?: Exclusion
+  /** Under this condition the part does by itself what the fault says. */
+  readonly when?: Exclusion
 }
 
 export interface Terminal {
@@ -225,6 +227,8 @@ export interface PartKind {
   readonly testBridge?: TestBridge
   /** A safety control or phase protection: no unit is left running around it, and nobody joins across it. */
   readonly guard?: true
+  /** It acts by what sensors wired to it feel. */
+  readonly governedBy?: 'sensors'
   /** A connector that is pulled apart as a whole: its own branches open, and a search by sections starts there. */
   readonly separable?: true
   /** It breaks line conductors: volts from its terminals to bare metal tell where one of them stops. */
@@ -261,4 +265,6 @@ export interface PartKind {
   beforeEnergising?(fault: FaultClass): string
   /** What a person's warm hand or an ice pack does to it, in its own names. */
   touched?(verb: 'warm' | 'cool', settings: Settings): readonly Effect[]
+  /** What another value of the condition that it reads does to it, in its own names: °F or per cent. */
+  feels?(value: number, settings: Settings): readonly Effect[]
 }

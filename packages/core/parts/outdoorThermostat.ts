@@ -1,7 +1,7 @@
 import { contact, position } from './contact'
 import { opens, sticks } from './fault'
 import type { PartKind } from './kind'
-import { temperatureFelt, touchEffects, untouched } from './touch'
+import { feelsTemperature, temperatureFelt, touchEffects, untouched } from './touch'
 
 /** Degrees between closing and opening again, °F. */
 const differential = 5
@@ -32,5 +32,6 @@ export const outdoorThermostat: PartKind = {
     sticks('stuck', ['contact'], 'closed', 'outdoor thermostat stuck closed', 0.4),
   ],
   touched: touchEffects,
+  feels: feelsTemperature,
   testBridge: 'momentary',
 }

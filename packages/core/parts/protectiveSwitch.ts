@@ -29,7 +29,7 @@ interface Words {
   readonly openPrior: number
   readonly watch: Watch
   /** What opens it when nothing is wrong with the switch itself. */
-  readonly trip: Omit<PartFault, 'name' | 'class' | 'effects' | 'unless'>
+  readonly trip: Omit<PartFault, 'name' | 'class' | 'effects' | 'unless' | 'when'>
 }
 
 /** Whether what it watches lets it be closed; nothing measured is nothing wrong. */
@@ -89,10 +89,15 @@ export const protectiveSwitch = ({
       class: 'trip',
       effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
       // it is not held open where what it watches has come back
-      unless:
-        watch.opensAt < watch.closesAt
-          ? { of: s.text('reads'), above: s.number('closesAt') }
-          : { of: s.text('reads'), below: s.number('closesAt') },
+      ...(watch.opensAt < watch.closesAt
+        ? {
+            when: { of: s.text('reads'), below: s.number('opensAt') },
+            unless: { of: s.text('reads'), above: s.number('closesAt') },
+          }
+        : {
+            when: { of: s.text('reads'), above: s.number('opensAt') },
+            unless: { of: s.text('reads'), below: s.number('closesAt') },
+          }),
     },
   ],
   ...(watch.byHand ? { touched: touchEffects } : {}),

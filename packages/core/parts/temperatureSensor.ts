@@ -1,9 +1,15 @@
 import { directResistance } from '../electric/law'
 import { fixed } from './contact'
+import type { Effect } from './effect'
 import { readsWrong, opens } from './fault'
 import type { PartKind } from './kind'
+import type { Settings } from './settings'
 import { thermistorOhms } from '../physics/thermistor'
 import { handTemperature } from './touch'
+
+const lyingIn = (fahrenheit: number, s: Settings): readonly Effect[] => [
+  { does: 'ohms', branch: 'element', ohms: thermistorOhms(s.text('family'), fahrenheit) },
+]
 
 /** A 10 kΩ thermistor; `reads` names the condition that it lies in. */
 export const temperatureSensor: PartKind = {
@@ -26,9 +32,8 @@ export const temperatureSensor: PartKind = {
       directResistance(thermistorOhms(s.text('family'), conditions[s.text('reads')] ?? 77)),
     ),
   ],
-  touched: (verb, s) => [
-    { does: 'ohms', branch: 'element', ohms: thermistorOhms(s.text('family'), handTemperature(verb)) },
-  ],
+  touched: (verb, s) => lyingIn(handTemperature(verb), s),
+  feels: lyingIn,
   faults: (s) => [
     opens('element', 'sensor open: reads far too cold', 1.2, {
       prove: 'ohms across the sensor, its leads off, against its table',

@@ -141,6 +141,7 @@ export const threePhaseMotor = (kind: string, words: string, cause: CauseGroup, 
   words,
   cause,
   symbol: 'motor',
+  threePhase: true,
   likelier: ['wear'],
   // over the weather of a year, and the pressure in the ducts
   drawn: { mean: -0.2, spread: 0.17 },

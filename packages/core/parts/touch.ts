@@ -1,7 +1,7 @@
 import type { Effect } from './effect'
 import type { Now } from './kind'
 
-/** The setting of a part that a person warms or cools by hand for a test. */
+/** The setting of a part that a person warms or cools by hand for a test, or that lies in a place of so many °F. */
 export const untouched = { touch: 'none' } as const
 
 /** What a warm hand or an ice pack brings a sensor to, °F. */
@@ -11,6 +11,11 @@ export const touchEffects = (verb: 'warm' | 'cool'): readonly Effect[] => [
   { does: 'set', part: '', setting: 'touch', to: verb },
 ]
 
+/** A switch that feels a temperature of its place, °F. */
+export const feelsTemperature = (fahrenheit: number): readonly Effect[] => [
+  { does: 'set', part: '', setting: 'touch', to: fahrenheit },
+]
+
 /** The temperature that a part feels: of the hand on it, or of the place it lies in; °F. */
 export function temperatureFelt(
   { conditions, settings }: Pick<Now, 'conditions' | 'settings'>,
@@ -18,6 +23,7 @@ export function temperatureFelt(
 ): number {
   const touch = settings.text('touch')
   if (touch === 'warm' || touch === 'cool') return touched[touch]
+  if (touch !== untouched.touch) return Number(touch)
   return conditions[settings.text('reads')] ?? otherwise
 }
 

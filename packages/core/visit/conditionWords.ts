@@ -7,24 +7,38 @@ export interface ConditionWords {
   readonly unit: string
   /** Asked for only where some part of the unit answers to it. */
   readonly where?: 'read'
+  /** How long it takes to measure. */
+  readonly seconds: number
+  /** What must be known before it is measured; empty for nothing. */
+  readonly caution: string
 }
 
+const thermometer = { unit: '°F', seconds: 20, caution: '' } as const
+const hygrometer = { unit: '%', where: 'read', seconds: 30, caution: '' } as const
+const gauge = {
+  unit: 'psig',
+  where: 'read',
+  seconds: 150,
+  caution: 'Gauges only by someone licensed for refrigerants; eyes and hands covered.',
+} as const
+
 export const measuredConditions: readonly ConditionWords[] = [
-  { id: 'outdoorDryBulb', words: 'Outdoor temperature', unit: '°F' },
-  { id: 'returnDryBulb', words: 'Return air', unit: '°F' },
-  { id: 'supplyVolts', words: 'Supply, leg to leg', unit: 'V' },
-  { id: 'outdoorHumidity', words: 'Outdoor humidity', unit: '%', where: 'read' },
-  { id: 'returnHumidity', words: 'Return humidity', unit: '%', where: 'read' },
-  { id: 'pipe', words: 'Pipe', unit: '°F', where: 'read' },
-  { id: 'suctionPressure', words: 'Suction pressure', unit: 'psig', where: 'read' },
-  { id: 'suctionPressure2', words: 'Suction pressure, circuit 2', unit: 'psig', where: 'read' },
-  { id: 'dischargePressure', words: 'Discharge pressure', unit: 'psig', where: 'read' },
-  { id: 'dischargePressure2', words: 'Discharge pressure, circuit 2', unit: 'psig', where: 'read' },
-  { id: 'coilTemperature', words: 'Indoor coil', unit: '°F', where: 'read' },
+  { id: 'outdoorDryBulb', words: 'Outdoor temperature', ...thermometer },
+  { id: 'returnDryBulb', words: 'Return air', ...thermometer },
+  { id: 'supplyVolts', words: 'Supply, leg to leg', unit: 'V', seconds: 30, caution: '' },
+  { id: 'outdoorHumidity', words: 'Outdoor humidity', ...hygrometer },
+  { id: 'returnHumidity', words: 'Return humidity', ...hygrometer },
+  { id: 'pipe', words: 'Pipe', ...thermometer, where: 'read' },
+  { id: 'suctionPressure', words: 'Suction pressure', ...gauge },
+  { id: 'suctionPressure2', words: 'Suction pressure, circuit 2', ...gauge },
+  { id: 'dischargePressure', words: 'Discharge pressure', ...gauge },
+  { id: 'dischargePressure2', words: 'Discharge pressure, circuit 2', ...gauge },
+  { id: 'liquidPressure', words: 'Liquid pressure', ...gauge },
+  { id: 'coilTemperature', words: 'Indoor coil', ...thermometer, where: 'read' },
 ]
 
-export const conditionNamed = (of: string): Pick<ConditionWords, 'words' | 'unit'> =>
-  measuredConditions.find(({ id }) => id === of) ?? { words: of, unit: '' }
+export const conditionNamed = (of: string): Pick<ConditionWords, 'words' | 'unit' | 'caution'> =>
+  measuredConditions.find(({ id }) => id === of) ?? { words: of, unit: '', caution: '' }
 
 /** A condition with its value: “Outdoor temperature 55 °F”. */
 export function conditionWords(of: string, value: number): string {

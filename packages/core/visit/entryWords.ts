@@ -1,7 +1,7 @@
 import { display } from '../circuit/meter'
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { dialValue, dialWords } from '../diagram/dials'
-import { conditionWords } from './conditionWords'
+import { conditionNamed, conditionWords } from './conditionWords'
 import type { EntryBody } from './entry'
 import { seenWords } from './seenWords'
 import { alterationWords, temporaryWords } from './temporary'
@@ -74,7 +74,7 @@ const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
     joined([verbWords[verb], to ? `${of} to ${to}` : partWords(diagram, of)], ' '),
   setting: ({ of, from, to }, diagram) =>
     `${dialWords(diagram, of)}: ${dialValue(diagram, of, from)} → ${dialValue(diagram, of, to)}`,
-  unreachable: ({ of }) => `Cannot be reached: ${of}`,
+  unreachable: ({ of }) => `Cannot be reached: ${conditionNamed(of).words}`,
   'drop-out': ({ fell, words }) => joined(['Dropped out', fell.map(({ from }) => from).join(', '), words]),
   'first-look': ({ item, is, words }) => joined(['First look', words ?? spaced(item), spaced(is)]),
   photo: ({ of, words }) => joined(['Photo', of, words]),

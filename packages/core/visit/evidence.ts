@@ -3,6 +3,7 @@ import type { Complaint, Diagram } from '../diagram/diagram'
 import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
 import type { Effect, Fault } from '../parts/effect'
+import { isSurrounding } from '../parts/surroundings'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
 import { faultOfLanding, wireBetween, wireNamed } from './movedLead'
 import { atArrival, follow, settingOf, type SettingChange, type Standing } from './standing'
@@ -87,7 +88,26 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
       replaced.push(entry.of)
     }
   }
-  return { evidence, now: standing, repaired, unreachable, replaced, complaint: home?.id ?? said }
+  return {
+    evidence: inSurroundings(evidence, entries),
+    now: standing,
+    repaired,
+    unreachable,
+    replaced,
+    complaint: home?.id ?? said,
+  }
+}
+
+/** Weather and water measured late were the same before: each piece with what was measured first, where it has nothing. */
+function inSurroundings(evidence: readonly Evidence[], entries: readonly EntryBody[]): readonly Evidence[] {
+  const first: Record<string, number> = {}
+  for (const entry of entries)
+    if (entry.kind === 'condition' && isSurrounding(entry.of)) first[entry.of] ??= entry.value
+  if (Object.keys(first).length === 0) return evidence
+  return evidence.map((piece) => ({
+    ...piece,
+    standing: { ...piece.standing, conditions: { ...first, ...piece.standing.conditions } },
+  }))
 }
 
 /** The fault that an entry ends without a part being renewed: a setting put right, a lead put back. */

@@ -1,5 +1,6 @@
 import type { Diagram, Part } from '../diagram/diagram'
 import { withValues } from '../visit/unitAsMeasured'
+import type { Conditions } from '../parts/kind'
 import { between, oneOf, type Random } from './random'
 
 /** What of a world is unlike the drawing; each alone, or all together. */
@@ -12,6 +13,8 @@ export interface Unlikeness {
   readonly loads: boolean
   /** Shorts and bad connections of any resistance, trips that stay, motors that failed from rest. */
   readonly faults: boolean
+  /** Weather and water of any day and season, whatever a call of the drawing assumes. */
+  readonly weather: boolean
   /** Readings rounded as people type them, two in a hundred typed wrong by ten, three in a hundred blunders. */
   readonly readings: boolean
 }
@@ -21,6 +24,7 @@ export const everythingUnlike: Unlikeness = {
   plates: true,
   loads: true,
   faults: true,
+  weather: true,
   readings: true,
 }
 
@@ -35,6 +39,19 @@ export function unitOnSite(diagram: Diagram, { plates, loads }: Unlikeness, rand
     if (Object.keys(own).length > 0) values.set(part.id, own)
   }
   return withValues(diagram, values)
+}
+
+/** Surroundings of the site, in the units of their conditions; those that no part of the unit answers to as well. */
+export function siteSurroundings({ weather }: Unlikeness, random: Random): Conditions {
+  if (!weather) return {}
+  const coldWater = random() < 0.5
+  return {
+    outdoorDryBulb: Math.round(between(random, 5, 105)),
+    returnDryBulb: Math.round(between(random, 66, 80)),
+    outdoorHumidity: Math.round(between(random, 15, 95)),
+    returnHumidity: Math.round(between(random, 25, 65)),
+    pipe: Math.round(coldWater ? between(random, 42, 54) : between(random, 105, 145)),
+  }
 }
 
 /** The building's volts against those of its system. */

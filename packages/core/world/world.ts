@@ -6,11 +6,20 @@ import type { Effect, Fault } from '../parts/effect'
 import type { Conditions } from '../parts/kind'
 import type { Standing } from '../visit/standing'
 import { logBetween, oneOf, type Random } from './random'
-import { siteSupplyShare, unitOnSite, type Unlikeness } from './siteUnit'
+import { siteSupplyShare, siteSurroundings, unitOnSite, type Unlikeness } from './siteUnit'
 
 /** Ohms of a short, from dead to wet carbon; a bad connection against what its kind says. */
 const shortOhms = { least: 0.02, most: 8 } as const
 const looseFactor = { least: 1 / 6, most: 6 } as const
+/** Pressures of a unit that runs as it should, psig, and its coil, °F. */
+const usualConditions: Readonly<Record<string, number>> = {
+  suctionPressure: 125,
+  suctionPressure2: 125,
+  dischargePressure: 340,
+  dischargePressure2: 340,
+  liquidPressure: 320,
+  coilTemperature: 52,
+}
 /** How often the customer has run the unit in every call before anybody arrives. */
 const ranBefore = 0.85
 
@@ -34,7 +43,10 @@ export class World {
     this.diagram = unitOnSite(drawn, unlike, random)
     const share = siteSupplyShare(unlike, random)
     const volts = this.supplyVolts()
-    this.conditions = share === 1 || volts === null ? {} : { supplyVolts: volts * share }
+    this.conditions = {
+      ...siteSurroundings(unlike, random),
+      ...(share === 1 || volts === null ? {} : { supplyVolts: volts * share }),
+    }
     if (unlike.faults && random() < ranBefore) for (const { id } of drawn.calls) this.run(id, [])
   }
 
@@ -51,6 +63,36 @@ export class World {
     const settled = this.settled(standing)
     const [word] = settled.circuit.looks(settled).get(part) ?? []
     return word ?? this.faults.find(({ of, shows }) => of === part && shows)?.shows ?? ''
+  }
+
+  /** What a thermometer, a hygrometer or gauges show; pressures are past a switch's trip where a fault makes them so. */
+  condition(of: string, call: string): number {
+    const known = this.conditions[of] ?? this.diagram.calls.find(({ id }) => id === call)?.conditions[of]
+    if (known !== undefined) return known
+    const tripped = [...this.diagram.parts.values()]
+      .flatMap(({ id, kind, settings }) => kind.faults(settings).map((fault) => ({ id, fault })))
+      .find(
+        ({ id, fault: { when, effects } }) =>
+          when?.of === of && effects.some((effect) => this.holds(id, effect)),
+      )
+    const { below, above } = tripped?.fault.when ?? {}
+    if (below !== undefined) return Math.round(0.8 * below)
+    return above === undefined ? (usualConditions[of] ?? 75) : Math.round(1.05 * above)
+  }
+
+  /** Whether something that is no broken switch keeps a part's branch as an effect in the part's own names would. */
+  private holds(part: string, effect: Effect): boolean {
+    return (
+      effect.does === 'hold' &&
+      this.faults.some(
+        ({ class: sort, effects }) =>
+          (sort === 'trip' || sort === 'fouled') &&
+          effects.some(
+            (own) =>
+              own.does === 'hold' && own.branch === `${part}/${effect.branch}` && own.state === effect.state,
+          ),
+      )
+    )
   }
 
   /** Calls in which something does not do what it does in the same unit without its faults. */

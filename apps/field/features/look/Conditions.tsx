@@ -1,12 +1,11 @@
 import { useState } from 'react'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { measuredConditions } from '@jokulgale/core/visit/conditionWords'
-import { NumberPad } from '../pad/NumberPad'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { Sheet } from '../../ui/Sheet'
 import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
+import { ConditionSheet } from './ConditionSheet'
 
 /** Whether a part of the unit answers to a condition. */
 const isRead = (diagram: Diagram, condition: string): boolean =>
@@ -22,7 +21,6 @@ export function Conditions({ visit }: { readonly visit: OpenVisit }) {
     visit.bodies.flatMap((body) => (body.kind === 'condition' ? [[body.of, body.value] as const] : [])),
   )
   const asked = measuredConditions.filter(({ id, where }) => where !== 'read' || isRead(visit.diagram, id))
-  const chosen = asked.find(({ id }) => id === open)
   return (
     <Part title="Weather, supply, pressures">
       {asked.map(({ id, words, unit }) => {
@@ -38,24 +36,15 @@ export function Conditions({ visit }: { readonly visit: OpenVisit }) {
           />
         )
       })}
-      <Sheet
-        title={chosen?.words ?? ''}
-        open={chosen !== undefined}
+      <ConditionSheet
+        of={open}
         onClose={() => {
           setOpen(null)
         }}
-      >
-        {chosen ? (
-          <NumberPad
-            unit={chosen.unit}
-            signed={chosen.unit === '°F'}
-            onDone={(value) => {
-              setOpen(null)
-              if (value !== null) void visit.say({ kind: 'condition', of: chosen.id, value })
-            }}
-          />
-        ) : null}
-      </Sheet>
+        onEntered={(of, value) => {
+          void visit.say({ kind: 'condition', of, value })
+        }}
+      />
     </Part>
   )
 }

@@ -50,7 +50,7 @@ export function AskDetail({
   return (
     <Sheet title="Next step" open={open} onClose={onClose}>
       {first ? <AskWords ask={first} visit={visit} /> : null}
-      {first?.reason && first.do !== 'wait' ? (
+      {first?.reason && first.do !== 'wait' && first.do !== 'condition' ? (
         <Words size="small" quiet>
           {first.reason}
         </Words>
@@ -84,7 +84,7 @@ export function AskDetail({
                 />
               </View>
             ) : (
-              <AskWords key="wait" ask={ask} visit={visit} />
+              <AskWords key={`${ask.do} ${ask.ofWords}`} ask={ask} visit={visit} />
             ),
           )}
         </Part>

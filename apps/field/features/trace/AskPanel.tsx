@@ -3,6 +3,7 @@ import { View } from 'react-native'
 import type { Ask } from '@jokulgale/core/diagnosis/briefing'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { partWords } from '@jokulgale/core/diagram/diagram'
+import { conditionWords } from '@jokulgale/core/visit/conditionWords'
 import { seenWords } from '@jokulgale/core/visit/seenWords'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { Notice } from '../../ui/Notice'
@@ -11,6 +12,7 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
 import type { OpenVisit } from '../visit/useVisit'
+import { ConditionSheet } from '../look/ConditionSheet'
 import { ActionSheet } from './ActionSheet'
 import { AskDetail } from './AskDetail'
 import { AskWords } from './AskWords'
@@ -54,6 +56,7 @@ export function AskPanel({
   const [detail, setDetail] = useState(false)
   const [seeing, setSeeing] = useState(false)
   const [doing, setDoing] = useState(false)
+  const [measuring, setMeasuring] = useState<string | null>(null)
   const [first] = asks
   const more = (
     <Press
@@ -76,6 +79,8 @@ export function AskPanel({
   }
   const cannot = (): void => {
     if (first?.do === 'look') say({ kind: 'unreachable', of: first.of }, `${first.ofWords}: out of reach`)
+    if (first?.do === 'condition')
+      say({ kind: 'unreachable', of: first.of }, `${first.ofWords}: not measured`)
     if (first?.do === 'measure') say({ kind: 'unreachable', of: first.from }, `${first.from}: out of reach`)
   }
   return (
@@ -111,6 +116,17 @@ export function AskPanel({
             title="Enter the reading"
             onPress={() => {
               onMeasure(first)
+            }}
+          />
+        ) : null}
+        {first?.do === 'condition' ? (
+          <Press
+            grow
+            kind="main"
+            title="Enter it"
+            label={`Enter ${first.ofWords}`}
+            onPress={() => {
+              setMeasuring(first.of)
             }}
           />
         ) : null}
@@ -153,6 +169,15 @@ export function AskPanel({
           }}
         />
       ) : null}
+      <ConditionSheet
+        of={measuring}
+        onClose={() => {
+          setMeasuring(null)
+        }}
+        onEntered={(of, value) => {
+          say({ kind: 'condition', of, value }, conditionWords(of, value))
+        }}
+      />
       {doing ? (
         <ActionSheet
           visit={visit}

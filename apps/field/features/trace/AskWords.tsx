@@ -21,6 +21,17 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
       </View>
     )
   }
+  if (ask.do === 'condition') {
+    return (
+      <View style={{ gap: 2 }}>
+        <Words strong>{`Measure: ${ask.ofWords}`}</Words>
+        <Words size="small" quiet>
+          {ask.reason}
+        </Words>
+        {ask.caution ? <Notice kind="caution">{ask.caution}</Notice> : null}
+      </View>
+    )
+  }
   return (
     <View style={{ gap: 2 }}>
       <FirstSet ask={ask} visit={visit} />

@@ -1,0 +1,122 @@
+import type { Conditions } from '../parts/kind'
+import { builtInUnit } from '../units/index'
+import type { EntryBody } from '../visit/entry'
+import { diagnose, modelOf, type Diagnosis } from './diagnose'
+import type { Step } from './steps'
+
+/** A technician who follows the asks on a unit with nothing wrong, in these surroundings. */
+interface Search {
+  readonly unit: string
+  readonly call: string
+  readonly really: Conditions
+  /** Whether a condition that is asked for is measured, or passed by. */
+  readonly measures: boolean
+}
+
+const said = (meter: string, value: number): number | null =>
+  meter === 'ohms' && !Number.isFinite(value) ? null : Number(value.toPrecision(3))
+
+/** What is entered for a step, read off the healthy unit as it really stands. */
+function answered({ really, measures }: Search, { model, findings }: Diagnosis, step: Step): EntryBody[] {
+  if (step.do === 'wait') return [{ kind: 'wait', seconds: step.seconds }]
+  if (step.do === 'condition')
+    return measures && step.of in really
+      ? [{ kind: 'condition', of: step.of, value: really[step.of] }]
+      : [{ kind: 'unreachable', of: step.of }]
+  const set: EntryBody[] = [
+    ...(step.call === findings.now.call ? [] : [{ kind: 'call', call: step.call } as const]),
+    ...(step.power === findings.now.power ? [] : [{ kind: 'power', is: 'isolated' } as const]),
+  ]
+  const standing = { ...findings.now, call: step.call, power: step.power, conditions: really }
+  const situation = model.situation(standing)
+  if (step.do === 'look')
+    return [...set, { kind: 'observation', what: situation.looks(0, step.of)[0] ?? '', of: step.of }]
+  const { meter, from, to } = step
+  const value = said(meter, situation.predict(meter, from, to, [0])[0])
+  return [...set, { kind: 'reading', meter, from, to, value }]
+}
+
+/** The most that any fault of the unit is given on the way, and how often a condition was asked for. */
+function search(how: Search, steps: number) {
+  const diagram = builtInUnit(how.unit)
+  const entries: EntryBody[] = [{ kind: 'call', call: how.call }]
+  let most = 0
+  let asked = 0
+  for (let k = 0; k < steps; k++) {
+    const diagnosis = diagnose(
+      diagram,
+      { complaint: 'not-cooling', entries },
+      { sorts: ['measure', 'look', 'condition'] },
+    )
+    const { belief, model } = diagnosis
+    belief.probability.forEach((probability, h) => {
+      if (model.hypotheses[h].of.length > 0) most = Math.max(most, probability)
+    })
+    const [step] = diagnosis.next
+    if (step === undefined) break
+    if (step.do === 'condition') asked += 1
+    entries.push(...answered(how, diagnosis, step))
+  }
+  return { most, asked }
+}
+
+const mild = { outdoorDryBulb: 55, outdoorHumidity: 50 }
+
+test.each([
+  ['a rooftop that rightly takes outdoor air', 'rooftop-two-stage', mild],
+  ['a fan coil on warm pipes', 'fan-coil-two-pipe', { pipe: 120 }],
+])('%s, its surroundings entered when asked for, is given no sure fault', (_, unit, really) => {
+  const { most, asked } = search({ unit, call: 'cool1', really, measures: true }, 9)
+  expect(asked).toBeGreaterThan(0)
+  expect(most).toBeLessThan(0.8)
+})
+
+test('the same with nobody measuring: the weather leads, no sensor is condemned', () => {
+  const { most } = search({ unit: 'rooftop-two-stage', call: 'cool1', really: mild, measures: false }, 9)
+  expect(most).toBeLessThan(0.8)
+})
+
+const model = modelOf(builtInUnit('rooftop-two-stage'))
+const sensor: EntryBody = { kind: 'reading', meter: 'dc', from: 'OAT.1', to: 'OAT.2', value: 3.17 }
+const outdoors: EntryBody = { kind: 'condition', of: 'outdoorDryBulb', value: 55 }
+const call: EntryBody = { kind: 'call', call: 'cool1' }
+
+test('weather measured late counts for what was read before', () => {
+  const judge = (entries: readonly EntryBody[]) =>
+    diagnose(model.diagram, { complaint: 'not-cooling', entries }, { count: 0 }).belief.probability
+  const late = judge([call, sensor, outdoors])
+  const early = judge([call, outdoors, sensor])
+  expect(Math.max(...late.map((p, h) => Math.abs(p - early[h])))).toBeLessThan(1e-9)
+})
+
+test('measured weather leaves no suspicion of other weather', () => {
+  const { belief } = diagnose(model.diagram, { complaint: '', entries: [call, outdoors] }, { count: 0 })
+  const other = model.everySingle.filter((h) =>
+    model.hypotheses[h].faults.some(
+      ({ class: sort, of }) => sort === 'surroundings' && of === 'outdoorDryBulb',
+    ),
+  )
+  expect(other.length).toBeGreaterThan(4)
+  for (const h of other) expect(belief.probability[h]).toBe(0)
+})
+
+const openSwitch: readonly EntryBody[] = [
+  call,
+  { kind: 'reading', meter: 'volts', from: 'TB.Y1', to: 'TB.C', value: 25 },
+  { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'LPS1.2', value: 25 },
+]
+const proving = builtInUnit('package-proving')
+
+test('an open pressure switch: pressures are asked for before any verdict', () => {
+  const { next } = diagnose(proving, { complaint: 'not-cooling', entries: openSwitch })
+  expect(next[0]).toMatchObject({ do: 'condition', of: 'suctionPressure' })
+})
+
+test.each([
+  [20, /^LPS1:tripped|^RC1:low/],
+  [125, /^LPS1:contact-open/],
+])('at %s psig the leader is %s', (value, expected) => {
+  const entries = [...openSwitch, { kind: 'condition', of: 'suctionPressure', value } as const]
+  const { ranked, model: unit } = diagnose(proving, { complaint: 'not-cooling', entries }, { count: 0 })
+  expect(unit.hypotheses[ranked[0]].id).toMatch(expected)
+})
