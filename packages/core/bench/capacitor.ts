@@ -1,5 +1,6 @@
 import { amps, hertz, microfarads, volts } from './inputs'
 import { atParts, settingOf } from './unitPlaces'
+import { readingPoints } from './wirePoints'
 import { benchTool, percent, shown } from './tool'
 
 /** Microfarads from the current through a capacitor and the volts across it. */
@@ -25,7 +26,17 @@ export const capacitor = benchTool({
   places: (diagram) =>
     atParts(diagram, (part) => {
       const plate = settingOf(part, 'microfarads')
-      return plate === undefined ? null : { readings: {}, known: { plate } }
+      const [first, second] = part.kind.terminals(part.settings).map(({ name }) => `${part.id}.${name}`)
+      const start = readingPoints(diagram, second)
+      return plate === undefined
+        ? null
+        : {
+            readings: {
+              across: { meter: 'volts', from: first, to: second },
+              ...(start ? { load: { meter: 'amps', from: start.from, to: start.to } } : {}),
+            },
+            known: { plate },
+          }
     }),
   check: ({ across }) =>
     across < 50

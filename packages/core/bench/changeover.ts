@@ -1,5 +1,6 @@
 import { enthalpyBtuPerPound } from '../physics/psychrometrics'
 import { fahrenheit, feet, humidity } from './inputs'
+import { psychrometricChart } from './psychrometricChart'
 import { benchTool, shown } from './tool'
 
 export const changeover = benchTool({
@@ -32,6 +33,13 @@ export const changeover = benchTool({
     const open = methods.filter(([, isOpen]) => isOpen).length
     return {
       level: 'good',
+      picture: psychrometricChart(
+        [
+          { words: 'outdoor', fahrenheit: outdoor, percent: outdoorHumidity },
+          { words: 'return', fahrenheit: returnAir, percent: returnHumidity },
+        ],
+        altitude,
+      ),
       words:
         open === 4
           ? 'Every method lets outdoor air in.'

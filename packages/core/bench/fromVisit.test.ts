@@ -3,7 +3,7 @@ import { builtInUnit } from '../units/index'
 import { entryProblem } from '../visit/checkEntry'
 import type { EntryBody } from '../visit/entry'
 import { entryBodySchema } from '../visit/entrySchema'
-import { calculationEntry, filledAt, readingsGiven } from './fromVisit'
+import { calculationEntry, conditionsGiven, filledAt, readingsGiven } from './fromVisit'
 import { benchToolOf } from './index'
 import type { BenchPlace, BenchTool } from './tool'
 
@@ -56,13 +56,30 @@ test.each([
     { kw: 15, rated: 480, measured: 480, ampsA: 10.4, ampsB: 10.4, ampsC: 18 },
     /^HB2:element/,
   ],
+  ['transformer-tap', rooftop, 'XF', 'off', { supply: 208, secondary: 22.3 }, /^XF:.*240/],
+  ['pole-volts', rooftop, 'CC1', 'cool1', { across1: 0, across2: 0, across3: 54 }, /^CC1:pole3/],
+  ['coil-ohms', rooftop, 'CC1', 'isolated', { measured: Infinity, rated: 12 }, /^CC1:coil-open/],
+  [
+    'winding-ohms',
+    rooftop,
+    'C1',
+    'isolated',
+    { ohms12: Infinity, ohms23: 0.7, ohms31: Infinity },
+    /^C1:winding1/,
+  ],
+  ['capacitor', rooftop, 'CAP1', 'cool1', { load: 0, across: 205, plate: 7.5 }, /^CAP1:/],
+  ['sensor', rooftop, 'OAT', 'fan', { air: 80, direct: 3.6 }, /^OAT:drifted-cold/],
 ] as const)(
   'what %s is given speaks about the circuit: the true cause leads by it alone',
   (id, diagram, part, call, given, cause) => {
     const { place } = at(id, diagram, part)
     const readings = readingsGiven(place, given, {})
     for (const reading of readings) expect(entryProblem(diagram, reading)).toBe('')
-    const entries: readonly EntryBody[] = [{ kind: 'call', call }, ...readings]
+    const entries: readonly EntryBody[] = [
+      call === 'isolated' ? { kind: 'power', is: 'isolated' } : { kind: 'call', call },
+      ...readings,
+      ...conditionsGiven(place, given, {}),
+    ]
     const { ranked, model } = diagnose(diagram, { complaint: '', entries })
     expect(model.hypotheses[ranked[0]].id).toMatch(cause)
   },

@@ -8,13 +8,20 @@ const isAt = (reading: Omit<Of<'reading'>, 'kind'>, place: Omit<BenchReading, 'v
   ((reading.from === place.from && reading.to === place.to) ||
     (reading.from === place.to && reading.to === place.from))
 
-/** What a tool need not ask at a place: its plate, and what was read there on the visit, the newest of each. */
-export function filledAt(place: BenchPlace, readings: readonly Omit<Of<'reading'>, 'kind'>[]): Given {
+/** What a tool need not ask at a place: its plate, and what was read or measured on the visit, the newest of each. */
+export function filledAt(
+  place: BenchPlace,
+  readings: readonly Omit<Of<'reading'>, 'kind'>[],
+  conditions: Given = {},
+): Given {
   const read = Object.entries(place.readings).flatMap(([input, at]) => {
     const newest = readings.filter((reading) => isAt(reading, at)).at(-1)
     return newest?.value === undefined || newest.value === null ? [] : [[input, newest.value] as const]
   })
-  return { ...place.known, ...Object.fromEntries(read) }
+  const measured = Object.entries(place.conditions ?? {}).flatMap(([input, of]) =>
+    of in conditions ? [[input, conditions[of]] as const] : [],
+  )
+  return { ...place.known, ...Object.fromEntries([...measured, ...read]) }
 }
 
 /** What was typed into a tool that is a reading of the unit, and was not read on the visit before: evidence. */
@@ -22,7 +29,19 @@ export const readingsGiven = (place: BenchPlace, given: Given, filled: Given): r
   Object.entries(place.readings).flatMap(([input, at]) =>
     given[input] === undefined || given[input] === filled[input]
       ? []
-      : [{ kind: 'reading' as const, ...at, value: given[input] }],
+      : [{ kind: 'reading' as const, ...at, value: given[input] === Infinity ? null : given[input] }],
+  )
+
+/** What was typed into a tool that is a condition outside the circuit, and was not known on the visit before. */
+export const conditionsGiven = (
+  { conditions = {} }: BenchPlace,
+  given: Given,
+  filled: Given,
+): readonly Of<'condition'>[] =>
+  Object.entries(conditions).flatMap(([input, of]) =>
+    given[input] === undefined || given[input] === filled[input]
+      ? []
+      : [{ kind: 'condition' as const, of, value: given[input] }],
   )
 
 /** A tool's work as an entry of the visit, in words and numbers as they are now. */
@@ -43,7 +62,7 @@ export function calculationEntry(
       const value = given[input]
       if (value === undefined) return []
       const chosen = among?.find((each) => each.value === value)
-      return [{ what, value: chosen?.words ?? `${value} ${unit}` }]
+      return [{ what, value: chosen?.words ?? (value === Infinity ? 'OL' : `${value} ${unit}`) }]
     }),
     found: lines,
     level,

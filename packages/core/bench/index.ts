@@ -1,6 +1,8 @@
 import { capacitor } from './capacitor'
 import { changeover } from './changeover'
+import { coilOhms } from './coilOhms'
 import { coilVolts } from './coilVolts'
+import { damperCommand } from './damperCommand'
 import { fuse } from './fuse'
 import { evacuation } from './evacuation'
 import { heaterSinglePhase, heaterThreePhase } from './heaterAmps'
@@ -8,7 +10,11 @@ import { heatRise } from './heatRise'
 import { insulation } from './insulation'
 import { mixedAir } from './mixedAir'
 import { modeAmps } from './modeAmps'
+import { monitorSetting } from './monitorSetting'
+import { motorAmps } from './motorAmps'
+import { nodeAmps } from './nodeAmps'
 import { poleDrop } from './poleDrop'
+import { poleVolts } from './poleVolts'
 import { sensor } from './sensor'
 import { subcooling } from './subcooling'
 import { superheat } from './superheat'
@@ -17,6 +23,7 @@ import { transformerLoad } from './transformerLoad'
 import { transformerTap } from './transformerTap'
 import { turnLeads } from './turnLeads'
 import { unbalance } from './unbalance'
+import { windingOhms } from './windingOhms'
 
 /** Every tool of the bench, in the order that they are shown. */
 export const benchTools: readonly BenchTool[] = [
@@ -25,15 +32,22 @@ export const benchTools: readonly BenchTool[] = [
   fuse,
   modeAmps,
   coilVolts,
+  coilOhms,
+  poleVolts,
   poleDrop,
   unbalance,
   turnLeads,
+  monitorSetting,
+  motorAmps,
+  windingOhms,
   capacitor,
   insulation,
   heaterSinglePhase,
   heaterThreePhase,
+  nodeAmps,
   heatRise,
   mixedAir,
+  damperCommand,
   sensor,
   changeover,
   superheat,

@@ -1,7 +1,12 @@
 import { thermistorFahrenheit, thermistorOhms } from '../physics/thermistor'
-import { fahrenheit, kilohms } from './inputs'
+import { knownConditions } from '../parts/kind'
+import { sensorFeed, sensorFeedOhms } from '../physics/sensorFeed'
+import { directVolts, fahrenheit, kilohms } from './inputs'
+import { atParts } from './unitPlaces'
 import { benchTool, shown } from './tool'
 
+const openSensor = { level: 'act', words: 'Open, or off: it reads far too cold.', lines: [] } as const
+const shortedSensor = { level: 'act', words: 'Shorted: it reads far too hot.', lines: [] } as const
 /** A sensor is right within so many degrees; its air is known no better. */
 const rightWithin = 4
 const families = ['2', '3'] as const
@@ -12,8 +17,35 @@ export const sensor = benchTool({
   group: 'Economizer',
   use: 'Does this sensor lie, and is it of the family that the controller expects?',
   source: 'The two common families of 10 kΩ at 77 °F, by their published points',
-  inputs: { ohms: kilohms('Sensor, its leads off'), air: fahrenheit('Air at the sensor') },
-  find: ({ ohms, air }) => {
+  inputs: { air: fahrenheit('Air at the sensor') },
+  extras: { ohms: kilohms('Sensor, its leads off'), direct: directVolts('Across it, connected') },
+  places: (diagram) =>
+    atParts(diagram, ({ id, kind, settings }) => {
+      const isThermistor = kind.settings.family !== undefined && kind.settings.reads !== undefined
+      const air = knownConditions.find((name) => isThermistor && name === settings.text('reads'))
+      const element = kind.branches(settings, {}).find(({ role }) => role === 'sensor')
+      return air === undefined || !element
+        ? null
+        : {
+            known: {},
+            conditions: { air },
+            readings: {
+              direct: { meter: 'dc', from: `${id}.${element.from}`, to: `${id}.${element.to}` },
+            },
+          }
+    }),
+  check: ({ ohms, direct }) => [
+    ...(ohms === undefined && direct === undefined
+      ? [{ input: 'ohms', message: 'give its kilohms with its leads off, or its volts as connected' }]
+      : []),
+    ...(direct !== undefined && direct > sensorFeed.volts
+      ? [{ input: 'direct', message: `its input gives no more than ${sensorFeed.volts} V` }]
+      : []),
+  ],
+  find: ({ ohms: measured, direct = 0, air }) => {
+    const ohms = measured ?? sensorFeedOhms(direct) / 1000
+    if (ohms === Infinity) return openSensor
+    if (ohms === 0) return shortedSensor
     const says = families.map((family) => ({ family, at: thermistorFahrenheit(family, ohms * 1000) }))
     const lines = says.flatMap(({ family, at }) => [
       { what: `Read as type ${family}`, value: shown(at, '°F') },

@@ -1,5 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
+import type { Condition } from '../parts/kind'
 import type { Of } from '../visit/fold'
+import type { Picture } from './picture'
 
 /** How a finding is meant: as it should be, worth watching, or something to act on. */
 export type Level = 'good' | 'watch' | 'act'
@@ -12,6 +14,8 @@ export interface BenchInput {
   readonly most: number
   /** What it is where nobody says otherwise. */
   readonly usual?: number
+  /** The meter may show OL, which is an answer: infinite. */
+  readonly mayOverload?: true
   /** It is one of these, chosen and not typed; the number stands for its words. */
   readonly among?: readonly { readonly value: number; readonly words: string }[]
 }
@@ -26,6 +30,8 @@ export interface Verdict {
   readonly level: Level
   readonly words: string
   readonly lines: readonly BenchLine[]
+  /** Where people would rather look than read. */
+  readonly picture?: Picture
 }
 
 /** What is wrong with an input, for the person who typed it. */
@@ -48,6 +54,8 @@ export interface BenchPlace {
   readonly known: Readonly<Record<string, number>>
   /** Which input is a reading between which points. */
   readonly readings: Readonly<Record<string, Omit<BenchReading, 'value'>>>
+  /** Which input is a condition outside the circuit. */
+  readonly conditions?: Readonly<Record<string, Condition>>
 }
 
 /** One tool of the bench: what it asks for, what it finds, and the rule it finds it by. */
@@ -111,12 +119,14 @@ export function benchTool<R extends string, O extends string = never>(spec: Spec
 
 function problemOf(
   input: string,
-  { words, unit, least, most }: BenchInput,
+  { words, unit, least, most, mayOverload }: BenchInput,
   value: number | undefined,
   needed: boolean,
 ): readonly InputProblem[] {
   if (value === undefined) return needed ? [{ input, message: `${words} is missing` }] : []
-  const isPossible = Number.isFinite(value) && value >= least && value <= most
+  const isPossible =
+    (Number.isFinite(value) && value >= least && value <= most) ||
+    (mayOverload === true && value === Infinity)
   return isPossible
     ? []
     : [{ input, message: `${words} is from ${least} to ${most} ${unit}; ${String(value)} cannot be right` }]
@@ -124,5 +134,5 @@ function problemOf(
 
 /** A number as it is read: so many places behind the point. */
 export const shown = (value: number, unit: string, places = 1): string =>
-  `${value.toFixed(places)} ${unit}`.trim()
+  value === Infinity ? 'OL' : `${value.toFixed(places)} ${unit}`.trim()
 export const percent = (share: number, places = 1): string => shown(100 * share, '%', places)

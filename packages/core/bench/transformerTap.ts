@@ -1,5 +1,8 @@
+import type { Diagram, Part } from '../diagram/diagram'
 import { ratedVolts, volts } from './inputs'
-import { benchTool, percent, shown } from './tool'
+import { benchTool, percent, shown, type BenchPlace } from './tool'
+import { atParts, settingOf } from './unitPlaces'
+import { readingPoints } from './wirePoints'
 
 /** Primary taps of control transformers in the trade, volts. */
 const taps = [120, 208, 230, 240, 277, 480] as const
@@ -12,6 +15,24 @@ const sameShare = 0.03
 export const noLoadSecondary = (supply: number, tap: number, rated: number): number =>
   (supply / tap) * rated * (1 + regulation)
 
+/** The other end of the wire at a terminal: the supply is read there, whichever tap the lead is really on. */
+function feedingEnd(diagram: Diagram, terminal: string): string {
+  const wire = readingPoints(diagram, terminal)
+  return wire ? (wire.from === terminal ? wire.to : wire.from) : terminal
+}
+
+/** Where the winding that is fed, and the secondary, of a transformer with taps are read. */
+function windingsOf(diagram: Diagram, { id, kind, settings }: Part): BenchPlace['readings'] | null {
+  const taps = kind.landings?.(settings).find(({ by }) => by.is === 'tap')?.terminals ?? []
+  const pairs = kind.pairs?.(settings) ?? []
+  const primary = pairs.find(([, to]) => taps.includes(to) && readingPoints(diagram, `${id}.${to}`))
+  const secondary = pairs.find((pair) => !pair.some((name) => taps.includes(name)))
+  if (!primary || !secondary) return null
+  const [common, tap] = primary.map((name) => feedingEnd(diagram, `${id}.${name}`))
+  const [from, to] = secondary.map((name) => `${id}.${name}`)
+  return { supply: { meter: 'volts', from: common, to: tap }, secondary: { meter: 'volts', from, to } }
+}
+
 export const transformerTap = benchTool({
   id: 'transformer-tap',
   title: 'Transformer: which tap?',
@@ -23,6 +44,11 @@ export const transformerTap = benchTool({
     secondary: volts('Secondary, nothing on it'),
   },
   extras: { rated: ratedVolts('Rated secondary', 24) },
+  places: (diagram) =>
+    atParts(diagram, (part) => {
+      const windings = windingsOf(diagram, part)
+      return windings && { known: { rated: settingOf(part, 'secondary') }, readings: windings }
+    }),
   check: ({ supply, secondary }) => [
     ...(supply < 90
       ? [{ input: 'supply', message: 'the primary has hardly any volts: find out why first' }]

@@ -1,4 +1,5 @@
 import { amps, volts } from './inputs'
+import { phasorPicture } from './phasors'
 import { atParts, legVolts } from './unitPlaces'
 import { benchTool, percent, shown, type Level } from './tool'
 
@@ -62,9 +63,11 @@ export const unbalance = benchTool({
           : share > 0.01
             ? `Above 1 %: the motor may give ${percent(power, 0)} of its power and runs hotter.`
             : 'Within 1 %: the legs are even enough.'
+    const picture = phasorPicture(voltsA, voltsB, voltsC)
     return {
       level,
       words,
+      ...(picture ? { picture } : {}),
       lines: [
         { what: 'Average', value: shown(mean, 'V') },
         { what: 'Unbalance of the volts', value: percent(share, 2) },

@@ -16,14 +16,15 @@ const known = (entries: Readonly<Record<string, number | undefined>>): Readonly<
 /** A place at every part for which `use` gives one. */
 export const atParts = (
   diagram: Diagram,
-  use: (
-    part: Part,
-  ) =>
-    (Pick<BenchPlace, 'readings'> & { readonly known: Readonly<Record<string, number | undefined>> }) | null,
+  use: (part: Part) =>
+    | (Pick<BenchPlace, 'readings' | 'conditions'> & {
+        readonly known: Readonly<Record<string, number | undefined>>
+      })
+    | null,
 ): readonly BenchPlace[] =>
   [...diagram.parts.values()].flatMap((part) => {
     const place = use(part)
-    return place ? [{ part: part.id, known: known(place.known), readings: place.readings }] : []
+    return place ? [{ ...place, part: part.id, known: known(place.known) }] : []
   })
 
 /** The ways through a part that carry its load, in order: contactor poles, the blades of a disconnect. */

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
 import { benchTools } from '@jokulgale/core/bench/index'
+import { benchLists } from '@jokulgale/core/bench/lists/index'
 import { Field } from '../../ui/Field'
 import { Heading } from '../../ui/Heading'
 import { Part } from '../../ui/Part'
@@ -13,7 +14,7 @@ export function BenchScreen({ visitId }: { readonly visitId: string | null }) {
   const router = useRouter()
   const [sought, setSought] = useState('')
   const words = sought.toLowerCase().split(' ')
-  const fitting = benchTools.filter(({ title, use, group }) =>
+  const fitting = [...benchTools, ...benchLists].filter(({ title, use, group }) =>
     words.every((word) => `${title} ${use} ${group}`.toLowerCase().includes(word)),
   )
   const groups = [...new Set(fitting.map(({ group }) => group))]

@@ -1,8 +1,10 @@
 import { useRouter } from 'expo-router'
 import { useMemo, useState } from 'react'
 import { View } from 'react-native'
-import { calculationEntry, filledAt, readingsGiven } from '@jokulgale/core/bench/fromVisit'
+import { calculationEntry, conditionsGiven, filledAt, readingsGiven } from '@jokulgale/core/bench/fromVisit'
 import { benchToolOf } from '@jokulgale/core/bench/index'
+import type { BenchList } from '@jokulgale/core/bench/lists/checkList'
+import { benchListOf } from '@jokulgale/core/bench/lists/index'
 import type { BenchInput, BenchPlace, BenchTool } from '@jokulgale/core/bench/tool'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { Chips } from '../../ui/Chips'
@@ -15,6 +17,9 @@ import { Screen } from '../../ui/Screen'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { useVisit, type OpenVisit } from '../visit/useVisit'
+import { ListScreen } from './ListScreen'
+import { mayRead } from './mayRead'
+import { numberTyped } from './numberTyped'
 import { VerdictView } from './VerdictView'
 
 /** One tool of the bench, alone or on a visit. */
@@ -25,20 +30,25 @@ export function ToolScreen({
   readonly toolId: string
   readonly visitId: string | null
 }) {
-  const tool = benchToolOf(toolId)
+  const tool = benchToolOf(toolId) ?? benchListOf(toolId)
   if (!tool)
     return (
       <Screen head={<Heading title="Bench" back="/bench" />}>
         <Words>There is no such tool on the bench.</Words>
       </Screen>
     )
-  return visitId ? <ToolOnVisit tool={tool} visitId={visitId} /> : <ToolForm tool={tool} visit={null} />
+  return visitId ? <ToolOnVisit tool={tool} visitId={visitId} /> : <AnyTool tool={tool} visit={null} />
 }
 
-function ToolOnVisit({ tool, visitId }: { readonly tool: BenchTool; readonly visitId: string }) {
+type Any = BenchTool | BenchList
+
+function ToolOnVisit({ tool, visitId }: { readonly tool: Any; readonly visitId: string }) {
   const visit = useVisit(visitId)
-  return visit ? <ToolForm tool={tool} visit={visit} /> : <Words quiet>Looking for this visit.</Words>
+  return visit ? <AnyTool tool={tool} visit={visit} /> : <Words quiet>Looking for this visit.</Words>
 }
+
+const AnyTool = ({ tool, visit }: { readonly tool: Any; readonly visit: OpenVisit | null }) =>
+  'work' in tool ? <ToolForm tool={tool} visit={visit} /> : <ListScreen list={tool} visit={visit} />
 
 const nowhere: BenchPlace = { part: '', known: {}, readings: {} }
 
@@ -55,7 +65,14 @@ function ToolForm({ tool, visit }: ToolFormProps) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({})
   const place = places.find((each) => each.part === part) ?? nowhere
   const filled = useMemo(
-    () => filledAt(place, visit?.state.readings.map(({ body }) => body) ?? []),
+    () =>
+      filledAt(
+        place,
+        visit?.state.readings.map(({ body }) => body) ?? [],
+        Object.fromEntries(
+          (visit?.bodies ?? []).flatMap((body) => (body.kind === 'condition' ? [[body.of, body.value]] : [])),
+        ),
+      ),
     [place, visit],
   )
   const asked = Object.entries({ ...tool.inputs, ...tool.extras })
@@ -64,9 +81,9 @@ function ToolForm({ tool, visit }: ToolFormProps) {
   const keep = async (on: OpenVisit): Promise<void> => {
     const entry = calculationEntry(tool, given, place.part)
     if (!entry) return
-    // what was measured there is evidence like any other reading, where there is power to measure
-    if (on.state.power === 'on')
-      for (const reading of readingsGiven(place, given, filled)) await on.say(reading)
+    // what was measured there is evidence like any other reading, where it can have been taken as the unit stands
+    for (const condition of conditionsGiven(place, given, filled)) await on.say(condition)
+    for (const reading of readingsGiven(place, given, filled)) if (mayRead(on, reading)) await on.say(reading)
     await on.say(entry)
     router.navigate(`/visits/${on.id}`)
   }
@@ -150,7 +167,7 @@ interface InputFieldProps {
 
 /** A number to type, or one of a few to choose. */
 function InputField({
-  input: { words, unit, usual, among },
+  input: { words, unit, usual, among, mayOverload },
   mayBeLeft,
   value,
   problem,
@@ -173,9 +190,9 @@ function InputField({
       label={labelOf(words, unit, mayBeLeft)}
       value={value}
       onChangeText={onChange}
-      inputMode="decimal"
+      inputMode={mayOverload ? 'text' : 'decimal'}
       errorMessage={problem}
-      placeholder={usual === undefined ? '' : String(usual)}
+      placeholder={mayOverload ? 'number or OL' : usual === undefined ? '' : String(usual)}
     />
   )
 }
@@ -183,9 +200,10 @@ function InputField({
 const labelOf = (words: string, unit: string, mayBeLeft: boolean): string =>
   `${words}, ${unit}${mayBeLeft ? ' (if known)' : ''}`
 
-const textOf = (value: number | undefined): string => (value === undefined ? '' : String(value))
+const textOf = (value: number | undefined): string =>
+  value === undefined ? '' : value === Infinity ? 'OL' : String(value)
 
-/** The numbers as typed, with a comma or a point; what was not typed is as it is known, or left out. */
+/** The numbers as typed; what was not typed is as it is known, or left out. */
 function numbersOf(
   asked: readonly (readonly [string, BenchInput])[],
   typed: Readonly<Record<string, string>>,
@@ -193,8 +211,8 @@ function numbersOf(
 ): Readonly<Record<string, number>> {
   return Object.fromEntries(
     asked.flatMap(([input]) => {
-      const text = typed[input]?.trim().replace(',', '.')
-      const value = text === undefined ? filled[input] : text === '' ? undefined : Number(text)
+      const text = typed[input]
+      const value = text === undefined ? filled[input] : numberTyped(text)
       return value === undefined ? [] : [[input, value]]
     }),
   )

@@ -3,6 +3,7 @@ import type { Level, Outcome } from '@jokulgale/core/bench/tool'
 import { Notice } from '../../ui/Notice'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { PictureView } from './PictureView'
 
 const noticeOf = { good: 'good', watch: 'caution', act: 'wrong' } as const satisfies Record<Level, string>
 
@@ -18,10 +19,11 @@ export function VerdictView({
     const [first] = outcome.problems
     return hasTyped ? <Words quiet>{first.message}</Words> : null
   }
-  const { level, words, lines } = outcome.verdict
+  const { level, words, lines, picture } = outcome.verdict
   return (
     <View style={{ gap: space.small }} aria-live="polite">
       <Notice kind={noticeOf[level]}>{words}</Notice>
+      {picture ? <PictureView picture={picture} /> : null}
       {lines.map(({ what, value }) => (
         <View key={what} style={{ flexDirection: 'row', gap: space.medium }}>
           <Words style={{ flex: 1 }}>{what}</Words>
