@@ -67,6 +67,7 @@ for (const colorScheme of ['light', 'dark'] as const)
     for (const [screen, address, shown] of [
       ['bench', '/bench', 'Run capacitor under load'],
       ['a tool', '/bench/capacitor', 'On its plate'],
+      ['a list of the bench', '/bench/thermostat-check', 'Batteries'],
       ['a new site', '/sites/new', 'How to get in'],
       ['a list of units', '/sites/import', 'Or paste it here'],
       ['a unit edited', `/units/${unit}/edit`, 'Serial number'],

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
-import { Pressable, View } from 'react-native'
+import { View } from 'react-native'
 import { Icon } from './Icon'
+import { LinkPress } from './LinkPress'
 import { space, usePalette } from './theme'
 import { Words } from './Words'
 
@@ -40,9 +41,9 @@ export function Row({ title, below, right, onPress, label }: RowProps) {
     </View>
   )
   return onPress ? (
-    <Pressable accessibilityRole="link" accessibilityLabel={label ?? title} onPress={onPress}>
+    <LinkPress accessibilityLabel={label ?? title} onPress={onPress}>
       {inner}
-    </Pressable>
+    </LinkPress>
   ) : (
     inner
   )

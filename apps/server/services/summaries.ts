@@ -16,7 +16,7 @@ import { entriesOfUnits, tellingEntries, type UnitEntry } from './logs'
 type Writes = Pick<Database, 'select' | 'selectDistinct' | 'insert' | 'execute'>
 
 /** Counted up whenever something else is made of the same log. */
-const summaryVersion = 1
+const summaryVersion = 2
 
 const measureKinds: readonly EntryBody['kind'][] = [
   'action',

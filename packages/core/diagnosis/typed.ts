@@ -16,7 +16,8 @@ export interface Coarseness {
 /** Digits bound the accuracy from below: what was typed, or where only the number was kept, its own digits. */
 export function coarsenessOf(meter: Meter, value: number | null, typed: string): Coarseness {
   if (value === null) return { rounding: 0, nominal: 0 }
-  const digits = (typed || String(value)).trim()
+  // behind the digits a multiple of the unit may stand
+  const digits = (typed || String(value)).replace(/[^0-9.]/g, '')
   const decimals = digits.includes('.') ? digits.length - digits.indexOf('.') - 1 : 0
   // a whole number may have lost up to half of its last digit; spread evenly, that is a step over the root of twelve
   const rounding = 10 ** -decimals / Math.sqrt(12)

@@ -20,6 +20,8 @@ test('a call waits, is under way, is closed, in whatever order its entries come 
     words: 'Cold since Monday',
   })
   expect(callSummary([arrived, asked]).state).toBe('under-way')
+  expect(callSummary([{ ...arrived, by: 'q' }, asked]).technician).toBe('q')
+  expect(callSummary([asked]).technician).toBe('p')
   expect(callSummary([signed, asked, arrived])).toMatchObject({ state: 'closed', outcome: 'repaired' })
 })
 

@@ -11,6 +11,8 @@ export interface CallSummary {
   readonly words: string
   readonly state: CallState
   readonly outcome: string
+  /** Who went there, or else took the call; empty where nobody did yet. */
+  readonly technician: string
 }
 
 /** The kinds of entries that a summary is made of: the rest of a log need not be at hand. */
@@ -21,11 +23,12 @@ export function callSummary(log: readonly Entry[]): CallSummary {
   const entries = standingEntries(merge(log))
   const complaint = entriesOf(entries, 'complaint').at(-1)
   const closing = entriesOf(entries, 'sign-off').at(-1)
-  const hasArrived = entriesOf(entries, 'arrived').length > 0
+  const arrived = entriesOf(entries, 'arrived').at(-1)
   return {
     complaint: complaint?.body.complaint ?? '',
     words: complaint?.body.words ?? '',
-    state: closing ? 'closed' : hasArrived ? 'under-way' : 'waiting',
+    state: closing ? 'closed' : arrived ? 'under-way' : 'waiting',
     outcome: closing?.body.outcome ?? '',
+    technician: (arrived ?? complaint)?.entry.by ?? '',
   }
 }

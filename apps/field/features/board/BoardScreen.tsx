@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router'
-import { useEffect } from 'react'
+import { useEffect, useMemo } from 'react'
 import { View } from 'react-native'
 import type { BoardItem } from '@jokulgale/contract/places'
 import { callSummary } from '@jokulgale/core/visit/callSummary'
@@ -12,7 +12,9 @@ import { useAppSelector } from '../store'
 import { useMayEdit } from '../places/useMayEdit'
 import { useSync } from '../sync/SyncContext'
 import { UnsentNote } from '../sync/UnsentNote'
+import { BoardTable } from './BoardTable'
 import { CallCard } from './CallCard'
+import { stateWords } from './callRows'
 
 /** Today's calls: what waits, what is under way, what was closed. */
 export function BoardScreen() {
@@ -27,10 +29,12 @@ export function BoardScreen() {
     void sync.refresh()
   }, [sync])
   const items = useBoardItems()
+  const people = useAppSelector(({ places }) => places.places?.people)
+  const names = useMemo(() => new Map((people ?? []).map(({ id, name }) => [id, name])), [people])
   const groups: readonly (readonly [string, readonly BoardItem[]])[] = [
-    ['Waiting', items.filter(({ state }) => state === 'waiting')],
-    ['Under way', items.filter(({ state }) => state === 'under-way')],
-    ['Closed', items.filter(({ state }) => state === 'closed').slice(0, 12)],
+    [stateWords.waiting, items.filter(({ state }) => state === 'waiting')],
+    [stateWords['under-way'], items.filter(({ state }) => state === 'under-way')],
+    [stateWords.closed, items.filter(({ state }) => state === 'closed').slice(0, 12)],
   ]
   return (
     <Screen
@@ -100,17 +104,19 @@ export function BoardScreen() {
           No calls yet. Take one with the button below: choose the site and the unit, then the complaint.
         </Words>
       ) : null}
-      <View
-        style={{
-          flexDirection: wide ? 'row' : 'column',
-          gap: wide ? space.huge : space.large,
-          alignItems: 'flex-start',
-        }}
-      >
-        {groups
+      {wide && items.length > 0 ? (
+        <BoardTable
+          items={items}
+          names={names}
+          onOpen={(visit) => {
+            router.navigate(`/visits/${visit}`)
+          }}
+        />
+      ) : (
+        groups
           .filter(([, list]) => list.length > 0)
           .map(([title, list]) => (
-            <View key={title} style={{ flex: wide ? 1 : undefined, width: wide ? undefined : '100%' }}>
+            <View key={title}>
               <Words
                 strong
                 quiet
@@ -130,8 +136,8 @@ export function BoardScreen() {
                 />
               ))}
             </View>
-          ))}
-      </View>
+          ))
+      )}
     </Screen>
   )
 }

@@ -1,7 +1,8 @@
 import { formatDistanceToNowStrict } from 'date-fns/formatDistanceToNowStrict'
-import { Pressable, View } from 'react-native'
+import { View } from 'react-native'
 import type { BoardItem } from '@jokulgale/contract/places'
 import { Icon } from '../../ui/Icon'
+import { LinkPress } from '../../ui/LinkPress'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { outcomeLabel } from '../record/outcome'
@@ -11,8 +12,7 @@ export function CallCard({ item, onPress }: { readonly item: BoardItem; readonly
   const palette = usePalette()
   const age = formatDistanceToNowStrict(new Date(item.startedAt))
   return (
-    <Pressable
-      accessibilityRole="link"
+    <LinkPress
       accessibilityLabel={`${item.unit.label}, ${item.site.name}`}
       onPress={onPress}
       style={{
@@ -50,6 +50,6 @@ export function CallCard({ item, onPress }: { readonly item: BoardItem; readonly
         {item.words ? <Words numberOfLines={2}>“{item.words}”</Words> : null}
       </View>
       <Icon name="chevron-right" color={palette.quiet} />
-    </Pressable>
+    </LinkPress>
   )
 }

@@ -11,13 +11,15 @@ const keys: readonly (readonly [string, string])[] = [
   ['Esc', 'close a sheet'],
 ]
 
-/** Runs something on a key, while no text is being typed. */
+/** Runs something on a key, while no text is being typed and no sheet is open. */
 export function useShortcuts(actions: Readonly<Record<string, () => void>>, on: boolean): void {
   useEffect(() => {
     if (!on) return undefined
     const listen = (event: KeyboardEvent): void => {
       const target = event.target instanceof HTMLElement ? event.target : null
       if (event.ctrlKey || event.metaKey || event.altKey || target?.closest('input, textarea, select')) return
+      // an open sheet has keys of its own
+      if (document.querySelector('[aria-modal="true"]')) return
       const action = actions[event.key]
       if (!action) return
       event.preventDefault()

@@ -1,5 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react-native'
-import { NumberPad } from './NumberPad'
+import { NumberPad, ohmMultiples } from './NumberPad'
 
 const press = (...labels: readonly string[]): void => {
   for (const label of labels) fireEvent.press(screen.getByLabelText(label))
@@ -28,4 +28,17 @@ test('a sign only where it makes sense', () => {
   press('1', '2', 'Change the sign')
   press('Log -12 °F')
   expect(done).toHaveBeenCalledWith(-12, expect.any(String))
+})
+
+test('kilohms and megohms: the value in ohms, what was typed as it was', () => {
+  const done = jest.fn()
+  render(<NumberPad unit="Ω" multiples={ohmMultiples} onDone={done} />)
+  press('2', 'Point', '4')
+  press('kΩ', 'Log 2.4 kΩ')
+  expect(done).toHaveBeenLastCalledWith(2400, '2.4 k')
+  press('MΩ', 'Log 2.4 MΩ')
+  expect(done).toHaveBeenLastCalledWith(2_400_000, '2.4 M')
+  press('MΩ')
+  press('Log 2.4 Ω')
+  expect(done).toHaveBeenLastCalledWith(2.4, '2.4')
 })

@@ -1,8 +1,21 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Platform, Pressable, View } from 'react-native'
 import { Press } from '../../ui/Press'
 import { fonts, space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+
+/** A multiple that a meter shows: `k` for kΩ. */
+export interface UnitMultiple {
+  readonly key: string
+  readonly unit: string
+  readonly factor: number
+}
+
+/** Kilohms and megohms, as an ohms range shows them. */
+export const ohmMultiples: readonly UnitMultiple[] = [
+  { key: 'k', unit: 'kΩ', factor: 1e3 },
+  { key: 'M', unit: 'MΩ', factor: 1e6 },
+]
 
 interface NumberPadProps {
   readonly unit: string
@@ -10,6 +23,8 @@ interface NumberPadProps {
   readonly overload?: boolean
   readonly signed?: boolean
   readonly doneWords?: string
+  /** Multiples of the unit, each with its key on the pad and on a keyboard. */
+  readonly multiples?: readonly UnitMultiple[]
   /** The number, and what was typed: its digits say how finely it was read. */
   readonly onDone: (value: number | null, typed: string) => void
 }
@@ -23,33 +38,46 @@ export function NumberPad({
   overload = false,
   signed = false,
   doneWords = 'Log',
+  multiples = [],
   onDone,
 }: NumberPadProps) {
   const palette = usePalette()
   const [text, setText] = useState('')
-  const value = Number(text)
+  const [chosen, setChosen] = useState<UnitMultiple | null>(null)
+  const shownUnit = chosen?.unit ?? unit
+  const value = Number(text) * (chosen?.factor ?? 1)
   const ready = text !== '' && text !== '-' && text !== '.' && Number.isFinite(value)
   const type = (key: string): void => {
     setText((before) => typed(before, key, signed))
   }
+  const choose = (key: string): void => {
+    setChosen((before) => (before?.key === key ? null : (multiples.find((each) => each.key === key) ?? null)))
+  }
+  const done = (): void => {
+    onDone(value, chosen ? `${text} ${chosen.key}` : text)
+  }
+  const pad = useRef<View>(null)
   useEffect(() => {
     if (Platform.OS !== 'web') return undefined
     const listen = (event: KeyboardEvent): void => {
       if (/^[0-9.]$/.test(event.key)) type(event.key)
       else if (event.key === 'Backspace') type('back')
       else if (event.key === '-' && signed) type('-')
-      else if (event.key === 'Enter' && ready) {
+      else if (multiples.some(({ key }) => key === event.key)) choose(event.key)
+      else if (event.key === 'Enter' && ready && !isOnKeyOf(pad.current)) {
+        // whatever has the focus outside the pad, the button that closes the sheet mostly, is not pressed by it
         event.preventDefault()
-        onDone(value, text)
+        event.stopPropagation()
+        done()
       }
     }
-    window.addEventListener('keydown', listen)
+    window.addEventListener('keydown', listen, true)
     return () => {
-      window.removeEventListener('keydown', listen)
+      window.removeEventListener('keydown', listen, true)
     }
   })
   return (
-    <View style={{ gap: space.small }}>
+    <View ref={pad} style={{ gap: space.small }}>
       <View
         aria-live="polite"
         style={{
@@ -63,7 +91,7 @@ export function NumberPad({
       >
         <Words size="huge">{text === '' ? '–' : text}</Words>
         <Words size="lead" quiet>
-          {unit}
+          {shownUnit}
         </Words>
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
@@ -104,6 +132,17 @@ export function NumberPad({
             }}
           />
         ) : null}
+        {multiples.map(({ key, unit: words }) => (
+          <Press
+            key={key}
+            grow
+            title={words}
+            selected={chosen?.key === key}
+            onPress={() => {
+              choose(key)
+            }}
+          />
+        ))}
         {signed ? (
           <Press
             grow
@@ -117,17 +156,19 @@ export function NumberPad({
         <View style={{ flex: 2 }}>
           <Press
             kind="main"
-            title={ready ? `${doneWords} ${text} ${unit}` : doneWords}
+            title={ready ? `${doneWords} ${text} ${shownUnit}` : doneWords}
             disabled={!ready}
-            onPress={() => {
-              onDone(value, text)
-            }}
+            onPress={done}
           />
         </View>
       </View>
     </View>
   )
 }
+
+/** Whether the focus is on a key of the pad itself. */
+const isOnKeyOf = (pad: unknown): boolean =>
+  pad instanceof HTMLElement && pad.contains(document.activeElement)
 
 function typed(before: string, key: string, signed: boolean): string {
   if (key === 'back') return before.slice(0, -1)

@@ -12,7 +12,7 @@ import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { runningDelays, waitToSay } from '../delays/clock'
 import type { OpenVisit } from '../visit/useVisit'
 import { diagnosisService } from '../../workers/diagnosis'
-import { NumberPad } from './NumberPad'
+import { NumberPad, ohmMultiples } from './NumberPad'
 import { PointChooser } from './PointChooser'
 
 export interface ReadingWanted {
@@ -167,6 +167,7 @@ function ReadingForm({
         <NumberPad
           unit={unit}
           overload={meter === 'ohms'}
+          multiples={meter === 'ohms' ? ohmMultiples : []}
           signed={meter === 'dc'}
           onDone={(value, typed) => {
             void done(value, typed)

@@ -3,7 +3,6 @@ import { View } from 'react-native'
 import type { Ask } from '@jokulgale/core/diagnosis/briefing'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { partWords } from '@jokulgale/core/diagram/diagram'
-import { conditionWords } from '@jokulgale/core/visit/conditionWords'
 import { seenWords } from '@jokulgale/core/visit/seenWords'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { Notice } from '../../ui/Notice'
@@ -12,7 +11,6 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
 import type { OpenVisit } from '../visit/useVisit'
-import { ConditionSheet } from '../look/ConditionSheet'
 import { ActionSheet } from './ActionSheet'
 import { AskDetail } from './AskDetail'
 import { AskWords } from './AskWords'
@@ -31,6 +29,8 @@ interface AskPanelProps {
   readonly school: School
   readonly onSchool: (school: School) => void
   readonly onMeasure: (wanted: ReadingWanted) => void
+  /** Weather, water or a pressure is to be entered. */
+  readonly onCondition: (of: string) => void
   /** Something was logged, and may be undone. */
   readonly onSaid: (entry: string, words: string) => void
   readonly onSuspects: () => void
@@ -50,13 +50,13 @@ export function AskPanel({
   school,
   onSchool,
   onMeasure,
+  onCondition,
   onSaid,
   onSuspects,
 }: AskPanelProps) {
   const [detail, setDetail] = useState(false)
   const [seeing, setSeeing] = useState(false)
   const [doing, setDoing] = useState(false)
-  const [measuring, setMeasuring] = useState<string | null>(null)
   const [first] = asks
   const more = (
     <Press
@@ -126,7 +126,7 @@ export function AskPanel({
             title="Enter it"
             label={`Enter ${first.ofWords}`}
             onPress={() => {
-              setMeasuring(first.of)
+              onCondition(first.of)
             }}
           />
         ) : null}
@@ -169,15 +169,6 @@ export function AskPanel({
           }}
         />
       ) : null}
-      <ConditionSheet
-        of={measuring}
-        onClose={() => {
-          setMeasuring(null)
-        }}
-        onEntered={(of, value) => {
-          say({ kind: 'condition', of, value }, conditionWords(of, value))
-        }}
-      />
       {doing ? (
         <ActionSheet
           visit={visit}

@@ -126,6 +126,33 @@ export function PartMark({
   )
 }
 
+/** A part’s symbol turned to lie along a line that runs to the right, its middle at a place. */
+export function LyingPart({
+  symbol,
+  x,
+  y,
+  color,
+}: {
+  readonly symbol: PartSymbol
+  readonly x: number
+  readonly y: number
+  readonly color: string
+}) {
+  return (
+    <G
+      transform={`translate(${x} ${y}) rotate(-90) translate(${-middle} 0)`}
+      stroke={color}
+      strokeWidth={2}
+      fill="none"
+    >
+      {shape(symbol, 0)}
+    </G>
+  )
+}
+
+/** How far a part’s symbol reaches from its middle. */
+export const reachOf = (symbol: PartSymbol): number => gaps[symbol] ?? 10
+
 const gaps: Partial<Record<PartSymbol, number>> = {
   coil: 12,
   motor: 12,

@@ -1,8 +1,10 @@
-import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react'
+import { useCallback, useEffect, useState, type ReactNode } from 'react'
 import { ScrollView, useWindowDimensions, View } from 'react-native'
-import type { Briefing, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
+import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { School } from '@jokulgale/core/diagnosis/schools'
+import { conditionWords } from '@jokulgale/core/visit/conditionWords'
 import { possibleFrom } from '@jokulgale/core/diagnosis/words'
+import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -11,6 +13,7 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { DelayStrip } from '../delays/DelayStrip'
 import { ShortcutList, useShortcuts } from '../help/shortcuts'
+import { ConditionSheet } from '../look/ConditionSheet'
 import { LookTab } from '../look/LookTab'
 import { ReadingSheet, type ReadingWanted } from '../pad/ReadingSheet'
 import { ProveTab } from '../prove/ProveTab'
@@ -22,6 +25,7 @@ import { EntriesSheet } from '../record/EntriesSheet'
 import { AskPanel } from '../trace/AskPanel'
 import { stopElement } from '../trace/StripView'
 import { Strips } from '../trace/Strips'
+import { WholeLadder } from '../trace/WholeLadder'
 import { Arrival } from './Arrival'
 import { CallBar } from './CallBar'
 import { ClosedVisit } from './ClosedVisit'
@@ -74,8 +78,9 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   // only the last word is taken back so quickly
   const logged = said !== null && visit.state.entries.at(-1)?.id === said.entry ? said : null
   const { briefing, busy, error } = useBriefing(visit, school)
-  const leads = leadsAsked(briefing)
-  const red = leads?.from ?? ''
+  const asked = askedIn(briefing)
+  const [condition, setCondition] = useState<string | null>(null)
+  const { red, black } = asked
   const { strips: drawn, delays } = briefing ?? nothingYet
   const measure = useCallback((reading: ReadingWanted): void => {
     setSaid(null)
@@ -88,19 +93,18 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   }, [logged, visit])
   useScrollToFocus(drawn ?? [], red, tab === 'trace')
   useVisitShortcuts(
-    visit,
-    leads,
-    { onTab: setTab, onMeasure: measure, onUndo: undo },
-    wide && wanted === null,
+    {
+      onTab: setTab,
+      onMeasure: () => {
+        if (asked.condition) setCondition(asked.condition)
+        else measure(asked.reading ?? { meter: 'volts', from: '', to: visit.diagram.common })
+      },
+      onUndo: undo,
+    },
+    wide,
   )
   const strips = (
-    <Strips
-      common={visit.diagram.common}
-      strips={drawn}
-      red={red}
-      black={leads?.to ?? ''}
-      onMeasure={measure}
-    />
+    <Strips common={visit.diagram.common} strips={drawn} red={red} black={black} onMeasure={measure} />
   )
   const panel = (
     <AskPanel
@@ -110,6 +114,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
       school={school}
       onSchool={setSchool}
       onMeasure={measure}
+      onCondition={setCondition}
       onSaid={(entry, words) => {
         setSaid({ entry, words })
       }}
@@ -154,7 +159,28 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
       <VisitPage
         tab={tab}
         visit={visit}
-        trace={wide ? <WideTrace strips={strips} panel={panel} suspects={suspects} /> : strips}
+        trace={
+          wide ? (
+            <WideTrace
+              strips={strips}
+              ladder={
+                <WholeLadder
+                  diagram={visit.diagram}
+                  strips={drawn ?? []}
+                  red={red}
+                  black={black}
+                  onStop={(point) => {
+                    measure({ meter: 'volts', from: point, to: visit.diagram.common })
+                  }}
+                />
+              }
+              panel={panel}
+              suspects={suspects}
+            />
+          ) : (
+            strips
+          )
+        }
         suspects={suspects}
         onMeasures={showMeasures}
       />
@@ -168,6 +194,17 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
         onLogged={(entry, words) => {
           setWanted(null)
           setSaid({ entry, words })
+        }}
+      />
+      <ConditionSheet
+        of={condition}
+        onClose={() => {
+          setCondition(null)
+        }}
+        onEntered={(of, value) => {
+          void visit.say({ kind: 'condition', of, value }, (entry) => {
+            setSaid({ entry, words: `${conditionWords(of, value)} logged` })
+          })
         }}
       />
       <VisitSheet
@@ -197,10 +234,20 @@ function VisitSheet({ visit, sheet, onClose }: VisitSheetProps) {
   )
 }
 
-/** Where the first ask wants the leads; null when it asks for something else. */
-function leadsAsked(briefing: Briefing | null): MeasureAsk | null {
+/** What the first ask wants to be entered; nothing of another sort. */
+function askedIn(briefing: Briefing | null): {
+  readonly reading: ReadingWanted | null
+  readonly condition: string | null
+  readonly red: string
+  readonly black: string
+} {
   const ask = briefing?.asks[0]
-  return ask?.do === 'measure' ? ask : null
+  return {
+    reading: ask?.do === 'measure' ? ask : null,
+    condition: ask?.do === 'condition' ? ask.of : null,
+    red: ask?.do === 'measure' ? ask.from : '',
+    black: ask?.do === 'measure' ? ask.to : '',
+  }
 }
 
 /** What the panel says; wide, story and warning stand over the suspects beside it. */
@@ -215,35 +262,26 @@ function asksShown(briefing: Briefing | null, wide: boolean) {
 
 interface ShortcutDoings {
   readonly onTab: (tab: VisitTab) => void
-  readonly onMeasure: (wanted: ReadingWanted) => void
+  /** Enters what is asked for. */
+  readonly onMeasure: () => void
   readonly onUndo: () => void
 }
 
 /** Keys of a wide screen: a tab by its number, a reading, and back. */
-function useVisitShortcuts(
-  { diagram }: OpenVisit,
-  leads: MeasureAsk | null,
-  { onTab, onMeasure, onUndo }: ShortcutDoings,
-  isOn: boolean,
-): void {
+function useVisitShortcuts({ onTab, onMeasure, onUndo }: ShortcutDoings, isOn: boolean): void {
   useShortcuts(
-    useMemo(
-      () => ({
-        ...Object.fromEntries(
-          visitTabs.map(({ id }, k) => [
-            String(k + 1),
-            () => {
-              onTab(id)
-            },
-          ]),
-        ),
-        m: () => {
-          onMeasure(leads ?? { meter: 'volts', from: '', to: diagram.common })
-        },
-        u: onUndo,
-      }),
-      [leads, onMeasure, onTab, onUndo, diagram.common],
-    ),
+    {
+      ...Object.fromEntries(
+        visitTabs.map(({ id }, k) => [
+          String(k + 1),
+          () => {
+            onTab(id)
+          },
+        ]),
+      ),
+      m: onMeasure,
+      u: onUndo,
+    },
     isOn,
   )
 }
@@ -306,16 +344,26 @@ function SaidLine({ words, onUndo }: { readonly words: string; readonly onUndo: 
 
 interface WideTraceProps {
   readonly strips: ReactNode
+  readonly ladder: ReactNode
   readonly panel: ReactNode
   readonly suspects: ReactNode
 }
 
-/** At a desk: the strip, and beside it the ask and the suspects. */
-function WideTrace({ strips, panel, suspects }: WideTraceProps) {
+const views = [
+  { id: 'paths', words: 'Paths of this call' },
+  { id: 'ladder', words: 'Whole ladder' },
+] as const
+
+/** At a desk: the paths of the call or the whole ladder, and beside it the ask and the suspects. */
+function WideTrace({ strips, ladder, panel, suspects }: WideTraceProps) {
   const { height } = useWindowDimensions()
+  const [view, setView] = useState<(typeof views)[number]['id']>('paths')
   return (
     <View style={{ flexDirection: 'row', gap: space.huge, height: Math.max(400, height - aroundWideTrace) }}>
-      <ScrollView style={{ flex: 5 }}>{strips}</ScrollView>
+      <View style={{ flex: 5, gap: space.small }}>
+        <Chips label="What is drawn" options={views} chosen={view} onChoose={setView} />
+        {view === 'ladder' ? ladder : <ScrollView>{strips}</ScrollView>}
+      </View>
       <ScrollView style={{ flex: 4 }} contentContainerStyle={{ gap: space.large }}>
         {panel}
         {suspects}
