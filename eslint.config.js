@@ -36,6 +36,8 @@ const rooms = [
   ['apps/server/services', 'apps/server/routes'],
   ['apps/server/archive', 'apps/server/routes'],
   ['apps/server/services', 'apps/server/archive'],
+  ['apps/server/paper', 'apps/server/services'],
+  ['apps/server/paper', 'apps/server/routes'],
   ['apps/server/requests', 'apps/server/routes'],
   ['apps/server/requests', 'apps/server/services'],
   ['apps/field/ui', 'apps/field/features'],

@@ -15,7 +15,7 @@ import { shopRoutes } from './routes/index'
 import { sessionRoutes } from './routes/session'
 import { SessionStore } from './requests/sessionStore'
 import { admit, requireJson } from './requests/signedIn'
-import type { ReportFonts } from './services/paper'
+import type { Print } from './paper/printJob'
 
 export interface AppOptions {
   readonly pool: pg.Pool
@@ -27,7 +27,7 @@ export interface AppOptions {
   readonly signInsPerMinute?: number
   /** A proxy in front speaks TLS: cookies go over nothing else, and addresses are those it hands on. */
   readonly behindTls?: boolean
-  readonly fonts: ReportFonts
+  readonly print: Print
   readonly pictures: PictureDesk
 }
 
@@ -42,7 +42,7 @@ export function createApp({
   sessionSecret,
   webFolder,
   signInsPerMinute = 30,
-  fonts,
+  print,
   pictures,
   behindTls = false,
 }: AppOptions): Express {
@@ -86,7 +86,7 @@ export function createApp({
     response.json({ ok: true })
   })
   app.use('/api', sessionRoutes(db, signInsPerMinute))
-  app.use('/api', admit(db), ...shopRoutes(db, fonts, pictures))
+  app.use('/api', admit(db), ...shopRoutes(db, print, pictures))
   if (webFolder) serveWeb(app, webFolder)
   app.use(
     answerProblems((error) => {

@@ -5,6 +5,7 @@ import { createApp } from './app'
 import { connect } from './db/connect'
 import { migrateDatabase } from './db/migrate'
 import { loadDemo } from './demo/load'
+import { Printer } from './paper/printer'
 import { PictureDesk } from './pictures/pictureDesk'
 import { bringShopsUpToDate } from './services/shops'
 import { bringSummariesUpToDate } from './services/summaries'
@@ -32,9 +33,10 @@ const fonts = {
   strong: face('700Bold/AtkinsonHyperlegibleNext_700Bold.ttf'),
 }
 const pictures = new PictureDesk(path.join(required('SERVER_ROOT'), 'pictures', 'reencode.mjs'))
+const printer = new Printer(path.join(required('SERVER_ROOT'), 'dist', 'printThread.mjs'), fonts)
 const app = createApp({
   pictures,
-  fonts,
+  print: printer.print,
   pool,
   db,
   logger,
@@ -52,6 +54,7 @@ const stop = (): void => {
   if (isStopping) return
   isStopping = true
   pictures.close()
+  printer.close()
   server.close(() => {
     void pool.end().then(() => process.exit(0))
   })

@@ -9,6 +9,7 @@ import { migrateDatabase } from './db/migrate'
 import { diagrams, people, shops, sites, units } from './db/schema'
 import { loadDemo } from './demo/load'
 import { bringSummariesUpToDate } from './services/summaries'
+import { printWith } from './paper/printJob'
 import { PictureDesk } from './pictures/pictureDesk'
 import { demoSignIn } from './demo/scenario'
 
@@ -48,7 +49,7 @@ export function openServer() {
         logger: pino({ level: 'silent' }),
         sessionSecret: 'test',
         signInsPerMinute: 1000,
-        fonts,
+        print: printWith(fonts),
         pictures,
       }),
     )

@@ -61,7 +61,12 @@ export async function bundle(entry, outfile) {
   })
 }
 
-export const buildServer = () => bundle(path.join(serverFolder, 'main.ts'), serverBundle)
+/** The server, and the thread that it prints in. */
+export async function buildServer() {
+  await bundle(path.join(serverFolder, 'main.ts'), serverBundle)
+  const thread = path.join(path.dirname(serverBundle), 'printThread.mjs')
+  await bundle(path.join(serverFolder, 'paper', 'printThread.ts'), thread)
+}
 
 /** Exports the web application when anything it is made of has changed. */
 export async function buildWeb() {

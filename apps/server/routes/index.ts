@@ -1,7 +1,7 @@
 import type { Router } from 'express'
 import type { Database } from '../db/connect'
 import type { PictureDesk } from '../pictures/pictureDesk'
-import type { ReportFonts } from '../services/paper'
+import type { Print } from '../paper/printJob'
 import { archiveRoutes } from './archive'
 import { peopleRoutes } from './people'
 import { photoRoutes } from './photos'
@@ -11,11 +11,11 @@ import { reportRoutes } from './reports'
 import { visitRoutes } from './visits'
 
 /** Every route of a shop, for somebody who is signed in: what each may ask is in `requests/access.ts`. */
-export const shopRoutes = (db: Database, fonts: ReportFonts, pictures: PictureDesk): readonly Router[] => [
-  placeRoutes(db, fonts),
+export const shopRoutes = (db: Database, print: Print, pictures: PictureDesk): readonly Router[] => [
+  placeRoutes(db, print),
   peopleRoutes(db),
   recordRoutes(db),
-  reportRoutes(db, fonts, pictures),
+  reportRoutes(db, print, pictures),
   photoRoutes(db, pictures),
   visitRoutes(db),
   archiveRoutes(db),

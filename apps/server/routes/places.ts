@@ -6,13 +6,12 @@ import { checked, notFound } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
 import { boardOf } from '../services/board'
 import { findDiagram, storeDiagram } from '../services/diagrams'
-import { labelsPdf } from '../services/labels'
 import { drawnUnits } from '../services/logs'
 import { storePlaceEdits } from '../services/placeEdits'
 import { placesOf } from '../services/places'
-import type { ReportFonts } from '../services/paper'
+import type { Print } from '../paper/printJob'
 
-export function placeRoutes(db: Database, fonts: ReportFonts): Router {
+export function placeRoutes(db: Database, print: Print): Router {
   const router = Router()
   router.get('/board', async (request, response) => {
     response.json(await boardOf(db, whoAsks(request)))
@@ -45,7 +44,7 @@ export function placeRoutes(db: Database, fonts: ReportFonts): Router {
     response
       .type('application/pdf')
       .attachment('unit-labels.pdf')
-      .send(await labelsPdf(labelled, origin, fonts))
+      .send(Buffer.from(await print({ print: 'labels', labelled, origin })))
   })
   return router
 }

@@ -5,29 +5,30 @@ import { idOf } from '../requests/identity'
 import { whoAsks } from '../requests/signedIn'
 import type { PictureDesk } from '../pictures/pictureDesk'
 import { paperPhotos } from '../services/photos'
-import { paperSizes, type PaperSize, type ReportFonts } from '../services/paper'
-import { reportPdf } from '../services/reportPdf'
-import { visitReport } from '../services/reports'
+import { paperSizes, type PaperSize } from '../paper/paper'
+import type { Print } from '../paper/printJob'
+import { visitReport } from '../paper/visitReport'
+import { visitPapers } from '../services/reports'
 
-export function reportRoutes(db: Database, fonts: ReportFonts, pictures: PictureDesk): Router {
+export function reportRoutes(db: Database, print: Print, pictures: PictureDesk): Router {
   const router = Router()
   const load = (request: Request) =>
-    visitReport(db, whoAsks(request).shopId, idOf(request.params.id, 'this visit'), offsetOf(request))
+    visitPapers(db, whoAsks(request).shopId, idOf(request.params.id, 'this visit'), offsetOf(request))
   router.get('/visits/:id/report.pdf', async (request, response) => {
-    const found = await load(request)
+    const papers = await load(request)
     const { shopId } = whoAsks(request)
     const photos = await paperPhotos(db, pictures, shopId, idOf(request.params.id, 'this visit'))
     response
       .type('application/pdf')
-      .attachment(`report-${found.unit.label}-${found.day}.pdf`)
-      .send(await reportPdf(found, photos, fonts, paperOf(request)))
+      .attachment(`report-${papers.unit.label}-${papers.day}.pdf`)
+      .send(Buffer.from(await print({ print: 'report', papers, photos, size: paperOf(request) })))
   })
   router.get('/visits/:id/report.csv', async (request, response) => {
-    const { report, unit, day } = await load(request)
+    const { report, unit, day } = visitReport(await load(request))
     response.type('text/csv').attachment(`report-${unit.label}-${day}.csv`).send(reportCsv(report))
   })
   router.get('/visits/:id/report.json', async (request, response) => {
-    const { report, unit, site, day, state } = await load(request)
+    const { report, unit, site, day, state } = visitReport(await load(request))
     response.attachment(`report-${unit.label}-${day}.json`).json({
       unit,
       site,

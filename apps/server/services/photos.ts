@@ -2,6 +2,7 @@ import { and, eq } from 'drizzle-orm'
 import type { Database } from '../db/connect'
 import { photos } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
+import type { PaperPhoto } from '../paper/paperPhoto'
 import type { PictureDesk } from '../pictures/pictureDesk'
 import type { Who } from '../requests/signedIn'
 import { findVisit } from './visits'
@@ -62,12 +63,6 @@ export async function findPhoto(db: Database, shopId: string, id: string): Promi
     .where(and(eq(photos.id, id), eq(photos.shopId, shopId)))
   if (!photo) throw notFound('this picture')
   return photo
-}
-
-/** A picture for paper; `image` is null where it cannot be read. */
-export interface PaperPhoto {
-  readonly id: string
-  readonly image: Buffer | null
 }
 
 /** The pictures of a visit for its report: those from before they were written anew are so now. */

@@ -3,8 +3,8 @@ import type { Strip } from '@jokulgale/core/diagnosis/strip'
 import { stripSize, stripSvg } from '@jokulgale/core/formats/stripSvg'
 import type { ReportLine, ReportSection } from '@jokulgale/core/visit/report'
 import { newPaper, type PaperSize, type ReportFonts } from './paper'
-import type { PaperPhoto } from './photos'
-import { stripsAsFound, type VisitReport } from './reports'
+import type { PaperPhoto } from './paperPhoto'
+import { stripsAsFound, type VisitReport } from './visitReport'
 
 const margin = 50
 const ink = '#16242d'

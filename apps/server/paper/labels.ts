@@ -1,11 +1,15 @@
 import { create } from 'qrcode'
-import type { DrawnUnit } from './logs'
+import type { SiteRecord, UnitRecord } from '@jokulgale/contract/places'
 import { newPaper, type ReportFonts } from './paper'
 
 /** A sheet of A4 labels: columns, rows, and the size of a code, in points. */
 const sheet = { margin: 36, columns: 3, rows: 7, code: 78, gap: 8 } as const
 
-type Labelled = Pick<DrawnUnit, 'unit' | 'site'>
+/** A unit and where it stands. */
+export interface Labelled {
+  readonly unit: UnitRecord
+  readonly site: SiteRecord
+}
 
 /** Labels for units, each with a code that opens the unit on a phone: `origin` is where the application is. */
 export function labelsPdf(
