@@ -3,11 +3,14 @@ import { View } from 'react-native'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
 import { readableLadder } from '@jokulgale/core/diagram/readLadder'
+import { ladderSvg } from '@jokulgale/core/formats/ladderSvg'
+import { wireListCsv } from '@jokulgale/core/formats/wireListCsv'
 import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
+import { SavePress } from '../../ui/SavePress'
 import { Screen, useWide } from '../../ui/Screen'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
@@ -122,7 +125,33 @@ function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
       ) : (
         written[way]
       )}
+      <AsFiles text={text} name={unit.label} />
     </Screen>
+  )
+}
+
+/** The circuit as it is written now, as files that other programs read. */
+function AsFiles({ text, name }: { readonly text: string; readonly name: string }) {
+  const diagram = useMemo(() => readableLadder(text), [text])
+  if (!diagram) return null
+  return (
+    <Part title="As a file">
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        <SavePress title="Ladder text" file={`${name}.ladder`} type="text/plain" make={() => text} />
+        <SavePress
+          title="Drawing"
+          file={`${name}.svg`}
+          type="image/svg+xml"
+          make={() => ladderSvg(diagram)}
+        />
+        <SavePress
+          title="Wire list"
+          file={`${name}-wires.csv`}
+          type="text/csv"
+          make={() => wireListCsv(diagram)}
+        />
+      </View>
+    </Part>
   )
 }
 
