@@ -1,6 +1,6 @@
 import { demoSignIn } from './demo/scenario'
 import { waitAfter } from './services/signIn'
-import { client, openServer, stranger, uuid, type Ask } from './testServer'
+import { client, entryOf, openServer, stranger, uuid, type Ask } from './testServer'
 
 const server = openServer()
 let origin = ''
@@ -122,4 +122,18 @@ test('nobody makes a second shop, and the events of one are its owner’s to rea
 
 test('the door says whether somebody has a shop here yet', async () => {
   expect(await (await fetch(`${origin}/front-door`)).json()).toEqual({ isFirst: false, isDemo: true })
+})
+
+test('a licence is one’s own, is in the report’s head, and goes with the name', async () => {
+  expect((await owner('POST', '/licence', { licence: 'x'.repeat(61) })).status).toBe(400)
+  expect((await owner('POST', '/licence', { licence: ' R-480 ' })).status).toBe(400)
+  expect((await owner('POST', '/licence', { licence: 'R-480' })).status).toBe(204)
+  const { body: places } = await owner('GET', '/places')
+  const me = places.people.find(({ licence }: { licence: string }) => licence !== '')
+  expect(me).toMatchObject({ licence: 'R-480' })
+  const visit = uuid()
+  await owner('POST', '/visits', { id: visit, unit: places.units[0].id })
+  await owner('POST', '/entries', { entries: [entryOf(visit, { kind: 'arrived' })] })
+  const { body } = await owner('GET', `/visits/${visit}/report.json`)
+  expect(body.report.head.technicians).toEqual([`${me.name}, licence R-480`])
 })

@@ -96,6 +96,19 @@ export const passwordChangeSchema = object({
   .strict()
 export type PasswordChange = InferType<typeof passwordChangeSchema>
 
+/** The number that a technician is licensed by, as the report prints it; empty for none. */
+export const licenceSchema = object({
+  licence: string()
+    .strict()
+    .trim()
+    .max(60, 'licence: at most 60 letters')
+    .defined()
+    .test(...keepableText),
+})
+  .noUnknown()
+  .strict()
+export type Licence = InferType<typeof licenceSchema>
+
 export const roleChangeSchema = object({
   role: string()
     .strict()

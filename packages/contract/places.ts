@@ -53,7 +53,7 @@ export interface Places {
   readonly units: readonly UnitRecord[]
   readonly diagrams: readonly DiagramRecord[]
   /** Who signed in here has worked with: names for the report. A reader is sent none. */
-  readonly people: readonly { readonly id: string; readonly name: string }[]
+  readonly people: readonly { readonly id: string; readonly name: string; readonly licence: string }[]
   /** Fields that two people set without having seen each other's: the later one shows, this one is offered. */
   readonly others: readonly OtherValue[]
   /** Which life of the server's database this is from: another after a restore. */

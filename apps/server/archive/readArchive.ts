@@ -60,8 +60,9 @@ async function brought(db: Writes, archive: OpenArchive, { id: shopId, name }: S
   const counts = {
     people: await inBatches(everybody, async (rows) => {
       await db.insert(people).values(
-        rows.map(({ id, closedAt, email, role, name: called }) => ({
+        rows.map(({ id, closedAt, email, role, name: called, licence = '' }) => ({
           id,
+          licence,
           shopId,
           role,
           passwordHash,

@@ -23,6 +23,8 @@ export interface PersonRow {
   readonly email: string
   readonly role: Role
   readonly site: string | null
+  /** Left out of archives that are older than it. */
+  readonly licence?: string
   readonly closedAt: string | null
 }
 

@@ -41,14 +41,19 @@ export const archiveSchemas = {
     id,
     name: text(200),
   }),
-  people: row('A person of the shop', {
-    id,
-    name: text(200),
-    email: text(200),
-    role: { enum: roles },
-    site: idOrNull,
-    closedAt: momentOrNull,
-  }),
+  people: row(
+    'A person of the shop',
+    {
+      id,
+      name: text(200),
+      email: text(200),
+      role: { enum: roles },
+      site: idOrNull,
+      licence: text(60),
+      closedAt: momentOrNull,
+    },
+    ['licence'],
+  ),
   circuits: row(
     'A version of a circuit, as ladder text',
     {

@@ -97,8 +97,8 @@ async function* paged<Row, Key>(
 
 async function* peopleOf(db: Reads, shopId: string): AsyncIterable<PersonRow> {
   const rows = await db.select().from(people).where(eq(people.shopId, shopId)).orderBy(asc(people.id))
-  for (const { id, name, email, role, siteId, closedAt } of rows)
-    yield { id, name, email, role, site: siteId, closedAt: closedAt && atMoment(closedAt) }
+  for (const { id, name, email, role, siteId, licence, closedAt } of rows)
+    yield { id, name, email, role, site: siteId, licence, closedAt: closedAt && atMoment(closedAt) }
 }
 
 async function* circuitsOf(db: Reads, shopId: string): AsyncIterable<CircuitRow> {

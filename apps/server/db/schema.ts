@@ -59,6 +59,8 @@ export const people = pgTable(
     role: text('role').$type<Role>().notNull().default('technician'),
     /** The one site that a reader may see. */
     siteId: uuid('site_id'),
+    /** As the report prints it beside the name; empty for none. */
+    licence: text('licence').notNull().default(''),
     /** Closed: signs in no more, and stays in the record. */
     closedAt: timestamp('closed_at', { withTimezone: true }),
   },

@@ -32,6 +32,7 @@ export const access: Readonly<Record<string, Access>> = {
   'GET /devices': everybody('none'),
   'DELETE /devices': everybody('none'),
   'POST /password': everybody('none'),
+  'POST /licence': workers,
   'GET /experience': workers,
   'POST /visits': workers,
   'POST /entries': workers,

@@ -1,12 +1,24 @@
 import { Router } from 'express'
-import { invitationSchema, passwordChangeSchema, roleChangeSchema } from '@jokulgale/contract/people'
+import {
+  invitationSchema,
+  licenceSchema,
+  passwordChangeSchema,
+  roleChangeSchema,
+} from '@jokulgale/contract/people'
 import type { Database } from '../db/connect'
 import { idOf } from '../requests/identity'
 import { checked } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
 import { devicesOf, endSessions } from '../services/devices'
 import { invite, linkForPassword } from '../services/links'
-import { changePassword, changeRole, closePerson, erasePerson, peopleOf } from '../services/people'
+import {
+  changeLicence,
+  changePassword,
+  changeRole,
+  closePerson,
+  erasePerson,
+  peopleOf,
+} from '../services/people'
 import { noteSecurity, securityOf } from '../services/security'
 
 /** The people of a shop, and what each may do about their own way in. */
@@ -42,6 +54,11 @@ export function peopleRoutes(db: Database): Router {
   router.post('/password', async (request, response) => {
     const change = await checked(passwordChangeSchema, request.body)
     await changePassword(db, whoAsks(request), change, request.sessionID)
+    response.status(204).end()
+  })
+  router.post('/licence', async (request, response) => {
+    const { licence } = await checked(licenceSchema, request.body)
+    await changeLicence(db, whoAsks(request), licence)
     response.status(204).end()
   })
   router.get('/devices', async (request, response) => {

@@ -107,6 +107,14 @@ export async function closePerson(db: Database, who: Who, id: string): Promise<v
 
 const erasedName = 'Somebody who has left'
 
+/** What the report prints beside one's own name. */
+export async function changeLicence(db: Database, { shopId, personId }: Who, licence: string): Promise<void> {
+  await db
+    .update(people)
+    .set({ licence })
+    .where(and(eq(people.id, personId), eq(people.shopId, shopId)))
+}
+
 /**
  * Replaces name and e-mail of somebody who is closed, for good; what they entered stays, under nobody's name. Security
  * events that have their e-mail stay too: they say who was let in. Throws RequestProblem (404, 422).
@@ -122,7 +130,7 @@ export async function erasePerson(db: Database, who: Who, id: string): Promise<v
   await db.transaction(async (transaction) => {
     await transaction
       .update(people)
-      .set({ name: erasedName, email: erasedEmail(id) })
+      .set({ name: erasedName, email: erasedEmail(id), licence: '' })
       .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
     await transaction
       .update(links)

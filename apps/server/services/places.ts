@@ -47,7 +47,10 @@ export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<P
       .where(and(eq(diagrams.shopId, shopId), siteId === null ? undefined : ofSite(db, siteId)))
       .orderBy(asc(diagrams.madeAt)),
     siteId === null
-      ? db.select({ id: people.id, name: people.name }).from(people).where(eq(people.shopId, shopId))
+      ? db
+          .select({ id: people.id, name: people.name, licence: people.licence })
+          .from(people)
+          .where(eq(people.shopId, shopId))
       : [],
     siteId === null ? editsOfChangedPlaces(db, shopId) : [],
     db.select({ id: epochs.id }).from(epochs).orderBy(desc(epochs.since)).limit(1),

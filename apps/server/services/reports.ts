@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm'
+import { personWords } from '@jokulgale/core/visit/personWords'
 import type { Database } from '../db/connect'
 import { diagrams, people, shops } from '../db/schema'
 import type { VisitPapers } from '../paper/visitReport'
@@ -23,7 +24,10 @@ export async function visitPapers(
       .from(diagrams)
       .where(and(eq(diagrams.shopId, shopId), eq(diagrams.id, visit.diagram))),
     entriesOf(db, shopId, id, 0),
-    db.select({ id: people.id, name: people.name }).from(people).where(eq(people.shopId, shopId)),
+    db
+      .select({ id: people.id, name: people.name, licence: people.licence })
+      .from(people)
+      .where(eq(people.shopId, shopId)),
     db.select({ name: shops.name }).from(shops).where(eq(shops.id, shopId)),
   ])
   if (!drawn || !circuit) throw notFound('this unit')
@@ -33,7 +37,7 @@ export async function visitPapers(
     unit: drawn.unit,
     site: drawn.site,
     shop: shop?.name ?? '',
-    people: new Map(names.map((person) => [person.id, person.name])),
+    people: new Map(names.map((person) => [person.id, personWords(person)])),
     utcOffsetMinutes,
     day: visit.startedAt.slice(0, 10),
   }

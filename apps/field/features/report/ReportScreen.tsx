@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import Svg, { Path } from 'react-native-svg'
+import { personWords } from '@jokulgale/core/visit/personWords'
 import { reportOf, type Report, type ReportSection } from '@jokulgale/core/visit/report'
 import { supportSummary } from '@jokulgale/core/visit/supportSummary'
 import { Field } from '../../ui/Field'
@@ -57,7 +58,7 @@ function ReportBody({ visit: { unit, site, diagram, state } }: { readonly visit:
     shop,
     unit,
     site,
-    people: new Map((people ?? []).map(({ id, name }) => [id, name])),
+    people: new Map((people ?? []).map((person) => [person.id, personWords(person)])),
     utcOffsetMinutes: utcOffsetMinutes(),
   })
   return (

@@ -11,6 +11,7 @@ import { Screen } from '../../ui/Screen'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
 import { Devices } from './Devices'
+import { LicenceForm } from './LicenceForm'
 import { PasswordForm } from './PasswordForm'
 import { PersonRow } from './PersonRow'
 import { roleWords } from './roleWords'
@@ -27,6 +28,7 @@ export function ShopScreen() {
   const seesPeople = me?.role === 'owner' || me?.role === 'lead'
   const people = useAsked<{ people: readonly ShopPerson[] }>(seesPeople ? '/people' : null)
   const events = useAsked<{ events: readonly SecurityEvent[] }>(me?.role === 'owner' ? '/security' : null)
+  const mine = useAppSelector(({ places }) => places.places?.people.find(({ id }) => id === me?.id))
   if (!me) return null
   return (
     <Screen head={<Heading title={me.shop.name} below={`${me.name}, ${roleWords[me.role]}`} back="/" />}>
@@ -53,6 +55,7 @@ export function ShopScreen() {
           ) : null}
         </Part>
       ) : null}
+      {mine && me.role !== 'reader' ? <LicenceForm key={mine.licence} licence={mine.licence} /> : null}
       <PasswordForm />
       <Devices />
       {events.value ? (

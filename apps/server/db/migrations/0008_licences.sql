@@ -1,0 +1,1 @@
+ALTER TABLE "people" ADD COLUMN "licence" text DEFAULT '' NOT NULL;
