@@ -79,6 +79,11 @@ await desk.enter()
 await desk.page.goto(address)
 await desk.page.getByRole('tab', { name: 'Trace' }).click()
 await desk.page.getByRole('heading', { name: 'Suspects' }).waitFor({ timeout: 60_000 })
+await desk.page.getByRole('button', { name: 'Whole ladder' }).click()
+await desk.page.getByLabel(/^Whole ladder, moved/).evaluate((ladder) => {
+  // to where the control part begins
+  ladder.scrollTop = 0.62 * ladder.scrollHeight
+})
 await desk.shoot('visit-wide')
 const attic = await visitor(phone, 'dark')
 await attic.enter()

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { ToolScreen } from '../../features/bench/ToolScreen'
+import { later } from '../../ui/later'
+
+const ToolScreen = later(async () => (await import('../../features/bench')).ToolScreen)
 
 export default function ToolRoute() {
   const { tool, visit } = useLocalSearchParams<{ tool: string; visit?: string }>()

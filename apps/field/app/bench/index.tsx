@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { BenchScreen } from '../../features/bench/BenchScreen'
+import { later } from '../../ui/later'
+
+const BenchScreen = later(async () => (await import('../../features/bench')).BenchScreen)
 
 export default function BenchRoute() {
   const { visit } = useLocalSearchParams<{ visit?: string }>()

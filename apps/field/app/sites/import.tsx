@@ -1,1 +1,3 @@
-export { ImportScreen as default } from '../../features/places/ImportScreen'
+import { later } from '../../ui/later'
+
+export default later(async () => (await import('../../features/places/ImportScreen')).ImportScreen)

@@ -137,7 +137,7 @@ function AsFiles({ text, name }: { readonly text: string; readonly name: string 
   return (
     <Part title="As a file">
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <SavePress title="Ladder text" file={`${name}.ladder`} type="text/plain" make={() => text} />
+        <SavePress title="As written" file={`${name}.ladder`} type="text/plain" make={() => text} />
         <SavePress
           title="Drawing"
           file={`${name}.svg`}

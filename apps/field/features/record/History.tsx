@@ -1,11 +1,12 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { View } from 'react-native'
 import type { UnitHistory } from '@jokulgale/core/visit/unitHistory'
 import { dayWords } from '../../ui/days'
 import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
-import { SeriesPlot } from './SeriesPlot'
+
+const SeriesPlot = lazy(async () => ({ default: (await import('../plots')).SeriesPlot }))
 
 const shownAtFirst = 3
 
@@ -24,7 +25,9 @@ export default function History({ history: { series, replacements } }: { readonl
         </Words>
       ) : null}
       {series.slice(0, all ? undefined : shownAtFirst).map((each) => (
-        <SeriesPlot key={`${each.what} ${each.unit}`} series={each} />
+        <Suspense key={`${each.what} ${each.unit}`} fallback={null}>
+          <SeriesPlot series={each} />
+        </Suspense>
       ))}
       {!all && series.length > shownAtFirst ? (
         <Press

@@ -1,5 +1,9 @@
 import { useLocalSearchParams } from 'expo-router'
-import { CircuitScreen } from '../../../features/circuit/CircuitScreen'
+import { later } from '../../../ui/later'
+
+const CircuitScreen = later(
+  async () => (await import('../../../features/circuit/CircuitScreen')).CircuitScreen,
+)
 
 export default function CircuitRoute() {
   const { id, asLeft = '' } = useLocalSearchParams<{ id: string; asLeft?: string }>()

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { PlanScreen } from '../../../features/circuit/PlanScreen'
+import { later } from '../../../ui/later'
+
+const PlanScreen = later(async () => (await import('../../../features/circuit/PlanScreen')).PlanScreen)
 
 export default function PlanRoute() {
   const { id } = useLocalSearchParams<{ id: string }>()

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { ReportScreen } from '../../../features/report/ReportScreen'
+import { later } from '../../../ui/later'
+
+const ReportScreen = later(async () => (await import('../../../features/report/ReportScreen')).ReportScreen)
 
 export default function ReportRoute() {
   const { id } = useLocalSearchParams<{ id: string }>()
