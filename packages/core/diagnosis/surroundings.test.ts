@@ -120,3 +120,27 @@ test.each([
   const { ranked, model: unit } = diagnose(proving, { complaint: 'not-cooling', entries }, { count: 0 })
   expect(unit.hypotheses[ranked[0]].id).toMatch(expected)
 })
+
+test('weather is the same for every reading: volts on one side of a switch leave none to blame for the other', () => {
+  const blamed = (before: readonly EntryBody[]): number => {
+    const { belief } = diagnose(
+      model.diagram,
+      {
+        complaint: 'not-cooling',
+        entries: [
+          call,
+          ...before,
+          { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'TB.C', value: 25.4 },
+          { kind: 'reading', meter: 'volts', from: 'LPS1.2', to: 'TB.C', value: 0 },
+        ],
+      },
+      { count: 0 },
+    )
+    return model.everySingle
+      .filter((h) => model.hypotheses[h].of.some((id) => id === 'RC1' || id.includes('LPS1')))
+      .reduce((sum, h) => sum + belief.probability[h], 0)
+  }
+  const measured = blamed([{ kind: 'condition', of: 'outdoorDryBulb', value: 88 }])
+  expect(measured).toBeGreaterThan(0.85)
+  expect(Math.abs(blamed([]) - measured)).toBeLessThan(0.01)
+})

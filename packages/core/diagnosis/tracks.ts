@@ -10,6 +10,7 @@ import {
   type Sharing,
 } from './likelihood'
 import type { Blown, Met } from './moment'
+import type { Around } from './otherSurroundings'
 import type { Predictions } from './situationModel'
 import type { Coarseness } from './typed'
 
@@ -25,6 +26,8 @@ export interface Track {
   readonly present: number | null
   /** The calls have stood for longer than anybody said: every delay is over. */
   readonly late: boolean
+  /** What is known of surroundings that nobody has measured; null: none tell on this unit. */
+  readonly around: Around | null
 }
 
 /** A reading as it is weighed. */

@@ -9,7 +9,7 @@ import { distinct, lookLikelihood } from './likelihood'
 import { measuredChance } from './measured'
 import { Moment, type Blown, type Met } from './moment'
 import { notDrawnChance } from './notDrawn'
-import { elsewhereOf, withElsewhere } from './otherSurroundings'
+import { aroundAtFirst, elsewhereOf, toldAround, type Elsewhere } from './otherSurroundings'
 import { pairsWorthTrying } from './pairs'
 import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
@@ -187,6 +187,7 @@ function startTracks(context: Context, which: readonly number[]): readonly (read
   const moment = new Moment(model, first, model.stillThere(repairedFaults, first))
   const share = mayChange(evidence, findings) ? changing.spokenOf : changing.usual
   const clocks = isTimed(evidence) ? timed : untimed
+  const around = aroundAtFirst(model, first.conditions)
   for (const h of which) {
     const ways = model.mayTrip(h) ? moment.waysBlown(h) : []
     const before = ways.length === 0 ? 0 : moment.tripsSlowly(h) ? blownSlowly : blownBefore
@@ -196,7 +197,7 @@ function startTracks(context: Context, which: readonly number[]): readonly (read
         const whole = weight * clockShare
         return whole === 0
           ? []
-          : [{ logWeight: Math.log(whole), factors: new Factors(), blown, present, late }]
+          : [{ logWeight: Math.log(whole), factors: new Factors(), blown, present, late, around }]
       })
     const beginnings = [
       ...ways.map((way) => ({ blown: way, weight: before / ways.length })),
@@ -322,22 +323,34 @@ function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigh
       }
     const there = under(moment.met(h, track.blown), track)
     if (track.present === null) {
-      const chance = elsewhere && isUntold(h) ? withElsewhere(there.chance, elsewhere) : there.chance
-      // what the weather explains better teaches nothing of the supply
-      const factors = chance > 2 * there.chance ? track.factors : there.factors
-      return { ...track, factors, logWeight: track.logWeight + Math.log(chance) }
+      const told = inSurroundings(track, there.chance, isUntold(h) ? elsewhere : null)
+      // what the weather explains teaches nothing of the supply
+      return { ...told.track, factors: told.own > 0.5 ? there.factors : track.factors }
     }
     const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
     const present = track.present * stays + (1 - track.present) * (1 - stays)
     const own = present * there.chance + (1 - present) * away.chance
-    const chance = elsewhere && isUntold(h) ? withElsewhere(own, elsewhere) : own
     const isThere = (present * there.chance) / own
     return {
-      ...track,
+      ...inSurroundings(track, own, isUntold(h) ? elsewhere : null).track,
       factors: isThere > 0.5 ? there.factors : away.factors,
       present: isThere,
-      logWeight: track.logWeight + Math.log(chance),
     }
+  }
+}
+
+/** A track after evidence of this chance, and how far that is the suspect's own doing rather than the weather's. */
+function inSurroundings(
+  track: Track,
+  chance: number,
+  elsewhere: Elsewhere | null,
+): { readonly track: Track; readonly own: number } {
+  if (elsewhere === null || track.around === null)
+    return { track: { ...track, logWeight: track.logWeight + Math.log(chance) }, own: 1 }
+  const told = toldAround(chance, track.around, elsewhere)
+  return {
+    track: { ...track, around: told.around, logWeight: track.logWeight + Math.log(told.chance) },
+    own: told.own,
   }
 }
 
@@ -368,8 +381,7 @@ function lookWeigher(
       track.present === null
         ? there
         : track.present * there + (1 - track.present) * seen([moment.away(h, track.blown)])
-    const chance = elsewhere && shown(h) === shown(0) ? withElsewhere(own, elsewhere) : own
-    return { ...track, logWeight: track.logWeight + Math.log(chance) }
+    return inSurroundings(track, own, shown(h) === shown(0) ? elsewhere : null).track
   }
 }
 
