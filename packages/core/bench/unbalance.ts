@@ -71,8 +71,13 @@ export const unbalance = benchTool({
       lines: [
         { what: 'Average', value: shown(mean, 'V') },
         { what: 'Unbalance of the volts', value: percent(share, 2) },
-        ...(power === null ? [] : [{ what: 'Power it may give', value: percent(power, 0) }]),
-        { what: 'Windings hotter by about', value: percent(2 * (100 * share) ** 2 * 0.01, 0) },
+        // above five per cent it must not run at all: nothing is said of how it would
+        ...(power === null
+          ? []
+          : [
+              { what: 'Power it may give', value: percent(power, 0) },
+              { what: 'Windings hotter by about', value: percent(2 * (100 * share) ** 2 * 0.01, 0) },
+            ]),
         ...(current
           ? [
               { what: 'Unbalance of the currents', value: percent(current.share, 1) },

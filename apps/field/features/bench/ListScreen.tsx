@@ -10,13 +10,11 @@ import {
 } from '@jokulgale/core/bench/lists/checkList'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { Chips } from '../../ui/Chips'
-import { FormFoot } from '../../ui/FormFoot'
-import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
-import { Screen } from '../../ui/Screen'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
+import { BenchPage } from './BenchPage'
 import { mayRead } from './mayRead'
 import { StepCard } from './StepCard'
 import { VerdictView } from './VerdictView'
@@ -43,25 +41,14 @@ export function ListScreen({ list, visit }: ListScreenProps) {
     setAnswers(found === null ? rest : { ...rest, [step]: found })
   }
   return (
-    <Screen
-      head={
-        <Heading
-          title={list.title}
-          below={visit?.unit.label ?? list.group}
-          back={visit ? `/bench?visit=${visit.id}` : '/bench'}
-        />
-      }
-      foot={
-        visit ? (
-          <FormFoot
-            title="Put it in the visit"
-            disabled={Object.keys(answers).length === 0}
-            onPress={() => {
-              void keep(visit)
-            }}
-          />
-        ) : undefined
-      }
+    <BenchPage
+      title={list.title}
+      group={list.group}
+      visit={visit}
+      mayKeep={Object.keys(answers).length > 0}
+      onKeep={(on) => {
+        void keep(on)
+      }}
     >
       <Words>{list.use}</Words>
       <Notice kind="caution">{list.caution}</Notice>
@@ -95,6 +82,6 @@ export function ListScreen({ list, visit }: ListScreenProps) {
       <Words size="small" quiet>
         {list.source}
       </Words>
-    </Screen>
+    </BenchPage>
   )
 }

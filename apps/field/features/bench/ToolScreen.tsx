@@ -9,7 +9,6 @@ import type { BenchInput, BenchPlace, BenchTool } from '@jokulgale/core/bench/to
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
-import { FormFoot } from '../../ui/FormFoot'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
@@ -17,6 +16,7 @@ import { Screen } from '../../ui/Screen'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { useVisit, type OpenVisit } from '../visit/useVisit'
+import { BenchPage } from './BenchPage'
 import { ListScreen } from './ListScreen'
 import { mayRead } from './mayRead'
 import { numberTyped } from './numberTyped'
@@ -94,25 +94,14 @@ function ToolForm({ tool, visit }: ToolFormProps) {
     return problem && (typed[input] ?? '') !== '' ? problem.message : undefined
   }
   return (
-    <Screen
-      head={
-        <Heading
-          title={tool.title}
-          below={visit?.unit.label ?? tool.group}
-          back={visit ? `/bench?visit=${visit.id}` : '/bench'}
-        />
-      }
-      foot={
-        visit ? (
-          <FormFoot
-            title="Put it in the visit"
-            disabled={outcome.is === 'problems'}
-            onPress={() => {
-              void keep(visit)
-            }}
-          />
-        ) : undefined
-      }
+    <BenchPage
+      title={tool.title}
+      group={tool.group}
+      visit={visit}
+      mayKeep={outcome.is === 'verdict'}
+      onKeep={(on) => {
+        void keep(on)
+      }}
     >
       <Words>{tool.use}</Words>
       {tool.caution ? <Notice kind="caution">{tool.caution}</Notice> : null}
@@ -153,7 +142,7 @@ function ToolForm({ tool, visit }: ToolFormProps) {
       <Words size="small" quiet>
         {tool.source}
       </Words>
-    </Screen>
+    </BenchPage>
   )
 }
 
