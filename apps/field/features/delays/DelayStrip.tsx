@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { Icon } from '../../ui/Icon'
@@ -6,6 +6,7 @@ import { Press } from '../../ui/Press'
 import { fonts, space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
+import { askLeave, mayAsk, tellDelayOver } from './delayOver'
 import { overToSay, runningDelays, useNow } from './clock'
 
 const clock = (seconds: number): string =>
@@ -22,12 +23,13 @@ export function DelayStrip({
   const palette = usePalette()
   const now = useNow(delays.length > 0 && visit.state.callSince !== null)
   const running = runningDelays(visit.state, delays, now)
+  const [asking, setAsking] = useState(mayAsk)
   const wasRunning = useRef(false)
   useEffect(() => {
-    if (wasRunning.current && running.length === 0 && typeof navigator.vibrate === 'function')
-      navigator.vibrate([120, 60, 120])
+    if (wasRunning.current && running.length === 0)
+      tellDelayOver(`${visit.unit.label}: the delay is over, what comes after it can be judged.`)
     wasRunning.current = running.length > 0
-  }, [running.length])
+  }, [running.length, visit.unit.label])
   const [next] = running
   if (!next) return null
   return (
@@ -52,6 +54,18 @@ export function DelayStrip({
         style={{ flex: 1 }}
         numberOfLines={2}
       >{`${next.words}: too early to judge what comes after it`}</Words>
+      {asking ? (
+        <Press
+          kind="quiet"
+          title="Ring"
+          label="Show a notice when the delay is over"
+          onPress={() => {
+            void askLeave().then(() => {
+              setAsking(mayAsk())
+            })
+          }}
+        />
+      ) : null}
       <Press
         kind="quiet"
         title="It is over"
