@@ -13,6 +13,7 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
+import { BenchPress } from '../visit/BenchPress'
 import type { OpenVisit } from '../visit/useVisit'
 import { Defects } from './Defects'
 import { LeaveForm } from './LeaveForm'
@@ -50,6 +51,7 @@ export function ProveTab({
           />
         ))}
       </Part>
+      <BenchPress visitId={visit.id} />
       <Part title="Put back">
         {restoredItems.map(({ id, words }) => (
           <Check

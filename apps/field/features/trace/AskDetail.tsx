@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router'
 import { View } from 'react-native'
 import type { Ask, LookAsk } from '@jokulgale/core/diagnosis/briefing'
 import { schools, schoolWords, type School } from '@jokulgale/core/diagnosis/schools'
@@ -9,6 +8,7 @@ import { Sheet } from '../../ui/Sheet'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
+import { BenchPress } from '../visit/BenchPress'
 import type { OpenVisit } from '../visit/useVisit'
 import { AskWords } from './AskWords'
 import { LookAnswers } from './LookAnswers'
@@ -45,7 +45,6 @@ export function AskDetail({
   onSee,
   onDo,
 }: AskDetailProps) {
-  const router = useRouter()
   const [first, ...others] = asks
   return (
     <Sheet title="Next step" open={open} onClose={onClose}>
@@ -97,13 +96,7 @@ export function AskDetail({
       />
       <Press title="Say what you see" onPress={onSee} />
       <Press title="Do something to it" onPress={onDo} />
-      <Press
-        title="Work something out"
-        label="Bench: work something out"
-        onPress={() => {
-          router.navigate(`/bench?visit=${visit.id}`)
-        }}
-      />
+      <BenchPress visitId={visit.id} />
       <LogImport visit={visit} onDone={onClose} />
       <Part title="How to search">
         <Chips

@@ -5,9 +5,11 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
+import { BenchPress } from '../visit/BenchPress'
 import { StripView } from './StripView'
 
 interface StripsProps {
+  readonly visitId: string
   /** The terminal that readings are taken against. */
   readonly common: string
   readonly strips: readonly Strip[] | null
@@ -17,7 +19,7 @@ interface StripsProps {
 }
 
 /** The paths of the call that is set; a tap on two stops puts the leads there. */
-export const Strips = memo(function Strips({ common, strips, red, black, onMeasure }: StripsProps) {
+export const Strips = memo(function Strips({ visitId, common, strips, red, black, onMeasure }: StripsProps) {
   const [firstLead, setFirstLead] = useState('')
   const tapStop = useCallback(
     (point: string): void => {
@@ -61,6 +63,7 @@ export const Strips = memo(function Strips({ common, strips, red, black, onMeasu
           should be dead.
         </Words>
       ) : null}
+      {strips ? <BenchPress visitId={visitId} /> : null}
     </View>
   )
 })

@@ -104,7 +104,14 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
     wide,
   )
   const strips = (
-    <Strips common={visit.diagram.common} strips={drawn} red={red} black={black} onMeasure={measure} />
+    <Strips
+      visitId={visit.id}
+      common={visit.diagram.common}
+      strips={drawn}
+      red={red}
+      black={black}
+      onMeasure={measure}
+    />
   )
   const panel = (
     <AskPanel
