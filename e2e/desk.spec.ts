@@ -84,6 +84,7 @@ test('at a desk, with the keyboard alone: a call is taken, a reading logged and 
   // weather that is asked for is m, digits, Enter as well, and Enter never discards what was typed
   await page.goto('/')
   await expect(page.getByRole('table', { name: 'Calls' })).toBeVisible()
+  await enter(page, /^Waiting$/)
   await enter(page, /^RTU-1, /)
   await expect(page.getByRole('button', { name: 'I am here: start' })).toBeVisible()
   await enter(page, /^I am here: start$/)

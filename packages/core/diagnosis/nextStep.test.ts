@@ -11,6 +11,7 @@ import { atArrival } from '../visit/standing'
 import { sortOf } from './steps'
 
 const live: EntryBody = { kind: 'reading', meter: 'volts', from: 'TB.Y1', to: 'TB.C', value: 25.2 }
+const outdoors: EntryBody = { kind: 'condition', of: 'outdoorDryBulb', value: 88 }
 const stopped: readonly EntryBody[] = [
   { kind: 'call', call: 'cool1' },
   live,
@@ -79,7 +80,8 @@ test('each school asks in its own manner', () => {
   const first = (school: School) => {
     const { next, model, findings } = diagnose(
       diagram,
-      { complaint: 'not-cooling', entries: stopped },
+      // with the weather known there is nothing to ask for first
+      { complaint: 'not-cooling', entries: [outdoors, ...stopped] },
       { school },
     )
     const places = pathPlaces(model.situation(findings.now), 'cool1')
