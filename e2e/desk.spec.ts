@@ -81,23 +81,6 @@ test('at a desk, with the keyboard alone: a call is taken, a reading logged and 
   await expect(page.getByLabel(/^Ladder of/)).toBeVisible()
   expect(await barriers(page)).toEqual([])
 
-  // weather that is asked for is m, digits, Enter as well, and Enter never discards what was typed
-  await page.goto('/')
-  await expect(page.getByRole('table', { name: 'Calls' })).toBeVisible()
-  await enter(page, /^Waiting$/)
-  await enter(page, /^RTU-1, /)
-  await expect(page.getByRole('button', { name: 'I am here: start' })).toBeVisible()
-  await enter(page, /^I am here: start$/)
-  await expect(page.getByRole('tab', { name: 'Trace' })).toBeVisible()
-  await page.keyboard.press('2')
-  await expect(page.getByText('Measure: Outdoor temperature')).toBeVisible({ timeout: 60_000 })
-  await page.keyboard.press('m')
-  await expect(page.getByRole('dialog')).toBeVisible()
-  await page.keyboard.type('88')
-  await page.keyboard.press('Enter')
-  await expect(page.getByText('Outdoor temperature 88 °F logged')).toBeVisible()
-  await expect(page.getByText('Measure: Outdoor temperature')).toBeHidden({ timeout: 60_000 })
-
   await page.keyboard.press('5')
   await expect(page.getByRole('heading', { name: 'Prove every call' })).toBeVisible()
   await context.close()
