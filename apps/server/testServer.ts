@@ -9,7 +9,7 @@ import { migrateDatabase } from './db/migrate'
 import { diagrams, people, shops, sites, units } from './db/schema'
 import { loadDemo } from './demo/load'
 import { bringSummariesUpToDate } from './services/summaries'
-import { printWith } from './paper/printJob'
+import { printWith, type Print } from './paper/printJob'
 import { PictureDesk } from './pictures/pictureDesk'
 import { demoSignIn } from './demo/scenario'
 
@@ -31,6 +31,9 @@ export const entryOf = (visit: string, body: unknown, id = uuid()) => ({
   body,
 })
 
+/** Prints here, of what would have crossed to another thread: what cannot be copied does not. */
+export const acrossThreads: Print = (job) => printWith(fonts)(structuredClone(job))
+
 /** A server on the test database with the demo scenario and a second shop. */
 export function openServer() {
   const pictures = new PictureDesk(path.join(__dirname, 'pictures', 'reencode.mjs'))
@@ -49,7 +52,7 @@ export function openServer() {
         logger: pino({ level: 'silent' }),
         sessionSecret: 'test',
         signInsPerMinute: 1000,
-        print: printWith(fonts),
+        print: acrossThreads,
         pictures,
       }),
     )

@@ -1,9 +1,8 @@
 import type { Router } from 'express'
 import { roles, type Role } from '@jokulgale/contract/people'
 import { demoSignIn } from '../demo/scenario'
-import { printWith } from '../paper/printJob'
 import { shopRoutes } from '../routes/index'
-import { client, entryOf, fonts, openServer, stranger, uuid, type Ask } from '../testServer'
+import { acrossThreads, client, entryOf, openServer, stranger, uuid, type Ask } from '../testServer'
 import { access } from './access'
 
 const server = openServer()
@@ -45,7 +44,7 @@ const declared = (router: Router): readonly string[] =>
 
 test('every route says who may ask it, and nothing is said of a route that is not there', () => {
   const { db, pictures } = server
-  const routes = shopRoutes(db, printWith(fonts), pictures).flatMap(declared)
+  const routes = shopRoutes(db, acrossThreads, pictures).flatMap(declared)
   expect([...new Set(routes)].sort()).toEqual(Object.keys(access).sort())
 })
 

@@ -6,7 +6,7 @@ import { checked, notFound } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
 import { boardOf } from '../services/board'
 import { findDiagram, storeDiagram } from '../services/diagrams'
-import { drawnUnits } from '../services/logs'
+import { placedUnits } from '../services/logs'
 import { storePlaceEdits } from '../services/placeEdits'
 import { placesOf } from '../services/places'
 import type { Print } from '../paper/printJob'
@@ -35,8 +35,8 @@ export function placeRoutes(db: Database, print: Print): Router {
   })
   router.get('/labels.pdf', async (request, response) => {
     const site = request.query.site === undefined ? null : idOf(request.query.site, 'this site')
-    const drawn = await drawnUnits(db, whoAsks(request).shopId, { site })
-    const labelled = drawn
+    const placed = await placedUnits(db, whoAsks(request).shopId, { site })
+    const labelled = placed
       .filter(({ unit }) => !unit.archived)
       .sort((a, b) => a.unit.label.localeCompare(b.unit.label))
     if (labelled.length === 0) throw notFound('a unit here')

@@ -103,13 +103,20 @@ interface WhichUnits {
   readonly site?: string | null
 }
 
+/** A unit with its site and the text of its circuit: plain data. */
+interface PlacedUnit {
+  readonly unit: UnitPlace
+  readonly site: SiteRecord
+  readonly ladder: string
+}
+
 /** Units of the shop with their sites and circuits as they are now: all, one, or those of a site. */
-export async function drawnUnits(
+export async function placedUnits(
   db: Database,
   shopId: string,
   { unit, site }: WhichUnits = {},
-): Promise<readonly DrawnUnit[]> {
-  const rows = await db
+): Promise<readonly PlacedUnit[]> {
+  return db
     .select({ unit: unitColumns, site: siteColumns, ladder: diagrams.ladder })
     .from(units)
     .innerJoin(sites, and(eq(sites.id, units.siteId), eq(sites.shopId, shopId)))
@@ -121,5 +128,14 @@ export async function drawnUnits(
         site ? eq(units.siteId, site) : undefined,
       ),
     )
-  return rows.map((row) => ({ unit: row.unit, site: row.site, diagram: knownLadder(row.ladder) }))
+}
+
+/** The same with their circuits read. */
+export async function drawnUnits(
+  db: Database,
+  shopId: string,
+  which: WhichUnits,
+): Promise<readonly DrawnUnit[]> {
+  const rows = await placedUnits(db, shopId, which)
+  return rows.map(({ unit, site, ladder }) => ({ unit, site, diagram: knownLadder(ladder) }))
 }

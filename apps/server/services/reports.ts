@@ -5,7 +5,7 @@ import { diagrams, people, shops } from '../db/schema'
 import type { VisitPapers } from '../paper/visitReport'
 import { notFound } from '../requests/problem'
 import { entriesOf } from './entries'
-import { drawnUnits } from './logs'
+import { placedUnits } from './logs'
 import { findVisit } from './visits'
 
 /** What a visit's report is made of. */
@@ -17,8 +17,8 @@ export async function visitPapers(
 ): Promise<VisitPapers> {
   const visit = await findVisit(db, shopId, id)
   if (!visit) throw notFound('this visit')
-  const [[drawn], [circuit], log, names, [shop]] = await Promise.all([
-    drawnUnits(db, shopId, { unit: visit.unit }),
+  const [[placed], [circuit], log, names, [shop]] = await Promise.all([
+    placedUnits(db, shopId, { unit: visit.unit }),
     db
       .select({ ladder: diagrams.ladder })
       .from(diagrams)
@@ -30,12 +30,12 @@ export async function visitPapers(
       .where(eq(people.shopId, shopId)),
     db.select({ name: shops.name }).from(shops).where(eq(shops.id, shopId)),
   ])
-  if (!drawn || !circuit) throw notFound('this unit')
+  if (!placed || !circuit) throw notFound('this unit')
   return {
     log,
     ladder: circuit.ladder,
-    unit: drawn.unit,
-    site: drawn.site,
+    unit: placed.unit,
+    site: placed.site,
     shop: shop?.name ?? '',
     people: new Map(names.map((person) => [person.id, personWords(person)])),
     utcOffsetMinutes,
