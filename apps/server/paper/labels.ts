@@ -11,7 +11,9 @@ export interface Labelled {
   readonly site: SiteRecord
 }
 
-/** Labels for units, each with a code that opens the unit on a phone: `origin` is where the application is. */
+/**
+ * Labels for units, each with a code that opens the unit on a phone: `origin` is where the application is.
+ */
 export function labelsPdf(
   labelled: readonly Labelled[],
   origin: string,

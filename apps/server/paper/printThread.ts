@@ -1,4 +1,5 @@
-// A thread of its own that folds a log, solves its circuit and sets the page: other requests are answered meanwhile.
+// A thread of its own that folds a log, solves its circuit and sets the page: other requests are answered
+// meanwhile.
 // Takes { number, job }, answers { number, pdf } or { number, error }.
 import { parentPort, workerData } from 'node:worker_threads'
 import { printWith, type PrintJob } from './printJob'

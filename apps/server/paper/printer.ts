@@ -21,8 +21,8 @@ const mostMs = 60_000
 const mostWaiting = 40
 
 /**
- * Prints in a thread of its own, off the loop that answers requests. One that takes too long, or takes its thread down with
- * it, costs that thread and whatever waited for it; the next has a new one.
+ * Prints in a thread of its own, off the loop that answers requests. One that takes too long, or takes its
+ * thread down with it, costs that thread and whatever waited for it; the next has a new one.
  */
 export class Printer {
   private worker: Worker | null = null

@@ -38,7 +38,9 @@ export function visitReport(papers: VisitPapers): VisitReport {
   return { unit, site, diagram, state, report, day }
 }
 
-/** The paths that were measured, as they were at the last reading with power on before anything was repaired. */
+/**
+ * The paths that were measured, as they were at the last reading with power on before anything was repaired.
+ */
 export function stripsAsFound({ state, diagram }: VisitReport): readonly Strip[] {
   const repaired = state.entries.findIndex(({ body }) => body.kind === 'repair')
   const before = repaired < 0 ? state.entries : state.entries.slice(0, repaired)

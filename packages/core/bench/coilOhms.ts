@@ -1,5 +1,5 @@
 import { ohms } from './inputs'
-import { atParts, settingOf } from './unitPlaces'
+import { atParts, branchEnds, settingOf } from './unitPlaces'
 import { benchTool, percent, shown } from './tool'
 
 /** A coil is as wound within so much: temperature and meter counted in. */
@@ -18,14 +18,12 @@ export const coilOhms = benchTool({
   places: (diagram) =>
     atParts(diagram, (part) => {
       const rated = settingOf(part, 'coilOhms')
-      const coil = part.kind.branches(part.settings, {}).find(({ role }) => role === 'coil')
+      const coil = branchEnds(part, ({ role }) => role === 'coil')
       return rated === undefined || !coil
         ? null
         : {
             known: { rated },
-            readings: {
-              measured: { meter: 'ohms', from: `${part.id}.${coil.from}`, to: `${part.id}.${coil.to}` },
-            },
+            readings: { measured: { meter: 'ohms', ...coil } },
           }
     }),
   check: ({ rated }) =>

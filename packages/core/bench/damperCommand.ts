@@ -1,5 +1,5 @@
 import { directVolts, shareOf } from './inputs'
-import { atParts } from './unitPlaces'
+import { atParts, branchEnds } from './unitPlaces'
 import { benchTool, percent } from './tool'
 
 /** A damper is where it is told within so much of its travel. */
@@ -18,16 +18,9 @@ export const damperCommand = benchTool({
     minimum: shareOf('Minimum position it is set to'),
   },
   places: (diagram) =>
-    atParts(diagram, ({ id, kind, settings }) => {
-      const signal = kind
-        .branches(settings, {})
-        .find(({ name, role }) => name === 'signal' && role !== 'output')
-      return signal
-        ? {
-            known: {},
-            readings: { signal: { meter: 'dc', from: `${id}.${signal.from}`, to: `${id}.${signal.to}` } },
-          }
-        : null
+    atParts(diagram, (part) => {
+      const signal = branchEnds(part, ({ name, role }) => name === 'signal' && role !== 'output')
+      return signal && { known: {}, readings: { signal: { meter: 'dc', ...signal } } }
     }),
   check: ({ low = 2 }) => (low < 10 ? [] : [{ input: 'low', message: 'shut is below 10 V' }]),
   find: ({ signal, open, low = 2, minimum }) => {

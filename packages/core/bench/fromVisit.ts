@@ -8,7 +8,10 @@ const isAt = (reading: Omit<Of<'reading'>, 'kind'>, place: Omit<BenchReading, 'v
   ((reading.from === place.from && reading.to === place.to) ||
     (reading.from === place.to && reading.to === place.from))
 
-/** What a tool need not ask at a place: its plate, and what was read or measured on the visit, the newest of each. */
+/**
+ * What a tool need not ask at a place: its plate, and what was read or measured on the visit, the newest of
+ * each.
+ */
 export function filledAt(
   place: BenchPlace,
   readings: readonly Omit<Of<'reading'>, 'kind'>[],
@@ -32,7 +35,9 @@ export const readingsGiven = (place: BenchPlace, given: Given, filled: Given): r
       : [{ kind: 'reading' as const, ...at, value: given[input] === Infinity ? null : given[input] }],
   )
 
-/** What was typed into a tool that is a condition outside the circuit, and was not known on the visit before. */
+/**
+ * What was typed into a tool that is a condition outside the circuit, and was not known on the visit before.
+ */
 export const conditionsGiven = (
   { conditions = {} }: BenchPlace,
   given: Given,

@@ -3,8 +3,8 @@ import type { Picture, PictureLine } from './picture'
 type Point = readonly [x: number, y: number]
 
 /**
- * The triangle of three leg-to-leg volts, corner by corner, the first side to the right; null where no triangle has such sides.
- * Only sizes are measured: the third corner follows from the law of cosines.
+ * The triangle of three leg-to-leg volts, corner by corner, the first side to the right; null where no
+ * triangle has such sides. Only sizes are measured: the third corner follows from the law of cosines.
  */
 export function triangleOf(ab: number, bc: number, ca: number): readonly [Point, Point, Point] | null {
   if (!(ab > 0) || ab > bc + ca || bc > ab + ca || ca > ab + bc) return null
@@ -16,7 +16,10 @@ export function triangleOf(ab: number, bc: number, ca: number): readonly [Point,
   ]
 }
 
-/** Volts between three legs as arrows: an even supply is an even triangle, a lost leg falls on the side between the others. */
+/**
+ * Volts between three legs as arrows: an even supply is an even triangle, a lost leg falls on the side
+ * between the others.
+ */
 export function phasorPicture(ab: number, bc: number, ca: number): Picture | null {
   const corners = triangleOf(ab, bc, ca)
   if (!corners) return null

@@ -11,8 +11,8 @@ export interface PicturePoint {
 }
 
 /**
- * What a tool draws. Arrows that may be turned any way, drawn with the same scale both ways; or a chart of two quantities with
- * its curves and the points that were given.
+ * What a tool draws. Arrows that may be turned any way, drawn with the same scale both ways; or a chart of
+ * two quantities with its curves and the points that were given.
  */
 export type Picture =
   | { readonly is: 'arrows'; readonly words: string; readonly arrows: readonly PictureLine[] }

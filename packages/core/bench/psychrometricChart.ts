@@ -7,7 +7,10 @@ const hottest = 110
 const wettest = 0.03
 const curvesAt = [100, 60, 20] as const
 
-/** Moist air as a chart: temperature across, water in the air up, curves of relative humidity, and the points that were given. */
+/**
+ * Moist air as a chart: temperature across, water in the air up, curves of relative humidity, and the points
+ * that were given.
+ */
 export function psychrometricChart(
   points: readonly { readonly words: string; readonly fahrenheit: number; readonly percent: number }[],
   altitude: number,

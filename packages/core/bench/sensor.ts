@@ -2,7 +2,7 @@ import { thermistorFahrenheit, thermistorOhms } from '../physics/thermistor'
 import { knownConditions } from '../parts/kind'
 import { sensorFeed, sensorFeedOhms } from '../physics/sensorFeed'
 import { directVolts, fahrenheit, kilohms } from './inputs'
-import { atParts } from './unitPlaces'
+import { atParts, branchEnds } from './unitPlaces'
 import { benchTool, shown } from './tool'
 
 const openSensor = { level: 'act', words: 'Open, or off: it reads far too cold.', lines: [] } as const
@@ -20,19 +20,14 @@ export const sensor = benchTool({
   inputs: { air: fahrenheit('Air at the sensor') },
   extras: { ohms: kilohms('Sensor, its leads off'), direct: directVolts('Across it, connected') },
   places: (diagram) =>
-    atParts(diagram, ({ id, kind, settings }) => {
+    atParts(diagram, (part) => {
+      const { kind, settings } = part
       const isThermistor = kind.settings.family !== undefined && kind.settings.reads !== undefined
       const air = knownConditions.find((name) => isThermistor && name === settings.text('reads'))
-      const element = kind.branches(settings, {}).find(({ role }) => role === 'sensor')
+      const element = branchEnds(part, ({ role }) => role === 'sensor')
       return air === undefined || !element
         ? null
-        : {
-            known: {},
-            conditions: { air },
-            readings: {
-              direct: { meter: 'dc', from: `${id}.${element.from}`, to: `${id}.${element.to}` },
-            },
-          }
+        : { known: {}, conditions: { air }, readings: { direct: { meter: 'dc', ...element } } }
     }),
   check: ({ ohms, direct }) => [
     ...(ohms === undefined && direct === undefined

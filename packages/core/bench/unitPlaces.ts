@@ -1,4 +1,5 @@
 import type { Diagram, Part } from '../diagram/diagram'
+import type { Branch } from '../parts/kind'
 import { readingPoints } from './wirePoints'
 import type { BenchPlace } from './tool'
 
@@ -26,6 +27,15 @@ export const atParts = (
     const place = use(part)
     return place ? [{ ...place, part: part.id, known: known(place.known) }] : []
   })
+
+/** The two ends of a part's branch, where it has such a one. */
+export function branchEnds(
+  { id, kind, settings }: Part,
+  isIt: (branch: Branch) => boolean,
+): { readonly from: string; readonly to: string } | null {
+  const branch = kind.branches(settings, {}).find(isIt)
+  return branch ? { from: `${id}.${branch.from}`, to: `${id}.${branch.to}` } : null
+}
 
 /** The ways through a part that carry its load, in order: contactor poles, the blades of a disconnect. */
 export const polesOf = (part: Part): readonly (readonly [string, string])[] =>

@@ -2,14 +2,15 @@ import type { Diagram } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
 import { isSurrounding } from '../parts/surroundings'
 import { measuredConditions } from '../visit/conditionWords'
-import { readingOf } from './grouping'
-import { distinct } from './likelihood'
-import { unmeasured } from './otherSurroundings'
+import { looksAsHealthy, readsAsHealthy, unmeasured } from './otherSurroundings'
+import { outcomeBits, partitionBySaying } from './outcomes'
 import { situationIn, type Search } from './proposals'
 import type { ConditionStep, LookStep, Outcome, ReadingStep } from './steps'
 import type { Standing } from '../visit/standing'
 
-/** What surrounds a unit need not be what a suspect has it: that much of what the answer would tell is left. */
+/**
+ * What surrounds a unit need not be what a suspect has it: that much of what the answer would tell is left.
+ */
 const conditionTrust = 0.7
 /** Probability of suspects that a condition bears on, from which no verdict is given without it. */
 const verdictFrom = 0.35
@@ -22,11 +23,6 @@ export function conditionSteps(search: Search): readonly ConditionStep[] {
     .flatMap(({ id, seconds }): readonly ConditionStep[] => {
       const outcomes = outcomesOf(search, id)
       if (outcomes.length < 2) return []
-      const total = outcomes.reduce((sum, { probability }) => sum + probability, 0)
-      const bits = outcomes.reduce((sum, { probability }) => {
-        const share = probability / total
-        return share > 0 ? sum - share * Math.log2(share) : sum
-      }, 0)
       const bearing = which
         .filter((h) => model.hypotheses[h].faults.some((fault) => bearsOn(model.diagram, id, fault)))
         .reduce((sum, h) => sum + search.belief.probability[h], 0)
@@ -36,7 +32,7 @@ export function conditionSteps(search: Search): readonly ConditionStep[] {
           of: id,
           call: findings.now.call,
           power: findings.now.power,
-          bits: conditionTrust * bits,
+          bits: conditionTrust * outcomeBits(outcomes, search.belief, which),
           cost: seconds,
           outcomes,
           first: bearing >= verdictFrom ? 'verdict' : null,
@@ -53,41 +49,21 @@ export function turnsOn(search: Search, step: ReadingStep | LookStep, condition:
   const { model, findings } = search
   const standing: Standing = { ...findings.now, call: step.call, power: step.power }
   const situation = situationIn(search, standing)
-  const shows = (h: number): number | string | null =>
-    step.do === 'look'
-      ? situation.looks(h, step.of).join()
-      : readingOf(situation.predict(step.meter, step.from, step.to, [h])[h])
-  const usual = shows(0)
-  const differs = (h: number): boolean => {
-    const other = shows(h)
-    return typeof other === 'string' || typeof usual === 'string' || step.do === 'look'
-      ? other !== usual
-      : distinct(step.meter, other, usual)
-  }
+  const isAsHealthy =
+    step.do === 'look' ? looksAsHealthy(situation, step.of) : readsAsHealthy(situation, step)
   const share = unmeasured(model, findings.now.conditions)
-    .flatMap((h) => model.hypotheses[h].faults.filter(({ of }) => of === condition && differs(h)))
+    .flatMap((h) => model.hypotheses[h].faults.filter(({ of }) => of === condition && !isAsHealthy(h)))
     .reduce((sum, { prior }) => sum + prior, 0)
   return share >= turnsFrom
 }
 
 /** Suspects grouped by what they say of a condition; those that say nothing of it are one group. */
-function outcomesOf({ model, which, belief }: Search, condition: string): readonly Outcome[] {
-  const groups = new Map<string, number[]>()
-  for (const h of which) {
-    const said = model.hypotheses[h].faults.flatMap((fault) => saidOf(fault, condition))[0] ?? ''
-    const group = groups.get(said)
-    if (group) group.push(h)
-    else groups.set(said, [h])
-  }
-  return [...groups]
-    .map(([seen, hypotheses]): Outcome => ({
-      value: 0,
-      seen,
-      probability: hypotheses.reduce((sum, h) => sum + belief.probability[h], 0),
-      hypotheses,
-    }))
-    .sort((a, b) => b.probability - a.probability)
-}
+const outcomesOf = ({ model, which, belief }: Search, condition: string): readonly Outcome[] =>
+  partitionBySaying(
+    belief,
+    which,
+    (h) => model.hypotheses[h].faults.flatMap((fault) => saidOf(fault, condition))[0] ?? '',
+  )
 
 /** What a fault has a condition be, in words; nothing where it says nothing of it. */
 function saidOf({ class: sort, of, id, when }: Fault, condition: string): readonly string[] {
@@ -97,7 +73,9 @@ function saidOf({ class: sort, of, id, when }: Fault, condition: string): readon
   return [when.below === undefined ? `above ${when.above ?? 0}` : `below ${when.below}`]
 }
 
-/** Whether a fault cannot be told without a condition: its part answers to it, or is governed by what does. */
+/**
+ * Whether a fault cannot be told without a condition: its part answers to it, or is governed by what does.
+ */
 function bearsOn({ parts }: Diagram, condition: string, fault: Fault): boolean {
   if (fault.when?.of === condition) return true
   if (fault.class === 'surroundings') return fault.of === condition

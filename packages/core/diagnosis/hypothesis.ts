@@ -29,7 +29,10 @@ export const nothingWrong = 'none'
 export const notDrawn = 'not-drawn'
 const notDrawnPrior = 0.008
 
-/** Chance of a call about nothing but weather or water that is otherwise than assumed, for each condition that tells. */
+/**
+ * Chance of a call about nothing but weather or water that is otherwise than assumed, for each condition
+ * that tells.
+ */
 const surroundingsChance = 0.02
 
 /** Every single fault of the unit, after the hypothesis that nothing is wrong; priors sum to one. */

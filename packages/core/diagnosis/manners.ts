@@ -17,10 +17,15 @@ export function mannerly(search: Search, steps: readonly Step[]): readonly Step[
   return withoutPanel(search, powerFirst(search, allowed))
 }
 
-/** Before any volts were read in a call, a clamp must tell so many times as much for its time as volts and looks do. */
+/**
+ * Before any volts were read in a call, a clamp must tell so many times as much for its time as volts and
+ * looks do.
+ */
 const clearlyBetter = 3
 
-/** Power and the call are known first: a clamp on a wire is put back until then, unless it is clearly better. */
+/**
+ * Power and the call are known first: a clamp on a wire is put back until then, unless it is clearly better.
+ */
 function powerFirst({ findings }: Search, steps: readonly Step[]): readonly Step[] {
   const { evidence, now } = findings
   const isKnown = evidence.some(

@@ -3,7 +3,9 @@ import type { Conditions } from '../parts/kind'
 import type { Hypothesis } from './hypothesis'
 import type { UnitModel } from './predictor'
 
-/** Weight left of a suspect under a measured condition that speaks against it, or that it does not explain. */
+/**
+ * Weight left of a suspect under a measured condition that speaks against it, or that it does not explain.
+ */
 const againstShare = 0.04
 
 /** Whether a measured condition is beyond what an exclusion says; not where nobody has measured it. */
@@ -22,8 +24,9 @@ const heldBy = (effects: readonly Effect[]): readonly string[] =>
 const isByWhatItWatches = ({ class: sort }: Fault): boolean => sort === 'trip' || sort === 'fouled'
 
 /**
- * What was measured outside the circuit says of a hypothesis, as a factor on its prior. A switch is not held open where what it
- * watches has come back; a pressure past its trip needs a reason, and surroundings that were measured are as measured.
+ * What was measured outside the circuit says of a hypothesis, as a factor on its prior. A switch is not held
+ * open where what it watches has come back; a pressure past its trip needs a reason, and surroundings that
+ * were measured are as measured.
  */
 export function measuredChance(
   { hypotheses, everySingle }: UnitModel,

@@ -65,7 +65,10 @@ export function stepsInOrder(
   return surroundingsFirst(search, inOrderOf(school, search, mannerly(search, all)))
 }
 
-/** What must be measured outside the circuit comes first: before a verdict, and before a reading that it would change. */
+/**
+ * What must be measured outside the circuit comes first: before a verdict, and before a reading that it
+ * would change.
+ */
 function surroundingsFirst(search: Search, steps: readonly Step[]): readonly Step[] {
   const best = steps.find((step) => step.do === 'measure' || step.do === 'look')
   const judged = steps.map((step): Step =>

@@ -1,5 +1,9 @@
 import type { Conditions } from '../parts/kind'
+import type { Candidate } from './candidates'
+import { readingOf } from './grouping'
+import { distinct } from './likelihood'
 import type { UnitModel } from './predictor'
+import type { SituationModel } from './situationModel'
 
 /** How often what surrounds a unit, and nobody has measured, is of another sort than its call assumes. */
 const unlikeAssumed = 0.25
@@ -13,8 +17,9 @@ export const unmeasured = (model: UnitModel, conditions: Conditions): readonly n
   )
 
 /**
- * What the evidence so far says of the surroundings, under one account of a suspect: the probability that they are as a call
- * assumes, and of each other stretch that nobody has measured. They are the same for every piece of evidence.
+ * What the evidence so far says of the surroundings, under one account of a suspect: the probability that
+ * they are as a call assumes, and of each other stretch that nobody has measured. They are the same for
+ * every piece of evidence.
  */
 export interface Around {
   readonly assumed: number
@@ -31,17 +36,37 @@ export function aroundAtFirst(model: UnitModel, conditions: Conditions): Around 
   return { assumed: 1 - kept * total, others: others.map((share) => kept * share) }
 }
 
-/** Chance of a piece of evidence in each of the other surroundings; null where it is the same there as assumed. */
+/** Whether a reading does not tell a suspect from a healthy unit. */
+export function readsAsHealthy(
+  situation: SituationModel,
+  { meter, from, to }: Candidate,
+): (h: number) => boolean {
+  const read = (h: number): number | null => readingOf(situation.predict(meter, from, to, [h])[h])
+  const healthy = read(0)
+  return (h) => !distinct(meter, read(h), healthy)
+}
+
+/** Whether a look at a part does not tell a suspect from a healthy unit. */
+export function looksAsHealthy(situation: SituationModel, part: string): (h: number) => boolean {
+  const seen = (h: number): string => situation.looks(h, part).join()
+  const healthy = seen(0)
+  return (h) => seen(h) === healthy
+}
+
+/**
+ * Chance of a piece of evidence in each of the other surroundings; null where it is the same there as
+ * assumed.
+ */
 export type Elsewhere = readonly (number | null)[]
 
 /** What a piece of evidence says of other surroundings; null where none of them would change it. */
 export function elsewhereOf(
   model: UnitModel,
   conditions: Conditions,
-  differs: (k: number) => boolean,
+  isAsHealthy: (k: number) => boolean,
   chanceOf: (k: number) => number,
 ): Elsewhere | null {
-  const chances = unmeasured(model, conditions).map((k) => (differs(k) ? chanceOf(k) : null))
+  const chances = unmeasured(model, conditions).map((k) => (isAsHealthy(k) ? null : chanceOf(k)))
   return chances.every((chance) => chance === null) ? null : chances
 }
 
@@ -54,8 +79,9 @@ export interface ToldAround {
 }
 
 /**
- * Weather is no fault: a suspect that does not change a reading may be there in any, and must not be cleared or blamed for what
- * the weather does. `own`: chance of the evidence under the suspect in the surroundings that are assumed.
+ * Weather is no fault: a suspect that does not change a reading may be there in any, and must not be cleared
+ * or blamed for what the weather does. `own`: chance of the evidence under the suspect in the surroundings
+ * that are assumed.
  */
 export function toldAround(own: number, { assumed, others }: Around, elsewhere: Elsewhere): ToldAround {
   const joint = others.map((share, k) => share * (elsewhere[k] ?? own))

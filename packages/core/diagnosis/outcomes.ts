@@ -129,20 +129,39 @@ export function partitionByLook(
 ): readonly Outcome[] {
   const seen = situation.firstLooks(part, which)
   if (!isPlain(situation, seen, which)) return []
-  const groups = new Map<number, number[]>()
+  return partitionBySaying(belief, which, (h) => situation.firstLookWord(seen[h]))
+}
+
+/** Suspects, most probable first, grouped by what each would have somebody say. */
+export function partitionBySaying(
+  belief: Belief,
+  which: readonly number[],
+  sayingOf: (h: number) => string,
+): readonly Outcome[] {
+  const groups = new Map<string, number[]>()
   for (const h of which) {
-    const group = groups.get(seen[h])
+    const saying = sayingOf(h)
+    const group = groups.get(saying)
     if (group) group.push(h)
-    else groups.set(seen[h], [h])
+    else groups.set(saying, [h])
   }
   return [...groups]
-    .map(([number, group]): Outcome => ({
+    .map(([seen, group]): Outcome => ({
       value: 0,
-      seen: situation.firstLookWord(number),
+      seen,
       probability: weigh(group, belief),
       hypotheses: group,
     }))
     .sort((a, b) => b.probability - a.probability)
+}
+
+/** Entropy of outcomes that the suspects are in, each in one, bits. */
+export function outcomeBits(outcomes: readonly Outcome[], belief: Belief, which: readonly number[]): number {
+  const numbers: number[] = []
+  outcomes.forEach(({ hypotheses }, number) => {
+    for (const h of hypotheses) numbers[h] = number
+  })
+  return histogramBits(numbers, belief, which)
 }
 
 function isPlain(situation: SituationModel, seen: Float64Array, which: readonly number[]): boolean {

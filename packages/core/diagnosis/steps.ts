@@ -64,7 +64,10 @@ export interface ConditionStep extends StepFacts {
   readonly do: 'condition'
   /** The condition. */
   readonly of: string
-  /** Why it comes before anything else: what stands out, or the next reading, cannot be told without it; null: it need not. */
+  /**
+   * Why it comes before anything else: what stands out, or the next reading, cannot be told without it;
+   * null: it need not.
+   */
   readonly first: 'verdict' | 'reading' | null
 }
 

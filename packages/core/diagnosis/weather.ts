@@ -9,8 +9,9 @@ const partsIn = ({ parts }: Diagram, condition: string): readonly Part[] =>
   [...parts.values()].filter(({ kind, settings }) => kind.feels && settings.text('reads') === condition)
 
 /**
- * The unit with nothing wrong in surroundings other than a call assumes, stretch by stretch of each condition that it answers
- * to. Nobody has measured it: until somebody has, this explains what a sensor or a changeover shows as well as a fault does.
+ * The unit with nothing wrong in surroundings other than a call assumes, stretch by stretch of each
+ * condition that it answers to. Nobody has measured it: until somebody has, this explains what a sensor or a
+ * changeover shows as well as a fault does.
  */
 export function otherSurroundings(diagram: Diagram): readonly Fault[] {
   return Object.entries(surroundings).flatMap(([condition, stretches]) => {

@@ -4,12 +4,18 @@ import type { Evidence, Findings } from '../visit/evidence'
 import { complaintChance } from './complaint'
 import { Factors } from './factors'
 import { notDrawn, type Hypothesis } from './hypothesis'
-import { readingOf } from './grouping'
-import { distinct, lookLikelihood } from './likelihood'
+import { lookLikelihood } from './likelihood'
 import { measuredChance } from './measured'
 import { Moment, type Blown, type Met } from './moment'
 import { notDrawnChance } from './notDrawn'
-import { aroundAtFirst, elsewhereOf, toldAround, type Elsewhere } from './otherSurroundings'
+import {
+  aroundAtFirst,
+  elsewhereOf,
+  looksAsHealthy,
+  readsAsHealthy,
+  toldAround,
+  type Elsewhere,
+} from './otherSurroundings'
 import { pairsWorthTrying } from './pairs'
 import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
@@ -18,11 +24,14 @@ import { standInChance } from './standIn'
 import { tell, type Track, type Weighable } from './tracks'
 import { coarsenessOf } from './typed'
 
-/** Chance of a setting being found as a hypothesis has it, and otherwise: settings are changed for good reasons too. */
+/**
+ * Chance of a setting being found as a hypothesis has it, and otherwise: settings are changed for good
+ * reasons too.
+ */
 const foundSetChance = { hit: 0.97, miss: 0.004 } as const
 /**
- * Chance of a lead being found where a hypothesis has it, and otherwise: one unit in fifty has a lead elsewhere than drawn
- * that does no harm, and it is one of a hundred.
+ * Chance of a lead being found where a hypothesis has it, and otherwise: one unit in fifty has a lead
+ * elsewhere than drawn that does no harm, and it is one of a hundred.
  */
 const foundOnChance = { hit: 0.97, miss: 0.0002 } as const
 /** How often what was complained of is gone with the first thing put right, though the search goes on. */
@@ -307,14 +316,13 @@ function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigh
     const predicted = situation.predict(meter, from, to, versions)
     return tell(reading, factors, met, predicted, moving)
   }
+  const isAsHealthy = readsAsHealthy(situation, piece)
   const elsewhere = elsewhereOf(
     model,
     piece.standing.conditions,
-    (k) => distinct(meter, readingOf(situation.predict(meter, from, to, [k])[k]), readingOf(healthy)),
+    isAsHealthy,
     (k) => under(moment.met(k, 'not'), { factors: new Factors() }).chance,
   )
-  const isUntold = (h: number): boolean =>
-    !distinct(meter, readingOf(situation.predict(meter, from, to, [h])[h]), readingOf(healthy))
   return (h, track) => {
     if (h > 0 && model.hypotheses[h].id === notDrawn)
       return {
@@ -323,7 +331,7 @@ function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigh
       }
     const there = under(moment.met(h, track.blown), track)
     if (track.present === null) {
-      const told = inSurroundings(track, there.chance, isUntold(h) ? elsewhere : null)
+      const told = inSurroundings(track, there.chance, isAsHealthy(h) ? elsewhere : null)
       // what the weather explains teaches nothing of the supply
       return { ...told.track, factors: told.own > 0.5 ? there.factors : track.factors }
     }
@@ -332,14 +340,17 @@ function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigh
     const own = present * there.chance + (1 - present) * away.chance
     const isThere = (present * there.chance) / own
     return {
-      ...inSurroundings(track, own, isUntold(h) ? elsewhere : null).track,
+      ...inSurroundings(track, own, isAsHealthy(h) ? elsewhere : null).track,
       factors: isThere > 0.5 ? there.factors : away.factors,
       present: isThere,
     }
   }
 }
 
-/** A track after evidence of this chance, and how far that is the suspect's own doing rather than the weather's. */
+/**
+ * A track after evidence of this chance, and how far that is the suspect's own doing rather than the
+ * weather's.
+ */
 function inSurroundings(
   track: Track,
   chance: number,
@@ -368,12 +379,9 @@ function lookWeigher(
     ) / versions.length
   const chanceOf = (met: readonly Met[]): number =>
     met.reduce((sum, { versions, weight }) => sum + weight * seen(versions), 0)
-  const shown = (h: number): string => situation.looks(h, of).join()
-  const elsewhere = elsewhereOf(
-    model,
-    standing.conditions,
-    (k) => shown(k) !== shown(0),
-    (k) => chanceOf(moment.met(k, 'not')),
+  const isAsHealthy = looksAsHealthy(situation, of)
+  const elsewhere = elsewhereOf(model, standing.conditions, isAsHealthy, (k) =>
+    chanceOf(moment.met(k, 'not')),
   )
   return (h, track) => {
     const there = chanceOf(moment.met(h, track.blown))
@@ -381,7 +389,7 @@ function lookWeigher(
       track.present === null
         ? there
         : track.present * there + (1 - track.present) * seen([moment.away(h, track.blown)])
-    return inSurroundings(track, own, shown(h) === shown(0) ? elsewhere : null).track
+    return inSurroundings(track, own, isAsHealthy(h) ? elsewhere : null).track
   }
 }
 

@@ -105,7 +105,10 @@ export function relabelWire(text: string, wire: Wire, color: string, number: str
   return rewired === null ? lost(wire) : edited(rewired)
 }
 
-/** Lands one end of a wire, the far one unless said, on another terminal; what was at the old one stays with it. */
+/**
+ * Lands one end of a wire, the far one unless said, on another terminal; what was at the old one stays with
+ * it.
+ */
 export function landElsewhere(
   text: string,
   diagram: Diagram,

@@ -40,7 +40,10 @@ export interface DrawnSection {
   readonly to: number
 }
 
-/** A ladder drawn whole: line-voltage part above, control part below, rails left and right; units of its own, from the left top. */
+/**
+ * A ladder drawn whole: line-voltage part above, control part below, rails left and right; units of its own,
+ * from the left top.
+ */
 export interface LadderDrawing {
   readonly width: number
   readonly height: number
@@ -61,7 +64,10 @@ const sectionGap = 34
 const margin = 24
 const railGap = 46
 
-/** Lays a diagram out from its rungs: each line runs from the left rail to the right, its load and what follows by the right rail. */
+/**
+ * Lays a diagram out from its rungs: each line runs from the left rail to the right, its load and what
+ * follows by the right rail.
+ */
 export function ladderDrawing(diagram: Diagram): LadderDrawing {
   const longest = Math.max(1, ...diagram.rungs.flatMap(({ chains }) => chains.map(({ length }) => length)))
   const left = margin

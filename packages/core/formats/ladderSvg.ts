@@ -1,16 +1,14 @@
 import type { Diagram } from '../diagram/diagram'
 import { ladderDrawing, type DrawnStretch } from '../diagram/ladderDrawing'
+import { escapeXml } from './escapeXml'
 
 const ink = '#16242d'
 const quiet = '#435966'
 /** A part is a box with its name: what stands in it is in the list of parts. */
 const box = { width: 40, height: 22 } as const
 
-const escape = (text: string): string =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
-
 const text = (x: number, y: number, size: number, words: string, more = ''): string =>
-  `<text x="${x}" y="${y}" font-size="${size}" fill="${ink}"${more}>${escape(words)}</text>`
+  `<text x="${x}" y="${y}" font-size="${size}" fill="${ink}"${more}>${escapeXml(words)}</text>`
 const line = (x1: number, y1: number, x2: number, y2: number, width = 1.2): string =>
   `<line x1="${x1}" y1="${y1}" x2="${x2}" y2="${y2}" stroke="${quiet}" stroke-width="${width}"/>`
 
@@ -22,18 +20,21 @@ function stretch({ from, to, by }: DrawnStretch): string {
   return [
     line(x1, y, middle - box.width / 2, y),
     line(middle + box.width / 2, y, x2, y),
-    `<rect x="${middle - box.width / 2}" y="${y - box.height / 2}" width="${box.width}" height="${box.height}" rx="3" fill="#ffffff" stroke="${ink}"><title>${escape(by.part.words)}</title></rect>`,
+    `<rect x="${middle - box.width / 2}" y="${y - box.height / 2}" width="${box.width}" height="${box.height}" rx="3" fill="#ffffff" stroke="${ink}"><title>${escapeXml(by.part.words)}</title></rect>`,
     text(middle, y + 4, 11, by.part.id, ' text-anchor="middle" font-weight="bold"'),
   ].join('')
 }
 
-/** A unit's whole ladder as a drawing of its own (SVG 1.1): sections with their rails, every wire by colour and number. */
+/**
+ * A unit's whole ladder as a drawing of its own (SVG 1.1): sections with their rails, every wire by colour
+ * and number.
+ */
 export function ladderSvg(diagram: Diagram): string {
   const { width, height, left, right, sections, rungs, points, stretches, rails } = ladderDrawing(diagram)
   const head = 30
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height + head}" viewBox="0 ${-head} ${width} ${height + head}" font-family="sans-serif">`,
-    `<title>${escape(diagram.title)}</title>`,
+    `<title>${escapeXml(diagram.title)}</title>`,
     text(left, -8, 18, diagram.title, ' font-weight="bold"'),
     ...sections.flatMap(({ words, from, to }) => [
       line(left, from, left, to, 2),

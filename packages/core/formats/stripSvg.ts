@@ -1,11 +1,9 @@
 import type { Strip, Stop } from '../diagnosis/strip'
+import { escapeXml } from './escapeXml'
 
 const rowHeight = 22
 const left = 26
 const width = 520
-
-const escape = (text: string): string =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
 
 const mark = (stop: Stop, y: number): string => {
   if (stop.state === 'live') return `<circle cx="${left}" cy="${y}" r="5" fill="#b04300"/>`
@@ -46,11 +44,11 @@ export function stripSvg(strip: Strip): string {
     (
       stop,
       k,
-    ) => `<text x="${left + 16}" y="${y(k) + 4}" font-size="10" fill="#16242d">${escape(words(stop))}</text>
+    ) => `<text x="${left + 16}" y="${y(k) + 4}" font-size="10" fill="#16242d">${escapeXml(words(stop))}</text>
 <text x="${width - 8}" y="${y(k) + 4}" font-size="10" text-anchor="end" fill="#16242d">${stop.measured === null ? '' : `${stop.contradicted ? '≠ ' : ''}${stop.measured.toFixed(1)} V, `}should ${stop.expected.toFixed(1)} V</text>`,
   )
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">
-<text x="0" y="14" font-size="12" fill="#16242d">${escape(title)}</text>
+<text x="0" y="14" font-size="12" fill="#16242d">${escapeXml(title)}</text>
 ${stops
   .slice(1)
   .map((stop, k) => stretch(stops[k], stop, y(k)))

@@ -1,7 +1,10 @@
 import Papa from 'papaparse'
 import { partOfPoint, partWords, zoneWords, type Diagram } from '../diagram/diagram'
 
-/** A unit's wires, one a row, as they are drawn (RFC 4180): both ends in words and where they are, colour, number, wiring. */
+/**
+ * A unit's wires, one a row, as they are drawn (RFC 4180): both ends in words and where they are, colour,
+ * number, wiring.
+ */
 export function wireListCsv(diagram: Diagram): string {
   const place = (point: string): string => zoneWords(diagram, diagram.points.get(point)?.zone ?? '')
   const part = (point: string): string => partWords(diagram, partOfPoint(point))

@@ -1,11 +1,14 @@
 import type { Condition } from './kind'
 
-/** Stretches of what surrounds a unit, each from one value to another: what any of them does to the circuit is tried. */
+/**
+ * Stretches of what surrounds a unit, each from one value to another: what any of them does to the circuit
+ * is tried.
+ */
 type Stretches = readonly (readonly [from: number, to: number])[]
 
 /**
- * What surrounds a unit for a whole visit, whatever it is told to do, and the stretches in which it may lie: temperatures in
- * °F, humidity in per cent. One measured once holds for everything that was read before too.
+ * What surrounds a unit for a whole visit, whatever it is told to do, and the stretches in which it may lie:
+ * temperatures in °F, humidity in per cent. One measured once holds for everything that was read before too.
  */
 export const surroundings: Readonly<Partial<Record<Condition, Stretches>>> = {
   outdoorDryBulb: [

@@ -19,7 +19,10 @@ export function enthalpyBtuPerPound(fahrenheit: number, relativePercent: number,
 /** Air of the trade; the equations hold for no other. */
 const held = (fahrenheit: number): number => Math.min(180, Math.max(-40, fahrenheit))
 
-/** Water in a pound of dry air, pounds, from °F and relative humidity in per cent (ASHRAE Fundamentals, chapter 1). */
+/**
+ * Water in a pound of dry air, pounds, from °F and relative humidity in per cent (ASHRAE Fundamentals,
+ * chapter 1).
+ */
 export function humidityRatio(fahrenheit: number, relativePercent: number, altitudeFeet = 0): number {
   psychrolib.SetUnitSystem(psychrolib.IP)
   return psychrolib.GetHumRatioFromRelHum(

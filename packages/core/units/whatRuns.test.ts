@@ -4,10 +4,15 @@ import { situationOf } from '../circuit/situation'
 import { partWords } from '../diagram/diagram'
 import { builtInUnit, builtInUnitIds } from './index'
 
-/** What a load draws, to a tenth of an ampere: finer than anybody reads, coarser than any change of the solver. */
+/**
+ * What a load draws, to a tenth of an ampere: finer than anybody reads, coarser than any change of the
+ * solver.
+ */
 const shown = (amps: number): string => (amps < runsFromAmps ? '' : amps.toFixed(1))
 
-/** Which load of a unit runs in which call, healthy: a line each, looked at one by one whenever one changes. */
+/**
+ * Which load of a unit runs in which call, healthy: a line each, looked at one by one whenever one changes.
+ */
 test.each(builtInUnitIds)('%s: what runs in which call', (id) => {
   const diagram = builtInUnit(id)
   const byCall = diagram.calls.map(({ id: call }) => ({

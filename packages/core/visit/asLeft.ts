@@ -12,8 +12,8 @@ export interface AsLeft {
 }
 
 /**
- * Draws into a circuit what was found otherwise and is meant so: leads on other terminals, terminals joined. What takes a
- * safety control out of its circuit is never drawn in.
+ * Draws into a circuit what was found otherwise and is meant so: leads on other terminals, terminals joined.
+ * What takes a safety control out of its circuit is never drawn in.
  */
 export function asLeft(text: string, alterations: readonly Alteration[]): AsLeft {
   const meant = alterations.filter(({ settled }) => settled?.as === 'accepted')

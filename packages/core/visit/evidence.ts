@@ -98,7 +98,10 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
   }
 }
 
-/** Weather and water measured late were the same before: each piece with what was measured first, where it has nothing. */
+/**
+ * Weather and water measured late were the same before: each piece with what was measured first, where it
+ * has nothing.
+ */
 function inSurroundings(evidence: readonly Evidence[], entries: readonly EntryBody[]): readonly Evidence[] {
   const first: Record<string, number> = {}
   for (const entry of entries)

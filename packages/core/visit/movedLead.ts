@@ -14,7 +14,10 @@ export function wireNamed(diagram: Diagram, of: string): Wire {
   return wire
 }
 
-/** The end of a wire that comes off when it is found on another terminal: the one at the same part, else the near one. */
+/**
+ * The end of a wire that comes off when it is found on another terminal: the one at the same part, else the
+ * near one.
+ */
 const endOff = ({ from, to }: Wire, at: PointId): PointId => (partOfPoint(at) === partOfPoint(to) ? to : from)
 
 /** A lead on another terminal than drawn: its other end stays where it is. Throws UnknownNameError. */
@@ -24,7 +27,10 @@ export function movedLead(diagram: Diagram, of: string, at: PointId): Effect {
   return { does: 'move', wire: wire.id, end: endOff(wire, at), to: at }
 }
 
-/** The end of a lead that stayed where it is drawn when the other is on this terminal. Throws UnknownNameError. */
+/**
+ * The end of a lead that stayed where it is drawn when the other is on this terminal. Throws
+ * UnknownNameError.
+ */
 export function endThatStays(diagram: Diagram, of: string, at: PointId): PointId {
   const wire = wireNamed(diagram, of)
   return endOff(wire, at) === wire.to ? wire.from : wire.to

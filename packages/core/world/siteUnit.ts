@@ -41,7 +41,10 @@ export function unitOnSite(diagram: Diagram, { plates, loads }: Unlikeness, rand
   return withValues(diagram, values)
 }
 
-/** Surroundings of the site, in the units of their conditions; those that no part of the unit answers to as well. */
+/**
+ * Surroundings of the site, in the units of their conditions; those that no part of the unit answers to as
+ * well.
+ */
 export function siteSurroundings({ weather }: Unlikeness, random: Random): Conditions {
   if (!weather) return {}
   const coldWater = random() < 0.5

@@ -65,7 +65,10 @@ export class World {
     return word ?? this.faults.find(({ of, shows }) => of === part && shows)?.shows ?? ''
   }
 
-  /** What a thermometer, a hygrometer or gauges show; pressures are past a switch's trip where a fault makes them so. */
+  /**
+   * What a thermometer, a hygrometer or gauges show; pressures are past a switch's trip where a fault makes
+   * them so.
+   */
   condition(of: string, call: string): number {
     const known = this.conditions[of] ?? this.diagram.calls.find(({ id }) => id === call)?.conditions[of]
     if (known !== undefined) return known
@@ -80,7 +83,10 @@ export class World {
     return above === undefined ? (usualConditions[of] ?? 75) : Math.round(1.05 * above)
   }
 
-  /** Whether something that is no broken switch keeps a part's branch as an effect in the part's own names would. */
+  /**
+   * Whether something that is no broken switch keeps a part's branch as an effect in the part's own names
+   * would.
+   */
   private holds(part: string, effect: Effect): boolean {
     return (
       effect.does === 'hold' &&

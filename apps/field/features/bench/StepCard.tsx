@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { isRight, unitOf, type Found, type ListStep } from '@jokulgale/core/bench/lists/checkList'
+import { isRight, type Found, type ListStep } from '@jokulgale/core/bench/lists/checkList'
+import { unitOf } from '@jokulgale/core/circuit/meter'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
@@ -36,7 +37,7 @@ export function StepCard({ step, number, found, onFound }: StepCardProps) {
       {reading ? (
         <>
           <Field
-            label={`Step ${number}, ${unitOf(reading)}`}
+            label={`Step ${number}, ${unitOf(reading.meter)}`}
             value={typed}
             inputMode="text"
             placeholder={reading.most === Infinity ? 'number or OL' : ''}

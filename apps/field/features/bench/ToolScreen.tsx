@@ -81,7 +81,8 @@ function ToolForm({ tool, visit }: ToolFormProps) {
   const keep = async (on: OpenVisit): Promise<void> => {
     const entry = calculationEntry(tool, given, place.part)
     if (!entry) return
-    // what was measured there is evidence like any other reading, where it can have been taken as the unit stands
+    // what was measured there is evidence like any other reading, where it can have been taken as the unit
+    // stands
     for (const condition of conditionsGiven(place, given, filled)) await on.say(condition)
     for (const reading of readingsGiven(place, given, filled)) if (mayRead(on, reading)) await on.say(reading)
     await on.say(entry)

@@ -23,7 +23,9 @@ export function complaintOf({ words, complaint }: Pick<BoardItem, 'words' | 'com
   return said.charAt(0).toUpperCase() + said.slice(1)
 }
 
-/** The calls that a filter lets through, newest first; every sought word must be in what is known of a call. */
+/**
+ * The calls that a filter lets through, newest first; every sought word must be in what is known of a call.
+ */
 export function callRows(items: readonly BoardItem[], filter: BoardFilter): readonly BoardItem[] {
   const words = filter.sought.toLowerCase().split(/\s+/)
   return items

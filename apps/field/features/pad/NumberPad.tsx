@@ -65,7 +65,8 @@ export function NumberPad({
       else if (event.key === '-' && signed) type('-')
       else if (multiples.some(({ key }) => key === event.key)) choose(event.key)
       else if (event.key === 'Enter' && ready && !isOnKeyOf(pad.current)) {
-        // whatever has the focus outside the pad, the button that closes the sheet mostly, is not pressed by it
+        // whatever has the focus outside the pad, the button that closes the sheet mostly, is not pressed by
+        // it
         event.preventDefault()
         event.stopPropagation()
         done()

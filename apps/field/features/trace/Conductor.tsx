@@ -49,6 +49,28 @@ function Stretch({
   )
 }
 
+interface LeadRingProps {
+  readonly lead: 'red' | 'black'
+  readonly x: number
+  readonly y: number
+  readonly radius: number
+}
+
+/** A ring where a lead goes. */
+export function LeadRing({ lead, x, y, radius }: LeadRingProps) {
+  const palette = usePalette()
+  return (
+    <Circle
+      cx={x}
+      cy={y}
+      r={radius}
+      fill="none"
+      stroke={lead === 'red' ? palette.wrong : palette.text}
+      strokeWidth={3}
+    />
+  )
+}
+
 interface StopMarkProps {
   readonly state: StopState
   readonly above: StopState | null
@@ -69,16 +91,7 @@ export function StopMark({ state, above, below, height, lead, measured }: StopMa
     <Svg width={conductorWidth} height={height} aria-hidden>
       {above ? <Stretch state={above} from={0} to={y} /> : null}
       {below ? <Stretch state={below} from={y} to={height} /> : null}
-      {lead ? (
-        <Circle
-          cx={middle}
-          cy={y}
-          r={16}
-          fill="none"
-          stroke={lead === 'red' ? palette.wrong : palette.text}
-          strokeWidth={3}
-        />
-      ) : null}
+      {lead ? <LeadRing lead={lead} x={middle} y={y} radius={16} /> : null}
       {state === 'live' ? <Circle cx={middle} cy={y} r={9} fill={palette.live} /> : null}
       {state === 'dead' ? (
         <Rect

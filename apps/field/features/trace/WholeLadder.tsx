@@ -6,7 +6,7 @@ import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { ladderDrawing, type DrawnPoint, type DrawnStretch } from '@jokulgale/core/diagram/ladderDrawing'
 import { Press } from '../../ui/Press'
 import { fonts, space, usePalette } from '../../ui/theme'
-import { LyingPart, reachOf } from './Conductor'
+import { LeadRing, LyingPart, reachOf } from './Conductor'
 
 interface WholeLadderProps {
   readonly diagram: Diagram
@@ -19,7 +19,10 @@ interface WholeLadderProps {
 
 const scales = [0.5, 0.7, 1, 1.4] as const
 
-/** The whole ladder at a desk: line part above, control part below, what is live and what was read on it; panned and zoomed. */
+/**
+ * The whole ladder at a desk: line part above, control part below, what is live and what was read on it;
+ * panned and zoomed.
+ */
 export const WholeLadder = memo(function WholeLadder({
   diagram,
   strips,
@@ -202,16 +205,7 @@ function Point({ point: { point, at }, stop, lead, onStop }: PointProps) {
     >
       {/* what a finger or a pointer hits is larger than what is drawn */}
       <Rect x={x - 22} y={y - 22} width={44} height={44} fill="transparent" />
-      {lead ? (
-        <Circle
-          cx={x}
-          cy={y}
-          r={13}
-          fill="none"
-          stroke={lead === 'red' ? palette.wrong : palette.text}
-          strokeWidth={3}
-        />
-      ) : null}
+      {lead ? <LeadRing lead={lead} x={x} y={y} radius={13} /> : null}
       <Circle
         cx={x}
         cy={y}

@@ -1,6 +1,7 @@
+import { unitOf } from '../../circuit/meter'
 import type { Diagram } from '../../diagram/diagram'
 import type { Of } from '../../visit/fold'
-import type { BenchLine, BenchReading, Level } from '../tool'
+import type { BenchReading, Verdict } from '../tool'
 
 /** What a step reads, and between what it is right; `most` of Infinity takes OL too. */
 export interface StepReading extends Omit<BenchReading, 'value'> {
@@ -38,12 +39,6 @@ export interface BenchList {
   readonly steps: (diagram: Diagram | null, part: string) => readonly ListStep[]
 }
 
-export interface ListVerdict {
-  readonly level: Level
-  readonly words: string
-  readonly lines: readonly BenchLine[]
-}
-
 /** Whether what was found at a step is as it should be; null where it was not tried. */
 export function isRight({ reading }: ListStep, found: Found | undefined): boolean | null {
   if (found === undefined || found === 'not-tried') return null
@@ -51,8 +46,11 @@ export function isRight({ reading }: ListStep, found: Found | undefined): boolea
   return reading !== undefined && found >= reading.least && found <= reading.most
 }
 
-/** What a list says so far: what is wrong first, then what is still unproven; all right only where all was tried. */
-export function listVerdict(steps: readonly ListStep[], answers: Answers): ListVerdict {
+/**
+ * What a list says so far: what is wrong first, then what is still unproven; all right only where all was
+ * tried.
+ */
+export function listVerdict(steps: readonly ListStep[], answers: Answers): Verdict {
   const judged = steps.map((step) => ({ step, right: isRight(step, answers[step.id]) }))
   const wrong = judged.filter(({ right }) => right === false)
   const unproven = judged.filter(({ right }) => right === null)
@@ -96,7 +94,7 @@ export function listEntry(
     given: steps.flatMap(({ id, reading, does }) => {
       const found = answers[id]
       return reading && typeof found === 'number'
-        ? [{ what: does, value: found === Infinity ? 'OL' : `${found} ${unitOf(reading)}` }]
+        ? [{ what: does, value: found === Infinity ? 'OL' : `${found} ${unitOf(reading.meter)}` }]
         : []
     }),
     found: lines,
@@ -104,7 +102,3 @@ export function listEntry(
     words,
   }
 }
-
-const units = { volts: 'V', loz: 'V', dc: 'V', millivolts: 'mV', ohms: 'Ω', amps: 'A' } as const
-/** The unit that a step is read in. */
-export const unitOf = ({ meter }: Pick<StepReading, 'meter'>): string => units[meter]

@@ -1,4 +1,5 @@
 import type { Diagram } from '../../diagram/diagram'
+import { branchEnds } from '../unitPlaces'
 import type { BenchList, ListStep } from './checkList'
 import { landingSteps } from './landings'
 
@@ -29,7 +30,7 @@ const anyMonitor: readonly ListStep[] = [
 
 function contactReading(diagram: Diagram, id: string): readonly ListStep[] {
   const part = diagram.parts.get(id)
-  const contact = part?.kind.branches(part.settings, {}).find(({ name }) => name === 'contact')
+  const contact = part && branchEnds(part, ({ name }) => name === 'contact')
   return contact
     ? [
         {
@@ -37,13 +38,7 @@ function contactReading(diagram: Diagram, id: string): readonly ListStep[] {
           does: 'Legs right: volts across its contact',
           should: 'Next to nothing: it is closed.',
           wrong: 'It stands open with the legs right, or is wired to its resting contact.',
-          reading: {
-            meter: 'volts',
-            from: `${id}.${contact.from}`,
-            to: `${id}.${contact.to}`,
-            least: 0,
-            most: closedBelow,
-          },
+          reading: { meter: 'volts', ...contact, least: 0, most: closedBelow },
         },
       ]
     : []

@@ -1,8 +1,12 @@
 import type { Diagram } from '../../diagram/diagram'
+import { branchEnds } from '../unitPlaces'
 import type { BenchList, ListStep } from './checkList'
 import { landingSteps } from './landings'
 
-/** Direct volts across a sensor that is there and neither open nor shorted, on the inputs of these controllers. */
+/**
+ * Direct volts across a sensor that is there and neither open nor shorted, on the inputs of these
+ * controllers.
+ */
 const alive = { least: 0.4, most: 9 } as const
 
 const anySensor: readonly ListStep[] = [
@@ -28,7 +32,7 @@ const anySensor: readonly ListStep[] = [
 
 function sensorReading(diagram: Diagram, id: string): readonly ListStep[] {
   const part = diagram.parts.get(id)
-  const element = part?.kind.branches(part.settings, {}).find(({ role }) => role === 'sensor')
+  const element = part && branchEnds(part, ({ role }) => role === 'sensor')
   return element
     ? [
         {
@@ -36,7 +40,7 @@ function sensorReading(diagram: Diagram, id: string): readonly ListStep[] {
           does: 'Direct volts across the sensor, connected',
           should: `Between ${alive.least} and ${alive.most} V: there, the right way round.`,
           wrong: 'Open, shorted, or plus and minus crossed.',
-          reading: { meter: 'dc', from: `${id}.${element.from}`, to: `${id}.${element.to}`, ...alive },
+          reading: { meter: 'dc', ...element, ...alive },
         },
       ]
     : []
@@ -51,7 +55,7 @@ export const sensorWiring: BenchList = {
   caution: 'Control power is on for the volts: no lead is moved with it on.',
   parts: ({ parts }) =>
     [...parts.values()]
-      .filter(({ kind, settings }) => kind.branches(settings, {}).some(({ role }) => role === 'sensor'))
+      .filter((part) => branchEnds(part, ({ role }) => role === 'sensor'))
       .map(({ id }) => id),
   steps: (diagram, part) =>
     diagram && part

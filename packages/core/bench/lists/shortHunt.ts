@@ -20,7 +20,10 @@ const fusesOut = ({ parts }: Diagram): readonly Effect[] =>
       .map(({ name }): Effect => ({ does: 'open', branch: `${id}/${name}` })),
   )
 
-/** Ohms of each call terminal to common and to bare metal, against what this unit's healthy parallel paths read together. */
+/**
+ * Ohms of each call terminal to common and to bare metal, against what this unit's healthy parallel paths
+ * read together.
+ */
 function pairSteps(diagram: Diagram): readonly ListStep[] {
   const fuses = fusesOut(diagram)
   const { healthy } = new Circuit(diagram, situationOf(diagram, diagram.calls[0].id, 'off', {}, fuses))

@@ -1,5 +1,6 @@
 import type { Diagram } from '../../diagram/diagram'
 import { boardHot } from '../../diagram/roles'
+import { branchEnds } from '../unitPlaces'
 import type { BenchList, ListStep } from './checkList'
 import { landingSteps } from './landings'
 
@@ -11,19 +12,18 @@ const fullTo = 30
 const withPower = 'Fire panel on test before the detector is touched, and off test afterwards.'
 
 /** The alarm contact of a detector: the throw that is closed while it sees nothing. */
-function alarmContact(diagram: Diagram, id: string): readonly [string, string] | null {
+function alarmContact(diagram: Diagram, id: string): { readonly from: string; readonly to: string } | null {
   const part = diagram.parts.get(id)
   if (!part) return null
   const [clear] = part.kind.throws?.(part.settings)[0] ?? []
-  const branch = part.kind.branches(part.settings, {}).find(({ name }) => name === clear)
-  return branch ? [`${id}.${branch.from}`, `${id}.${branch.to}`] : null
+  return branchEnds(part, ({ name }) => name === clear)
 }
 
 function proofs(diagram: Diagram, id: string): readonly ListStep[] {
   const contact = alarmContact(diagram, id)
   const { common } = diagram
   if (!contact) return []
-  const [into, out] = contact
+  const { from: into, to: out } = contact
   const full = (step: string, does: string, from: string, wrong: string): ListStep => ({
     id: step,
     does,

@@ -1,4 +1,5 @@
 import type { Diagram } from '../../diagram/diagram'
+import { branchEnds } from '../unitPlaces'
 import type { BenchList, ListStep } from './checkList'
 
 const closedBelow = 1
@@ -50,18 +51,15 @@ const looks: readonly ListStep[] = [
 
 function floatSteps(diagram: Diagram, id: string): readonly ListStep[] {
   const part = diagram.parts.get(id)
-  const contact = part?.kind
-    .branches(part.settings, {})
-    .find(({ role, rest }) => role === 'contact' && rest === 'closed')
+  const contact = part && branchEnds(part, ({ role, rest }) => role === 'contact' && rest === 'closed')
   if (!contact) return []
-  const across = { meter: 'volts', from: `${id}.${contact.from}`, to: `${id}.${contact.to}` } as const
   return [
     {
       id: 'dry',
       does: 'Float switch, pan dry: volts across it in a cooling call',
       should: 'Next to nothing: it is closed.',
       wrong: 'Open in a dry pan: knocked, or dirt under the float.',
-      reading: { ...across, least: 0, most: closedBelow },
+      reading: { meter: 'volts', ...contact, least: 0, most: closedBelow },
     },
     {
       id: 'alarm',
