@@ -6,6 +6,7 @@ import type { Step } from '@jokulgale/core/diagnosis/steps'
 import { builtInUnit } from '@jokulgale/core/units/index'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { gather } from '@jokulgale/core/visit/evidence'
+import { observationOf } from '@jokulgale/core/visit/observationOf'
 import { normal, seeded, type Random } from '@jokulgale/core/world/random'
 import type { Unlikeness } from '@jokulgale/core/world/siteUnit'
 import { typedReading } from '@jokulgale/core/world/typing'
@@ -146,8 +147,7 @@ export function worldTrials({
       call: step.call,
       power: step.power,
     }
-    if (step.do === 'look')
-      return [...set, { kind: 'observation', what: world.look(standing, step.of), of: step.of }]
+    if (step.do === 'look') return [...set, observationOf(step.of, world.look(standing, step.of))]
     if (step.do === 'condition')
       return [...set, { kind: 'condition', of: step.of, value: world.condition(step.of, step.call) }]
     if (step.do !== 'measure') return set

@@ -1,5 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
 import type { Effect } from '../parts/effect'
+import { codeWord } from '../parts/codeWord'
 import type { Conditions } from '../parts/kind'
 import { castOf } from './actors'
 import { buildNetwork, type Network } from './network'
@@ -141,7 +142,7 @@ export class Circuit {
       if (part.kind.looks ?? part.kind.code)
         seen.set(part.id, [
           ...(part.kind.looks?.(now) ?? []),
-          ...(part.kind.code ? [`code ${part.kind.code(now)}`] : []),
+          ...(part.kind.code ? [codeWord(part.kind.code(now))] : []),
         ])
     return seen
   }

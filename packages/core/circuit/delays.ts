@@ -24,11 +24,9 @@ export function lateMoves(diagram: Diagram, before: Situation, after: Situation)
       (kind.delays?.(settings) ?? []).map(({ branch, to }) => `${id}/${branch} ${to}`),
     ),
   )
-  const opposite = (to: string): string =>
-    ({ open: 'closed', closed: 'open', awake: 'dark', dark: 'awake' })[to] ?? to
   return events
     .filter(({ seconds, link, to }) => seconds > 0 && delayed.has(`${link} ${to}`))
-    .map(({ seconds, link, to }) => ({ branch: link, seconds, from: opposite(to), to }))
+    .map(({ seconds, link, from, to }) => ({ branch: link, seconds, from, to }))
 }
 
 /** Contacts that have not moved yet so many seconds in, as effects that hold them. */

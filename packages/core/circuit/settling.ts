@@ -16,6 +16,7 @@ import { Factored } from './factored'
 import type { Analysis, Network } from './network'
 import { noOverrides, type Overrides } from './overrides'
 import { Rows } from './rows'
+import { meetsSequence, sequenceOf, type Sequence } from './sequence'
 import { Variation, type Change } from './variation'
 
 /** States and what is solved in them, once contacts have come to rest or been found not to. */
@@ -69,6 +70,7 @@ export class Settling {
   private readonly trial: Variation
   private readonly trialDirect: Variation
   private readonly direct: DirectSide
+  private readonly sequence: Sequence
   private ac: Ground
   private states: readonly string[]
   readonly healthy: Settlement
@@ -88,6 +90,7 @@ export class Settling {
     this.states = network.links.map((link, number) => standing.held.get(number) ?? link.rest)
     this.ac = this.ground(this.states)
     this.direct = new DirectSide(network, this.rows, this.states)
+    this.sequence = sequenceOf(network, cast)
     this.trial = new Variation(this.ac.factored, noChanges)
     this.trialDirect = this.direct.variation(noChanges)
     const first = this.settle(noOverrides)
@@ -114,12 +117,7 @@ export class Settling {
   }
 
   settle(overrides: Overrides): Settlement {
-    const states = this.states.slice()
-    const touched = new Set<number>(overrides.rows.keys())
-    for (const [link, state] of overrides.held) {
-      states[link] = state
-      touched.add(link)
-    }
+    const { states, touched } = this.beginning(overrides)
     const seen = new Set<string>()
     let base: Base | undefined = this.bases[0]
     let ground: Ground = base ?? this.ac
@@ -209,6 +207,23 @@ export class Settling {
       fill(actor, this.felt, states, this.settingsOf(actor, overrides), breakOf)
       yield actor
     }
+  }
+
+  /**
+   * Where settling begins: the healthy state with what is held; the controls of a sequence that something differs in
+   * where they stand before a call.
+   */
+  private beginning(overrides: Overrides): { readonly states: string[]; readonly touched: Set<number> } {
+    const states = this.states.slice()
+    const touched = new Set<number>(overrides.rows.keys())
+    for (const [link, state] of overrides.held) {
+      states[link] = state
+      touched.add(link)
+    }
+    if (meetsSequence(this.sequence, overrides))
+      for (const actor of this.cast.actors)
+        this.take(actor, actor.part.kind.startsFrom ?? {}, states, touched, overrides)
+    return { states, touched }
   }
 
   private ground(states: readonly string[]): Ground {

@@ -27,14 +27,6 @@ test('a sequencer brings its contacts in one after another', () => {
   expect(when(timeline, 'HR/made1', 'closed')).toBe(first)
 })
 
-test('gas heat: inducer, draft, valve, then blower', () => {
-  const timeline = play('rooftop-two-stage', 'heat1', null)
-  expect(when(timeline, 'IC/inducer', 'closed')).toBe(0)
-  expect(when(timeline, 'DSW/contact', 'closed')).toBe(0)
-  expect(when(timeline, 'IC/valve', 'closed')).toBe(30)
-  expect(when(timeline, 'IC/blower', 'closed')).toBe(60)
-})
-
 test('a shorted coil with no fuse restarts the thermostat over and over, with the period of its restart', () => {
   const timeline = play('package-heat-pump-unfused', 'emergency', 'HC2:coil-shorted')
   expect(timeline.periodSeconds).not.toBeNull()

@@ -9,6 +9,7 @@ import { resolveEffects } from './overrides'
 export interface TimelineEvent {
   readonly seconds: number
   readonly link: string
+  readonly from: string
   readonly to: string
 }
 
@@ -52,9 +53,9 @@ export function playTimeline(
   let atOnce = 0
   let periodSeconds: number | null = null
   const change = (link: number, to: string): void => {
+    events.push({ seconds, link: circuit.network.links[link].id, from: states[link], to })
     states[link] = to
     pending.delete(link)
-    events.push({ seconds, link: circuit.network.links[link].id, to })
   }
   while (seconds <= untilSeconds) {
     const solution = circuit.solveStates(states, overrides)

@@ -215,6 +215,8 @@ export function deedWords(
         words: `Lift the lead ${of}`,
         caution: 'Isolated and proven dead. Note its terminal, colour and number first.',
       }
+    case 'start':
+      return { words: part?.kind.start?.words ?? `Start ${name} anew`, caution: '' }
     case 'warm':
       return { words: `Warm ${name} with the hand`, caution: '' }
     case 'cool':

@@ -7,7 +7,7 @@ import { lookSteps, readingSteps, situationIn, type Search } from './proposals'
 import type { Deed, Step } from './steps'
 
 /** Seconds that an action takes, its undoing counted in. */
-const seconds = { bridge: 40, unplug: 45, lift: 90, warm: 90, cool: 120 } as const
+const seconds = { bridge: 40, unplug: 45, lift: 90, warm: 90, cool: 120, start: 60 } as const
 type ProposedVerb = keyof typeof seconds
 
 /** So many suspects at the most are tried with actions: before that, plain readings part them faster. */
@@ -23,15 +23,21 @@ interface Proposal extends Deed {
 
 /**
  * Actions that would tell suspects apart: join hot to a call at the board, bridge a contact for a moment where its kind
- * allows it, warm or cool a sensor; with the unit isolated, unplug a section or lift a lead and read again. Limits, smoke,
+ * allows it, warm or cool a sensor, begin a call anew and watch; with the unit isolated, unplug a section or lift a lead and read again. Limits, smoke,
  * gas-safety and high-pressure controls, phase protection and line poles are not on the list at all, and no trip is reset
  * to see whether it comes again.
  */
-export function deedSteps(search: Search): readonly Step[] {
-  const { which, findings, model } = search
-  if (which.length > mostSuspects) return []
+export function deedSteps(all: Search): readonly Step[] {
+  const search = amongStrongest(all)
+  if (search === null) return []
+  const { findings, model, which } = search
   const blamed = new Set(which.flatMap((h) => model.hypotheses[h].of))
-  return proposalsFor(model.diagram, blamed)
+  // among many, most of them faint, only a start is worth working out
+  const offered =
+    search === all
+      ? proposalsFor(model.diagram, blamed)
+      : [...model.diagram.parts.values()].flatMap(startProposals)
+  return offered
     .filter(
       ({ verb, of, to }) =>
         !findings.unreachable.has(of) &&
@@ -53,10 +59,26 @@ export function deedSteps(search: Search): readonly Step[] {
     })
 }
 
+/** Share of the belief that the strongest suspects must hold for the rest to be left aside. */
+const strongestShare = 0.9
+
+/** The search among few suspects: all of them, or the strongest where they hold nearly everything; else none. */
+function amongStrongest(search: Search): Search | null {
+  const {
+    which,
+    belief: { probability },
+  } = search
+  if (which.length <= mostSuspects) return search
+  const strongest = [...which].sort((a, b) => probability[b] - probability[a]).slice(0, mostSuspects)
+  const share = strongest.reduce((sum, h) => sum + probability[h], 0)
+  return share < strongestShare ? null : { ...search, which: strongest }
+}
+
 function proposalsFor(diagram: Diagram, blamed: ReadonlySet<string>): readonly Proposal[] {
   const parts = [...diagram.parts.values()]
   return [
     ...calls(diagram),
+    ...parts.flatMap(startProposals),
     ...parts.flatMap((part) => contactProposals(part, blamed)),
     ...parts.flatMap((part) => plugProposals(diagram, part)),
     ...leadProposals(diagram, blamed),
@@ -75,6 +97,24 @@ const calls = (diagram: Diagram): readonly Proposal[] => {
     readings: [],
   }))
 }
+
+/** A control that goes through a sequence tells most while it does. */
+const startProposals = ({ id, kind }: Part): readonly Proposal[] =>
+  kind.start
+    ? [
+        {
+          verb: 'start',
+          of: id,
+          to: '',
+          power: 'on',
+          readings: kind.start.readings.map(({ meter, from, to }) => ({
+            meter,
+            from: `${id}.${from}`,
+            to: `${id}.${to}`,
+          })),
+        },
+      ]
+    : []
 
 function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Proposal[] {
   if (!blamed.has(part.id)) return []

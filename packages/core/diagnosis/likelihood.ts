@@ -1,3 +1,4 @@
+import { codeIn } from '../parts/codeWord'
 import { ohmsRangeEnd, type Meter } from '../circuit/meter'
 import type { Coarseness } from './typed'
 
@@ -234,6 +235,8 @@ export const distinct = (meter: Meter, a: number | null, b: number | null): bool
 const lookChance = { hit: 0.95, falseAlarm: 0.03 } as const
 /** The same of what nobody mistakes: where a handle stands, whether a lead is on this terminal or that. */
 const plainChance = { hit: 0.99, falseAlarm: 0.0005 } as const
+/** The same of a code of flashes: counted wrong it is one of several others, or none that the table has. */
+const codeChance = { hit: 0.93, falseAlarm: 0.01 } as const
 const plainWords: ReadonlySet<string> = new Set([
   'off',
   'tripped',
@@ -245,8 +248,13 @@ const plainWords: ReadonlySet<string> = new Set([
   'broken',
 ])
 
+const chanceOfLook = (what: string): { readonly hit: number; readonly falseAlarm: number } => {
+  if (plainWords.has(what)) return plainChance
+  return codeIn(what) === null ? lookChance : codeChance
+}
+
 /** Chance of a word being said of a look that shows it, or does not. */
 export function lookLikelihood(what: string, isShown: boolean): number {
-  const chance = plainWords.has(what) ? plainChance : lookChance
+  const chance = chanceOfLook(what)
   return isShown ? chance.hit : chance.falseAlarm
 }

@@ -1,3 +1,4 @@
+import { codeIn } from '../parts/codeWord'
 import type { Meter } from '../circuit/meter'
 import { endsAmong, groupNumbers, readingAt, readingOf, sortable, valuesOf } from './grouping'
 import { distinct } from './likelihood'
@@ -106,30 +107,28 @@ function enlarged(from: Float64Array, size: number): Float64Array<ArrayBuffer> {
   return larger
 }
 
-/**
- * Entropy of the first word that a look at a part would give, bits; nought when the look may need other
- * words.
- */
+/** What each suspect has a look at a part say, as a number for the situation's `glanceWord`, by hypothesis. */
+export type Glances = Float64Array
+
+/** Entropy of the word that a look would give, bits; nought when the look may need other words. */
 export function lookBits(
   situation: SituationModel,
-  part: string,
+  seen: Glances,
   belief: Belief,
   which: readonly number[],
 ): number {
-  const seen = situation.firstLooks(part, which)
   return isPlain(situation, seen, which) ? histogramBits(seen, belief, which) : 0
 }
 
 /** Suspects, most probable first, grouped by that word. */
 export function partitionByLook(
   situation: SituationModel,
-  part: string,
+  seen: Glances,
   belief: Belief,
   which: readonly number[],
 ): readonly Outcome[] {
-  const seen = situation.firstLooks(part, which)
   if (!isPlain(situation, seen, which)) return []
-  return partitionBySaying(belief, which, (h) => situation.firstLookWord(seen[h]))
+  return partitionBySaying(belief, which, (h) => situation.glanceWord(seen[h]))
 }
 
 /** Suspects, most probable first, grouped by what each would have somebody say. */
@@ -164,11 +163,11 @@ export function outcomeBits(outcomes: readonly Outcome[], belief: Belief, which:
   return histogramBits(numbers, belief, which)
 }
 
-function isPlain(situation: SituationModel, seen: Float64Array, which: readonly number[]): boolean {
+function isPlain(situation: SituationModel, seen: Glances, which: readonly number[]): boolean {
   let last = -1
   for (let k = 0; k < which.length; k++) {
     const number = seen[which[k]]
-    if (number !== last && !plainLooks.has(situation.firstLookWord(number))) return false
+    if (number !== last && !isPlainWord(situation.glanceWord(number))) return false
     last = number
   }
   return true
@@ -198,7 +197,11 @@ const plainLooks = new Set([
   'blocked',
   'charged',
   'oily',
+  'lit',
+  'out',
 ])
+
+const isPlainWord = (word: string): boolean => codeIn(word) !== null || plainLooks.has(word)
 
 const weigh = (group: readonly number[], belief: Belief): number =>
   group.reduce((sum, h) => sum + belief.probability[h], 0)

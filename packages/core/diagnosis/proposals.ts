@@ -1,9 +1,19 @@
 import type { Meter } from '../circuit/meter'
+import type { Diagram } from '../diagram/diagram'
+import { actAfter } from '../visit/actions'
 import { costOf, type Candidate, type CostRules } from './candidates'
 import type { Findings } from '../visit/evidence'
 import { readingOf } from './grouping'
 import { blunderChance } from './likelihood'
-import { histogramBits, informationOf, likely, lookBits, partition, partitionByLook } from './outcomes'
+import {
+  histogramBits,
+  informationOf,
+  likely,
+  lookBits,
+  partition,
+  partitionByLook,
+  type Glances,
+} from './outcomes'
 import { pathPoints } from './pathPoints'
 import { Moment } from './moment'
 import type { UnitModel } from './predictor'
@@ -48,6 +58,10 @@ const sameSituation = (a: Standing, b: Standing): boolean =>
   a.off.join() === b.off.join() &&
   a.actions.map(({ key }) => key).join() === b.actions.map(({ key }) => key).join()
 
+/** The standing in which a step with a deed is taken: the deed done. */
+const withDeed = (diagram: Diagram, standing: Standing, deed: Deed | null): Standing =>
+  deed ? { ...standing, actions: actAfter(diagram, standing.actions, deed.verb, deed.of, deed.to) } : standing
+
 const pairKey = (meter: Meter, from: string, to: string): string => `${meter} ${[from, to].sort().join(' ')}`
 
 const outOfReach = ({ model, findings }: Search, ...points: readonly string[]): boolean =>
@@ -82,13 +96,33 @@ function predictedAs(
   stands: ReadonlyMap<number, number> | null,
 ): Predictions {
   if (!stands) return situation.predict(meter, from, to, asked)
+  return asStanding(asked, stands, (versions) => situation.predict(meter, from, to, versions))
+}
+
+/** What a look at a part would say under each of the suspects, as they stand now. */
+const glancesAs = (
+  situation: SituationModel,
+  part: string,
+  which: readonly number[],
+  stands: ReadonlyMap<number, number> | null,
+): Glances =>
+  stands
+    ? asStanding(which, stands, (versions) => situation.glances(part, versions))
+    : situation.glances(part, which)
+
+/** By hypothesis what was worked out for the numbers that stand in for them. */
+function asStanding(
+  asked: readonly number[],
+  stands: ReadonlyMap<number, number>,
+  workOut: (versions: readonly number[]) => Float64Array,
+): Float64Array {
   const versions = asked.map((h) => stands.get(h) ?? h)
-  const values = situation.predict(meter, from, to, versions)
-  const predicted = new Float64Array(Math.max(...asked) + 1).fill(NaN)
+  const values = workOut(versions)
+  const byHypothesis = new Float64Array(Math.max(...asked) + 1).fill(NaN)
   asked.forEach((h, k) => {
-    predicted[h] = values[versions[k]]
+    byHypothesis[h] = values[versions[k]]
   })
-  return predicted
+  return byHypothesis
 }
 
 /** Readings in a standing, each with its outcomes, but those taken there already and those out of reach. */
@@ -107,14 +141,13 @@ export function readingSteps(
   // with many suspects the outcomes are numbered once for all; a few are told apart among themselves
   const coarse = stands === null && which.length > manySuspects && which.every((h) => h < model.singles)
   const asked = coarse ? model.everySingle : [0, ...which]
+  const met = withDeed(model.diagram, standing, deed)
   const taken = new Set(
-    deed
-      ? []
-      : findings.evidence.flatMap((piece) =>
-          piece.kind === 'reading' && sameSituation(piece.standing, standing)
-            ? [pairKey(piece.meter, piece.from, piece.to)]
-            : [],
-        ),
+    findings.evidence.flatMap((piece) =>
+      piece.kind === 'reading' && sameSituation(piece.standing, met)
+        ? [pairKey(piece.meter, piece.from, piece.to)]
+        : [],
+    ),
   )
   return candidates
     .filter(({ meter, from, to }) => !taken.has(pairKey(meter, from, to)) && !outOfReach(search, from, to))
@@ -162,13 +195,13 @@ export function lookSteps(
   deedSeconds = 0,
 ): readonly LookStep[] {
   const { model, findings, belief, which, open } = search
+  const met = withDeed(model.diagram, standing, deed)
   const taken = new Set(
-    deed
-      ? []
-      : findings.evidence.flatMap((piece) =>
-          piece.kind === 'look' && sameSituation(piece.standing, standing) ? [piece.of] : [],
-        ),
+    findings.evidence.flatMap((piece) =>
+      piece.kind === 'look' && sameSituation(piece.standing, met) ? [piece.of] : [],
+    ),
   )
+  const stands = standsIn(search, standing, which)
   return [...model.diagram.parts.values()]
     .filter(
       (part) =>
@@ -178,6 +211,7 @@ export function lookSteps(
         !findings.unreachable.has(part.zone),
     )
     .map((part): LookStep => {
+      const seen = glancesAs(situation, part.id, which, stands)
       let outcomes: readonly Outcome[] | null = null
       const reach = open.has(part.zone) ? 0 : (model.diagram.zones.get(part.zone)?.reachSeconds ?? 0)
       return {
@@ -187,12 +221,12 @@ export function lookSteps(
         power: standing.power,
         deed,
         get outcomes() {
-          outcomes ??= partitionByLook(situation, part.id, belief, which)
+          outcomes ??= partitionByLook(situation, seen, belief, which)
           return outcomes
         },
-        bits: lookTrust * lookBits(situation, part.id, belief, which),
+        bits: lookTrust * lookBits(situation, seen, belief, which),
         cost: lookSeconds + reach + deedSeconds,
-        healthy: situation.looks(0, part.id)[0] ?? '',
+        healthy: situation.glance(0, part.id),
       }
     })
 }

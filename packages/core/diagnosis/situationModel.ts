@@ -1,4 +1,5 @@
 import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
+import { glanceOf } from '../circuit/glance'
 import {
   clampAmps,
   MeterSweep,
@@ -209,23 +210,28 @@ export class SituationModel {
   }
 
   /**
-   * The first word that a look at a part gives, however it stands, by hypothesis: as a number for
-   * `firstLookWord`. Others are left as they were.
+   * The word that a look at a part gives at a glance, by hypothesis: as a number for `glanceWord`. Others are left as
+   * they were.
    */
-  firstLooks(part: string, which: readonly number[]): Float64Array {
+  glances(part: string, which: readonly number[]): Float64Array {
     const { values, done } = this.numbers(`look ${part}`)
     if (isAllDone(which, done)) return values
     for (const h of which) {
       if (done[h] === 1) continue
-      values[h] = this.wordNumber(this.looksOf(h).get(part)?.[0] ?? '')
+      values[h] = this.wordNumber(this.glance(h, part))
       done[h] = 1
     }
     return values
   }
 
   /** Empty where a look gives no word. */
-  firstLookWord(number: number): string {
+  glanceWord(number: number): string {
     return this.words[number]
+  }
+
+  /** What is said of a look at a part: its code where the unit has a table of them, else its first word. */
+  glance(hypothesis: number, part: string): string {
+    return glanceOf(this.circuit.diagram, this.looksOf(hypothesis), part)
   }
 
   private wordNumber(word: string): number {

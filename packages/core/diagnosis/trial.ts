@@ -6,6 +6,7 @@ import type { Random } from '../world/random'
 import { blunderOf, neighbourOf, noisy } from './noise'
 import type { Choosing } from './nextStep'
 import type { UnitModel } from './predictor'
+import { observationOf } from '../visit/observationOf'
 import { atArrival, type Standing } from '../visit/standing'
 import type { ReadingStep, Step } from './steps'
 
@@ -120,10 +121,7 @@ function take(
     age: null,
   }
   if (step.do === 'look')
-    return [
-      ...set,
-      { kind: 'observation', what: seen(model, truth, standing, step.of, options), of: step.of },
-    ]
+    return [...set, observationOf(step.of, seen(model, truth, standing, step.of, options))]
   if (step.do !== 'measure') return set
   return [
     ...set,
@@ -148,10 +146,9 @@ function seen(
   { noise, random }: TrialOptions,
 ): string {
   const situation = model.situation(standing)
-  const [real] = situation.looks(truth, part)
+  const real = situation.glance(truth, part)
   if (!noise || random() < lookRight) return real
-  const [healthy] = situation.looks(0, part)
-  return healthy
+  return situation.glance(0, part)
 }
 
 function read(

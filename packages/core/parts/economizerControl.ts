@@ -5,6 +5,7 @@ import { misset, opens, sticks } from './fault'
 import { enthalpyBtuPerPound } from '../physics/psychrometrics'
 import { humidityLoop, humidityOfAmps } from './humiditySensor'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
+import type { Settings } from './settings'
 import { sensorFeed, sensorFeedOhms } from '../physics/sensorFeed'
 import { thermistorFahrenheit } from '../physics/thermistor'
 
@@ -13,6 +14,8 @@ const calledAboveVolts = 16
 
 /** Damper signals, direct volts. */
 const signals = { shut: 2, minimum: 4, full: 10 } as const
+
+const hasMixedAir = (s: Settings): boolean => s.text('mixedAir') === 'fitted'
 
 const input = (z: number): Law => impedance(complex(z), z)
 const output = (name: string, from: string, to: string): Branch => ({
@@ -60,7 +63,47 @@ function outdoorAirIsGood(now: Now): boolean {
   }
 }
 
-const free = (now: Now): boolean => now.volts.input1.size >= calledAboveVolts && outdoorAirIsGood(now)
+const isCalled = (now: Now, input: 'input1' | 'input2' | 'fanInput'): boolean =>
+  now.volts[input].size >= calledAboveVolts
+
+/** Ohms between which a 10 kΩ thermistor can be at any weather; beyond them it, or a lead of it, is broken. */
+const believable = { least: 500, most: 200_000 } as const
+
+/** A controller that watches its sensors gives up free cooling when one is lost; others take it for cold air. */
+function keepsOutFor(now: Now, ...inputs: readonly string[]): boolean {
+  if (now.settings.text('lostSensor') !== 'locks-out') return false
+  return inputs.some((input) => {
+    const ohms = sensorFeedOhms(now.direct[input])
+    return !(ohms > believable.least && ohms < believable.most)
+  })
+}
+
+const isFree = (now: Now): boolean =>
+  isCalled(now, 'input1') &&
+  !keepsOutFor(
+    now,
+    ...(now.settings.text('method').startsWith('fixed') ? [] : ['returnInput']),
+    'outdoorInput',
+  ) &&
+  outdoorAirIsGood(now)
+
+/** Mixed air colder than this sends the damper back to its minimum, °F: the coil and the pipes freeze. */
+const coldestMixedAir = 45
+
+const isTooCold = (now: Now): boolean =>
+  hasMixedAir(now.settings) &&
+  thermistorFahrenheit(now.settings.text('family'), sensorFeedOhms(now.direct.mixedInput)) < coldestMixedAir
+
+/** Where the damper goes: outdoor air while it is free and not too cold, a minimum while people are in. */
+function damperOf(now: Now, free: boolean): 'full' | 'minimum' | 'low' {
+  if (free && !isTooCold(now)) return 'full'
+  return free || isCalled(now, 'fanInput') ? 'minimum' : 'low'
+}
+
+const mixedAirTerminals = [
+  { name: 'SM+', words: 'mixed-air sensor +' },
+  { name: 'SM-', words: 'mixed-air sensor −' },
+] as const
 
 const humidityTerminals = [
   { name: 'HO+', words: 'outdoor humidity +' },
@@ -71,6 +114,10 @@ const humidityTerminals = [
 
 const loop = (name: string, at: string): readonly Branch[] => [
   fixed(name, `${at}+`, `${at}-`, 'output', directSource(humidityLoop.volts, humidityLoop.ohms)),
+  fixed(`${name}Reference`, `${at}-`, 'C', 'conductor', impedance(complex(10), 10)),
+]
+const sensorInput = (name: string, at: string): readonly Branch[] => [
+  fixed(`${name}Input`, `${at}+`, `${at}-`, 'output', directSource(sensorFeed.volts, sensorFeed.ohms)),
   fixed(`${name}Reference`, `${at}-`, 'C', 'conductor', impedance(complex(10), 10)),
 ]
 const humidityBranches: readonly Branch[] = [
@@ -100,8 +147,9 @@ const changeoverFaults = (humidity: boolean): readonly PartFault[] => [
 ]
 
 /**
- * Economizer controller: takes Y1 and Y2 first. Outdoor air good enough: opens the damper and keeps the call;
- * otherwise passes it back on `Y1O`, `Y2O`. Sensors on `SO±` (outdoor) and `SR±` (return), actuator on `A±`.
+ * Economizer controller: takes Y1 and Y2 first. Outdoor air good enough: opens the damper and keeps the first call, and
+ * gives the first compressor to the second; otherwise passes both back on `Y1O`, `Y2O`. Sensors on `SO±` (outdoor),
+ * `SR±` (return) and, where fitted, `SM±` (mixed air, its low limit), actuator on `A±`.
  */
 export const economizerControl = (
   kind: string,
@@ -118,8 +166,8 @@ export const economizerControl = (
     method: { words: 'changeover by', unit: '' },
     changeover: { words: 'changeover point', unit: '°F' },
   },
-  settings: { method, changeover: 60, family: '2' },
-  terminals: () => [
+  settings: { method, changeover: 60, family: '2', lostSensor: 'reads-cold', mixedAir: 'none' },
+  terminals: (s) => [
     { name: 'R', words: 'control power' },
     { name: 'C', words: 'common' },
     { name: 'Y1I', words: 'first-stage call in' },
@@ -131,26 +179,26 @@ export const economizerControl = (
     { name: 'SO-', words: 'outdoor sensor −' },
     { name: 'SR+', words: 'return sensor +' },
     { name: 'SR-', words: 'return sensor −' },
+    ...(hasMixedAir(s) ? mixedAirTerminals : []),
     ...(humidity ? humidityTerminals : []),
     { name: 'A+', words: 'actuator signal +' },
     { name: 'A-', words: 'actuator signal −' },
   ],
-  branches: () => [
+  branches: (s) => [
     fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 4, 0.8), rectified)),
     fixed('input1', 'Y1I', 'C', 'load', input(2400)),
     fixed('input2', 'Y2I', 'C', 'load', input(2400)),
     fixed('fanInput', 'G', 'C', 'load', input(2400)),
     contact('pass1', 'Y1I', 'Y1O', 'open', 0.05),
     contact('pass2', 'Y2I', 'Y2O', 'open', 0.05),
-    fixed('outdoorInput', 'SO+', 'SO-', 'output', directSource(sensorFeed.volts, sensorFeed.ohms)),
-    fixed('returnInput', 'SR+', 'SR-', 'output', directSource(sensorFeed.volts, sensorFeed.ohms)),
-    fixed('outdoorReference', 'SO-', 'C', 'conductor', impedance(complex(10), 10)),
-    fixed('returnReference', 'SR-', 'C', 'conductor', impedance(complex(10), 10)),
+    ...sensorInput('outdoor', 'SO'),
+    ...sensorInput('return', 'SR'),
+    ...(hasMixedAir(s) ? sensorInput('mixed', 'SM') : []),
     fixed('signalReference', 'A-', 'C', 'conductor', impedance(complex(10), 10)),
     output('signal', 'A+', 'A-'),
     ...(humidity ? humidityBranches : []),
   ],
-  senses: () => ({
+  senses: (s) => ({
     volts: ['electronics', 'input1', 'input2', 'fanInput'],
     steps: {
       electronics: [awakeAboveVolts],
@@ -158,21 +206,24 @@ export const economizerControl = (
       input2: [calledAboveVolts],
       fanInput: [calledAboveVolts],
     },
-    direct: ['outdoorInput', 'returnInput', ...(humidity ? ['outdoorHumidity', 'returnHumidity'] : [])],
+    direct: [
+      'outdoorInput',
+      'returnInput',
+      ...(hasMixedAir(s) ? ['mixedInput'] : []),
+      ...(humidity ? ['outdoorHumidity', 'returnHumidity'] : []),
+    ],
   }),
   behave: (now): Wants => {
     const awake = now.volts.electronics.size >= awakeAboveVolts
-    const good = awake && free(now)
-    const pass = (name: 'input1' | 'input2') =>
-      position(awake && !good && now.volts[name].size >= calledAboveVolts)
-    const damper = !awake
-      ? 'shut'
-      : good
-        ? 'full'
-        : now.volts.fanInput.size >= calledAboveVolts
-          ? 'minimum'
-          : 'low'
-    return { pass1: pass('input1'), pass2: pass('input2'), signal: damper }
+    const free = awake && isFree(now)
+    // outdoor air is the first stage; a second one called brings the first compressor beside it
+    const first = isCalled(now, 'input1') && (!free || isCalled(now, 'input2'))
+    const second = isCalled(now, 'input2') && !free
+    return {
+      pass1: position(awake && first),
+      pass2: position(awake && second),
+      signal: awake ? damperOf(now, free) : 'shut',
+    }
   },
   faults: (s) => [
     opens('pass1', 'controller’s first-stage return contact does not make', 1.5),
@@ -195,7 +246,8 @@ export const economizerControl = (
           ),
         ]),
   ],
-  pairs: () => [
+  pairs: (s) => [
+    ...(hasMixedAir(s) ? ([['SM+', 'SM-']] as const) : []),
     ...(humidity
       ? ([
           ['HO+', 'HO-'],

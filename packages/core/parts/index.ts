@@ -3,6 +3,7 @@ import { automaticLimit } from './automaticLimit'
 import { belt } from './belt'
 import { breaker } from './breaker'
 import { buildingRelay } from './buildingRelay'
+import { burnerControl } from './burnerControl'
 import { capacitor } from './capacitor'
 import { capacitorFan } from './capacitorFan'
 import { changeoverSensor } from './changeoverSensor'
@@ -20,6 +21,7 @@ import { drive } from './drive'
 import { economizer } from './economizer'
 import { electronicFan } from './electronicFan'
 import { enthalpyEconomizer } from './enthalpyEconomizer'
+import { flameRod } from './flameRod'
 import { floatSwitch } from './floatSwitch'
 import { freezeSwitch } from './freezeSwitch'
 import { fuse } from './fuse'
@@ -28,6 +30,7 @@ import { heater } from './heater'
 import { heaterBank } from './heaterBank'
 import { highPressureSwitch } from './highPressureSwitch'
 import { humiditySensor } from './humiditySensor'
+import { igniter } from './igniter'
 import { ignitionControl } from './ignitionControl'
 import { jumper } from './jumper'
 import { lamp } from './lamp'
@@ -66,6 +69,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     belt,
     breaker,
     buildingRelay,
+    burnerControl,
     capacitor,
     capacitorFan,
     changeoverSensor,
@@ -83,6 +87,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     economizer,
     electronicFan,
     enthalpyEconomizer,
+    flameRod,
     floatSwitch,
     freezeSwitch,
     fuse,
@@ -91,6 +96,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     heaterBank,
     highPressureSwitch,
     humiditySensor,
+    igniter,
     ignitionControl,
     jumper,
     lamp,

@@ -221,6 +221,21 @@ export interface PartKind {
   readonly drawn?: Drawn
   /** A load on three legs: its plate is of all three. */
   readonly threePhase?: true
+  /** A start of it that is watched: what holds meanwhile, in its own names, and what is worth a meter then. */
+  readonly start?: {
+    readonly words: string
+    readonly effects: readonly Effect[]
+    readonly readings: readonly {
+      readonly meter: 'volts' | 'dc'
+      readonly from: string
+      readonly to: string
+    }[]
+  }
+  /**
+   * States of its own branches before a call comes, of a control that goes through a sequence: a fault of what the
+   * sequence uses was there before it began.
+   */
+  readonly startsFrom?: Readonly<Record<string, string>>
   /** The branch whose state others follow (a motor turning, a contact made). */
   readonly moving?: string
   /** How a person may join across its contact for a test; not said: not at all. */

@@ -50,6 +50,10 @@ export function actAfter(
     : [...left, { key, verb, of, to, effects }]
 }
 
+/** The standing actions after something was read or seen: a start that was watched is over. */
+export const actionsWatched = (actions: readonly StandingAction[]): readonly StandingAction[] =>
+  actions.some(({ verb }) => verb === 'start') ? actions.filter(({ verb }) => verb !== 'start') : actions
+
 export const actionKey = (verb: ActionVerb, of: string, to = ''): string =>
   `${verb} ${[of, to].sort().join(' ')}`
 
@@ -81,10 +85,13 @@ export function effectsOfAction(diagram: Diagram, verb: ActionVerb, of: string, 
         .map((wire) => ({ does: 'open', branch: wire.id }))
     }
     case 'warm':
-    case 'cool': {
+    case 'cool':
+    case 'start': {
       const part = diagram.parts.get(of)
       if (!part) throw new UnknownNameError('part', of, diagram.parts.keys())
-      return (part.kind.touched?.(verb, part.settings) ?? []).map((effect) => inPart(part, effect))
+      const { touched, start } = part.kind
+      const effects = verb === 'start' ? start?.effects : touched?.(verb, part.settings)
+      return (effects ?? []).map((effect) => inPart(part, effect))
     }
     default:
       if (!diagram.parts.has(of) && !diagram.points.has(of) && !diagram.wires.has(of))

@@ -302,8 +302,9 @@ export interface ProofPlace {
   readonly to: string
 }
 
+/** `start` is a call begun anew, and lasts for what is read or seen next. */
 export type ActionVerb =
-  'lift' | 'land' | 'unplug' | 'plug' | 'bridge' | 'unbridge' | 'reset' | 'warm' | 'cool' | 'wiggle'
+  'lift' | 'land' | 'unplug' | 'plug' | 'bridge' | 'unbridge' | 'reset' | 'warm' | 'cool' | 'wiggle' | 'start'
 export const actionVerbs: readonly ActionVerb[] = [
   'lift',
   'land',
@@ -315,6 +316,7 @@ export const actionVerbs: readonly ActionVerb[] = [
   'warm',
   'cool',
   'wiggle',
+  'start',
 ]
 
 /** A stretch of a visit's log, in the visit's own entry types. */

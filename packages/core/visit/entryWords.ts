@@ -20,6 +20,7 @@ const verbWords: Readonly<Record<(EntryBody & { kind: 'action' })['do'], string>
   warm: 'Warmed',
   cool: 'Cooled',
   wiggle: 'Moved',
+  start: 'Called anew, and watched',
 }
 
 type Sentence<K extends EntryBody['kind']> = (

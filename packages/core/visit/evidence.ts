@@ -1,3 +1,4 @@
+import { codeWord } from '../parts/codeWord'
 import type { Meter } from '../circuit/meter'
 import type { Complaint, Diagram } from '../diagram/diagram'
 import { faultsOf } from '../diagram/faults'
@@ -149,9 +150,9 @@ function told(diagram: Diagram, before: Standing, standing: Standing, entry: Ent
     case 'setting':
       return foundSet(diagram, before, entry)
     case 'reading':
-      return [reading(diagram, standing, entry)]
+      return [reading(diagram, before, entry)]
     case 'observation':
-      return [look(diagram, standing, entry)]
+      return [look(diagram, before, entry)]
     case 'drop-out':
       return [dropOut(diagram, standing, entry)]
     case 'proof':
@@ -196,7 +197,7 @@ function look(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: '
   return {
     kind: 'look',
     standing,
-    what: entry.what === 'code' && entry.words ? `code ${entry.words}` : entry.what,
+    what: entry.what === 'code' && entry.words ? codeWord(entry.words) : entry.what,
     of: entry.of,
   }
 }

@@ -4,7 +4,7 @@ import { UnknownNameError } from '../diagram/nearest'
 import { knownConditions, type Conditions } from '../parts/kind'
 import type { EntryBody } from './entry'
 import { powerAfter } from './powerState'
-import { actAfter, alterationEffects, type StandingAction } from './actions'
+import { actAfter, actionsWatched, alterationEffects, type StandingAction } from './actions'
 import { movedLead, wireNamed } from './movedLead'
 
 /** A part's setting as somebody left it. */
@@ -74,10 +74,17 @@ const coolingSeconds = 1200
 
 /** The standing after an entry. Throws UnknownNameError for names that the unit does not have. */
 export function follow(diagram: Diagram, standing: Standing, entry: EntryBody): Standing {
-  const after = moved(diagram, standing, entry)
+  const after = watched(moved(diagram, standing, entry), entry)
   const isRun =
     after.power === 'on' && (entry.kind === 'call' || entry.kind === 'power' || entry.kind === 'action')
   return isRun ? { ...after, ran: ranAfter(after) } : after
+}
+
+/** A start lasts for one thing that is read or seen. */
+function watched(standing: Standing, { kind }: EntryBody): Standing {
+  if (kind === 'action' || kind === 'note' || kind === 'photo') return standing
+  const actions = actionsWatched(standing.actions)
+  return actions === standing.actions ? standing : { ...standing, actions }
 }
 
 /** The runs so far, with the one that is under way. */

@@ -1,6 +1,7 @@
 import { Circuit, type Settled } from '../circuit/circuit'
 import { clampAmps, meterValue, wireLink, type Meter } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
+import { glanceOf } from '../circuit/glance'
 import type { Diagram } from '../diagram/diagram'
 import type { Effect, Fault } from '../parts/effect'
 import type { Conditions } from '../parts/kind'
@@ -58,11 +59,14 @@ export class World {
       : meterValue(settled, meter, from, to)
   }
 
-  /** The first word that a look at a part gives; what only shows on it, where there is no such word. */
+  /**
+   * What a look at a part says: its code where the unit has a table of them, else its first word; what only shows on
+   * it, where there is none.
+   */
   look(standing: Standing, part: string): string {
     const settled = this.settled(standing)
-    const [word] = settled.circuit.looks(settled).get(part) ?? []
-    return word ?? this.faults.find(({ of, shows }) => of === part && shows)?.shows ?? ''
+    const seen = glanceOf(this.diagram, settled.circuit.looks(settled), part)
+    return (seen || this.faults.find(({ of, shows }) => of === part && shows)?.shows) ?? ''
   }
 
   /**

@@ -3,6 +3,7 @@ import { View } from 'react-native'
 import type { Ask } from '@jokulgale/core/diagnosis/briefing'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { partWords } from '@jokulgale/core/diagram/diagram'
+import { observationOf } from '@jokulgale/core/visit/observationOf'
 import { seenWords } from '@jokulgale/core/visit/seenWords'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { Notice } from '../../ui/Notice'
@@ -75,7 +76,7 @@ export function AskPanel({
     })
   }
   const saw = (of: string, what: string): void => {
-    say({ kind: 'observation', what, of }, `${partWords(visit.diagram, of)}: ${seenWords(what)}`)
+    say(observationOf(of, what), `${partWords(visit.diagram, of)}: ${seenWords(what)}`)
   }
   const cannot = (): void => {
     if (first?.do === 'look') say({ kind: 'unreachable', of: first.of }, `${first.ofWords}: out of reach`)
@@ -107,7 +108,7 @@ export function AskPanel({
               : 'No reading would tell the rest apart.'}
         </Words>
       )}
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {more}
         {first?.do === 'measure' ? (
           <Press
