@@ -3,6 +3,7 @@ import { impedance, rectified } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { PartKind, Wants } from './kind'
+import type { Settings } from './settings'
 
 const calledAboveVolts = 16
 /**
@@ -11,10 +12,12 @@ const calledAboveVolts = 16
  */
 const passedAmps = 0.05
 
+const hasSensor = (s: Settings): boolean => s.text('sensor') === 'switch'
+
 /**
- * Defrost control of a heat pump: passes `Y` on to the contactor at `CC`, drives the reversing valve at `RV`
- * from `O`
- * or in defrost, calls auxiliary heat at `W2` in defrost, and rests the outdoor fan (`F1`–`F2`) meanwhile.
+ * Defrost control of a heat pump: passes `Y` on to the contactor at `CC`, drives the reversing valve at `RV` from `O` or
+ * in defrost, calls auxiliary heat at `W2` in defrost, and rests the outdoor fan (`F1`–`F2`) meanwhile. With a defrost
+ * thermostat on `DT1`–`DT2` it defrosts by its timer only while that is closed.
  */
 export const defrostControl: PartKind = {
   kind: 'defrost-control',
@@ -22,8 +25,8 @@ export const defrostControl: PartKind = {
   cause: 'defrost',
   symbol: 'control',
   likelier: ['cold-weather'],
-  settings: {},
-  terminals: () => [
+  settings: { sensor: 'none' },
+  terminals: (s) => [
     { name: 'R', words: 'control power' },
     { name: 'C', words: 'common' },
     { name: 'Y', words: 'compressor call' },
@@ -33,8 +36,14 @@ export const defrostControl: PartKind = {
     { name: 'W2', words: 'auxiliary heat in defrost' },
     { name: 'F1', words: 'outdoor fan feed' },
     { name: 'F2', words: 'outdoor fan' },
+    ...(hasSensor(s)
+      ? [
+          { name: 'DT1', words: 'defrost thermostat, out' },
+          { name: 'DT2', words: 'defrost thermostat, back' },
+        ]
+      : []),
   ],
-  branches: () => [
+  branches: (s) => [
     fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 3, 0.7), rectified)),
     fixed('call', 'Y', 'C', 'load', impedance(complex(2200), 2200)),
     contact('compressor', 'Y', 'CC', 'closed', 0.03),
@@ -42,15 +51,23 @@ export const defrostControl: PartKind = {
     contact('reverse', 'R', 'RV', 'open', 0.03),
     contact('heat', 'R', 'W2', 'open', 0.03),
     contact('fan', 'F1', 'F2', 'closed', 0.01),
+    ...(hasSensor(s)
+      ? [
+          fixed('sensorFeed', 'R', 'DT1', 'conductor', impedance(complex(0.05), 0.05)),
+          fixed('sensorInput', 'DT2', 'C', 'load', impedance(complex(2200), 2200)),
+        ]
+      : []),
   ],
-  senses: () => ({
-    volts: ['electronics', 'call'],
-    amps: ['compressor'],
-    steps: { electronics: [calledAboveVolts], call: [calledAboveVolts], compressor: [] },
-  }),
+  senses: (s) => {
+    const inputs = ['electronics', 'call', ...(hasSensor(s) ? ['sensorInput'] : [])]
+    const steps = Object.fromEntries(inputs.map((name) => [name, [calledAboveVolts]]))
+    return { volts: inputs, amps: ['compressor'], steps: { ...steps, compressor: [] } }
+  },
   behave: (now): Wants => {
     const awake = now.volts.electronics.size >= calledAboveVolts
-    const defrosting = awake && now.call === 'defrost' && now.volts.call.size >= calledAboveVolts
+    const isCold = !hasSensor(now.settings) || now.volts.sensorInput.size >= calledAboveVolts
+    const isTime = now.call === 'defrost' && now.volts.call.size >= calledAboveVolts
+    const defrosting = awake && isCold && isTime
     return { reverse: position(defrosting), heat: position(defrosting), fan: position(!defrosting) }
   },
   delays: () => [{ branch: 'heat', to: 'open', seconds: 5 }],

@@ -13,6 +13,7 @@ import { contactor } from './contactor'
 import { crankcaseHeater } from './crankcaseHeater'
 import { damperActuator } from './damperActuator'
 import { defrostControl } from './defrostControl'
+import { defrostThermostat } from './defrostThermostat'
 import { disconnect } from './disconnect'
 import { doorSwitch } from './doorSwitch'
 import { draftSwitch } from './draftSwitch'
@@ -79,6 +80,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     crankcaseHeater,
     damperActuator,
     defrostControl,
+    defrostThermostat,
     disconnect,
     doorSwitch,
     draftSwitch,

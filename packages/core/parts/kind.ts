@@ -25,6 +25,7 @@ export const knownConditions = [
   'dischargePressure2',
   'liquidPressure',
   'coilTemperature',
+  'outdoorCoilTemperature',
   'heaterTemperature',
   'burnerTemperature',
   'dischargeTemperature',

@@ -35,6 +35,7 @@ export const measuredConditions: readonly ConditionWords[] = [
   { id: 'dischargePressure2', words: 'Discharge pressure, circuit 2', ...gauge },
   { id: 'liquidPressure', words: 'Liquid pressure', ...gauge },
   { id: 'coilTemperature', words: 'Indoor coil', ...thermometer, where: 'read' },
+  { id: 'outdoorCoilTemperature', words: 'Outdoor coil', ...thermometer, where: 'read' },
 ]
 
 export const conditionNamed = (of: string): Pick<ConditionWords, 'words' | 'unit' | 'caution'> =>

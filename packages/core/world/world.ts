@@ -20,6 +20,7 @@ const usualConditions: Readonly<Record<string, number>> = {
   dischargePressure2: 340,
   liquidPressure: 320,
   coilTemperature: 52,
+  outdoorCoilTemperature: 24,
 }
 /** How often the customer has run the unit in every call before anybody arrives. */
 const ranBefore = 0.85
