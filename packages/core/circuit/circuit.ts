@@ -4,6 +4,7 @@ import { codeWord } from '../parts/codeWord'
 import type { Conditions } from '../parts/kind'
 import { castOf } from './actors'
 import { buildNetwork, type Network } from './network'
+import { effectsDuring } from './during'
 import { resolveEffects, type Overrides, type Replacement } from './overrides'
 import { Settling, type Settlement } from './settling'
 import type { Variation } from './variation'
@@ -60,9 +61,10 @@ export class Circuit {
 
   /** The circuit with further effects. Throws UnknownNameError. */
   vary(effects: readonly Effect[]): Settled {
-    return effects.length === 0
+    const there = effectsDuring(effects, this.situation.call)
+    return there.length === 0
       ? this.healthy
-      : { ...this.settling.settle(resolveEffects(this.network, effects)), circuit: this }
+      : { ...this.settling.settle(resolveEffects(this.network, there)), circuit: this }
   }
 
   /**
@@ -77,7 +79,7 @@ export class Circuit {
 
   /** The circuit with further effects at their first instant: every contact still stands as in the healthy state. */
   atFirst(effects: readonly Effect[]): Settled {
-    const overrides = resolveEffects(this.network, effects)
+    const overrides = resolveEffects(this.network, effectsDuring(effects, this.situation.call))
     const states = this.healthy.states.map((state, link) => overrides.held.get(link) ?? state)
     const touched = new Set([...overrides.rows.keys(), ...overrides.held.keys()])
     const solved = this.solveStates(states, overrides)

@@ -2,6 +2,7 @@ import type { Diagram } from '../diagram/diagram'
 import type { Effect } from '../parts/effect'
 import { openingSeconds } from '../physics/fuseTimes'
 import { Circuit, type Situation } from './circuit'
+import { effectsDuring } from './during'
 import { clampAmpsOf } from './meter'
 import { resolveEffects } from './overrides'
 
@@ -41,7 +42,7 @@ export function playTimeline(
 ): Timeline {
   const rest = new Circuit(diagram, before).vary(effects)
   const circuit = new Circuit(diagram, after)
-  const overrides = resolveEffects(circuit.network, effects)
+  const overrides = resolveEffects(circuit.network, effectsDuring(effects, after.call))
   const states = circuit.network.links.map(
     (link, number) => overrides.held.get(number) ?? rest.states[number] ?? link.rest,
   )

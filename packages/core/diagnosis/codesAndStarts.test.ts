@@ -41,7 +41,7 @@ test('what is seen while it tries parts the igniter, the gas, and the rod', () =
   expect(
     shareOf(seen('lit'), 'FR:dirty', 'FR:1-grounded', 'IC.FS-FR.1:open', 'IC:flameSense-open'),
   ).toBeGreaterThan(0.8)
-  expect(shareOf(seen('glowing'), 'GV:no-gas', 'GV:coil-open', 'IC:valve-open')).toBeGreaterThan(0.8)
+  expect(shareOf(seen('glowing'), 'GV:stays-shut', 'GV:coil-open', 'IC:valve-open')).toBeGreaterThan(0.8)
   expect(shareOf(seen('out'), 'IGN:element-open', 'IGN:aged', 'IC:igniter-open')).toBeGreaterThan(0.7)
 })
 

@@ -305,7 +305,7 @@ export class SituationModel {
   looks(hypothesis: number, part: string): readonly string[] {
     const known = this.looksOf(hypothesis)
     const shown = this.hypotheses[hypothesis].faults.flatMap(({ of, shows }) =>
-      of === part && shows ? [shows] : [],
+      of === part ? (shows ?? []) : [],
     )
     return [...(known.get(part) ?? []), ...shown]
   }

@@ -36,12 +36,19 @@ export const inPart = (part: Part, effect: Effect): Effect => {
   }
 }
 
-const partFaults = (part: Part): readonly Fault[] =>
+/** What a fault does to another part that opens only while the unit heats, it does then. */
+function whileHeating({ parts }: Diagram, effect: Effect): Effect {
+  if (effect.does !== 'hold' || effect.state !== 'open') return effect
+  const during = parts.get(effect.branch.split('/')[0])?.kind.opensDuring
+  return during && effect.branch.endsWith('/contact') ? { ...effect, during } : effect
+}
+
+const partFaults = (diagram: Diagram, part: Part): readonly Fault[] =>
   part.kind.faults(part.settings).map(({ name, words, effects, cause = '', prove = '', ...rest }) => ({
     ...rest,
     id: `${part.id}:${name}`,
     words: `${part.words}: ${words}`,
-    effects: effects.map((effect) => inPart(part, effect)),
+    effects: effects.map((effect) => whileHeating(diagram, inPart(part, effect))),
     cause,
     prove,
     of: part.id,
@@ -73,7 +80,7 @@ function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
       of: wire.id,
       prior: wireWeights[lies].open,
       effects: [{ does: 'open', branch: wire.id }],
-      shows: 'off',
+      shows: ['off', 'loose', 'burnt', 'cut'],
       cause: lies === 'field' ? 'cut, pulled or not landed' : 'loose or burnt at a terminal',
       prove: 'same volts at both ends; power off, ohms end to end',
     },
@@ -85,7 +92,7 @@ function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
       prior: wireWeights[lies].ground,
       effects: [{ does: 'join', from: wire.from, to: earth, ohms: chafedOhms }],
       cause: 'sharp edge, hot copper, vibration',
-      shows: 'chafed',
+      shows: ['chafed', 'wet'],
       prove: 'power off, both ends lifted, ohms to ground',
     },
   ]
@@ -126,7 +133,7 @@ const crossed = (a: Wire, b: Wire, prior: number): Fault => ({
   prior,
   effects: [{ does: 'join', from: a.from, to: b.from, ohms: chafedOhms }],
   cause: 'staple, garden tool, gnawing',
-  shows: 'chafed',
+  shows: ['chafed', 'wet'],
   prove: 'power off, both ends lifted, ohms between the two',
 })
 
@@ -251,7 +258,7 @@ export function faultsOf(diagram: Diagram): readonly Fault[] {
   const kept = known.get(diagram)
   if (kept) return kept
   const faults = [
-    ...[...diagram.parts.values()].flatMap(partFaults),
+    ...[...diagram.parts.values()].flatMap((part) => partFaults(diagram, part)),
     ...[...diagram.wires.values()].flatMap((wire) => wireFaults(diagram, wire)),
     ...crossedFaults(diagram),
     ...landingFaults(diagram),

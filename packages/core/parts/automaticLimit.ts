@@ -9,6 +9,7 @@ export const automaticLimit = protectiveSwitch({
   testBridge: 'never',
   guard: true,
   breaksLine: true,
+  opensDuring: 'heating',
   openPrior: 1,
   watch: { reads: 'heaterTemperature', opensAt: 170, closesAt: 130 },
   trip: {

@@ -40,7 +40,7 @@ export const breaker: PartKind = {
     ['amps', 'Amps'],
     ['poles', 'Poles'],
   ],
-  lookWords: () => ['on', 'off', 'tripped', 'burnt'],
+  lookWords: () => ['on', 'off', 'tripped'],
   beforeEnergising: (fault) => (fault === 'trip' ? findTheShort : ''),
   settings: { poles: 2, amps: 60 },
   terminals: (s) => poleTerminals(s.number('poles')),
@@ -80,7 +80,7 @@ export const breaker: PartKind = {
     ...poleNumbers(s.number('poles')).flatMap((pole) => [
       opens(`pole${pole}`, `breaker pole ${pole} does not make`, 0.5),
       makesBadly(`pole${pole}-burnt`, `pole${pole}`, 1, `breaker pole ${pole} or its stab burnt`, 0.6, {
-        shows: 'burnt',
+        shows: ['burnt'],
       }),
     ]),
   ],

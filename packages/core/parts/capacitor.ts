@@ -32,7 +32,8 @@ export const capacitor: PartKind = {
   faults: () => [
     opens('plates', 'running capacitor open or lost its value', 2.5, {
       prove: 'discharge it; microfarads against its label',
+      shows: ['bulged', 'oily'],
     }),
-    shorts('shorted', 'plates', 0.05, 'running capacitor shorted', 0.6),
+    shorts('shorted', 'plates', 0.05, 'running capacitor shorted', 0.6, { shows: ['bulged'] }),
   ],
 }

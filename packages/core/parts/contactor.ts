@@ -43,7 +43,7 @@ export const contactor: PartKind = {
     ['bars', 'Poles bridged by a bar'],
     ['auxiliary', 'Auxiliary switch'],
   ],
-  lookWords: () => ['pulled-in', 'dropped-out', 'burnt'],
+  lookWords: () => ['pulled-in', 'dropped-out'],
   beforeEnergising: feedsWindings,
   settings: { poles: 3, bars: '', coilVolts: 24, va: 8, coilOhms: 12, auxiliary: 'no' },
   moving: 'armature',
@@ -85,7 +85,7 @@ export const contactor: PartKind = {
     shorts('coil-shorted', 'coil', 0.4, 'coil shorted inside', 1.5, {
       cause: 'heat',
       prove: 'ohms across the coil, a lead off',
-      shows: 'burnt',
+      shows: ['burnt'],
     }),
     grounds('A1', 'coil lead touches metal', 0.15),
     {
@@ -103,6 +103,7 @@ export const contactor: PartKind = {
       words: 'armature does not come in though the coil is good',
       prior: 0.8,
       cause: 'insects, a burnt carrier, a warped plate',
+      shows: ['insects'],
       effects: staysOut(s),
     },
     {
@@ -111,18 +112,19 @@ export const contactor: PartKind = {
       words: 'all poles welded closed',
       prior: 0.6,
       cause: 'short cycling, low coil volts',
+      shows: ['burnt'],
       effects: switched(s).map((pole) => ({ does: 'hold' as const, branch: `pole${pole}`, state: 'closed' })),
     },
     ...switched(s).flatMap((pole) => [
       opens(`pole${pole}`, `pole ${pole} does not make`, 1.5, {
         cause: 'burnt, pitted, an insect between',
         prove: 'volts across the pole with the coil in',
-        shows: 'burnt',
+        shows: ['burnt'],
       }),
       sticks(`pole${pole}-welded`, [`pole${pole}`], 'closed', `pole ${pole} welded`, 0.5),
       makesBadly(`pole${pole}-burnt`, `pole${pole}`, 0.4, `pole ${pole} burnt: drops volts under load`, 1, {
         prove: 'millivolts across each pole under load',
-        shows: 'burnt',
+        shows: ['burnt'],
       }),
     ]),
     ...(hasAuxiliary(s)

@@ -11,7 +11,7 @@ export const disconnect: PartKind = {
   symbol: 'switch',
   firstLook: { words: 'Disconnect on, breaker neither off nor tripped', right: 'on', wrong: 'off' },
   breaksLine: true,
-  lookWords: () => ['on', 'off', 'burnt'],
+  lookWords: () => ['on', 'off'],
   settings: { poles: 3 },
   terminals: (s) => poleTerminals(s.number('poles')),
   branches: (s) =>
@@ -35,7 +35,7 @@ export const disconnect: PartKind = {
       opens(`pole${pole}`, `blade of pole ${pole} does not make`, 1.5, {
         class: 'loose',
         cause: 'loose or burnt blade',
-        shows: 'burnt',
+        shows: ['burnt'],
       }),
       makesBadly(
         `pole${pole}-burnt`,
@@ -43,7 +43,7 @@ export const disconnect: PartKind = {
         1.2,
         `blade of pole ${pole} burnt, drops volts under load`,
         1.5,
-        { cause: 'loose blade, heat', shows: 'burnt' },
+        { cause: 'loose blade, heat', shows: ['burnt'] },
       ),
     ]),
   ],

@@ -11,7 +11,8 @@ export type BranchId = string
 export type Effect =
   | { readonly does: 'open'; readonly branch: BranchId }
   | { readonly does: 'ohms'; readonly branch: BranchId; readonly ohms: number }
-  | { readonly does: 'hold'; readonly branch: BranchId; readonly state: string }
+  /** `during` heating: what heat does to it, which is gone when the unit makes none. */
+  | { readonly does: 'hold'; readonly branch: BranchId; readonly state: string; readonly during?: 'heating' }
   | { readonly does: 'join'; readonly from: PointId; readonly to: PointId; readonly ohms: number }
   | { readonly does: 'move'; readonly wire: BranchId; readonly end: PointId; readonly to: PointId }
   | { readonly does: 'set'; readonly part: string; readonly setting: string; readonly to: number | string }
@@ -43,7 +44,7 @@ export interface Fault {
   readonly touching?: string
   /** The terminal that a lead was landed on, of a landing. */
   readonly landedOn?: PointId
-  readonly shows?: string
+  readonly shows?: readonly string[]
   readonly clears?: readonly Clearing[]
   readonly unless?: Exclusion
   /** Under this condition its part does by itself what the fault says: measured so, it needs a reason. */

@@ -7,7 +7,7 @@ interface Detail {
   readonly class?: FaultClass
   readonly cause?: string
   readonly prove?: string
-  readonly shows?: string
+  readonly shows?: readonly string[]
   readonly clears?: readonly Clearing[]
 }
 

@@ -100,8 +100,8 @@ export interface PartFault {
   readonly effects: readonly Effect[]
   readonly cause?: string
   readonly prove?: string
-  /** What a look at the part may show of it, beside how it stands. */
-  readonly shows?: string
+  /** Marks of it that a look at the part may show, beside how it stands. */
+  readonly shows?: readonly string[]
   /** What clears it for the time being: it was a trip, and nothing in the part is broken. */
   readonly clears?: readonly Clearing[]
   /** A condition under which it cannot be. */
@@ -241,6 +241,8 @@ export interface PartKind {
   readonly moving?: string
   /** How a person may join across its contact for a test; not said: not at all. */
   readonly testBridge?: TestBridge
+  /** What it watches is there while the unit heats, and it closes by itself soon after. */
+  readonly opensDuring?: 'heating'
   /** A safety control or phase protection: no unit is left running around it, and nobody joins across it. */
   readonly guard?: true
   /** It acts by what sensors wired to it feel. */

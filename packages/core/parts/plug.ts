@@ -30,7 +30,7 @@ export const plug: PartKind = {
     ...pins(s.number('pins')).map((pin) =>
       makesBadly(`pin${pin}-corroded`, `pin${pin}`, 60, `pin ${pin} corroded`, 0.15, {
         cause: 'water in the plug',
-        shows: 'wet',
+        shows: ['wet'],
       }),
     ),
     {

@@ -23,6 +23,7 @@ interface Words {
   /** It keeps people or the unit safe: nobody leaves a unit running around it. */
   readonly guard?: true
   readonly breaksLine?: true
+  readonly opensDuring?: PartKind['opensDuring']
   /** What must be known before power goes back on behind a trip of it, where that is its own. */
   readonly afterTrip?: string
   readonly likelier?: PartKind['likelier']
@@ -45,6 +46,9 @@ function isClosed(now: Now, byHand: boolean): boolean {
   const turningPoint = now.is.contact === 'closed' ? opensAt : closesAt
   return opensAt < closesAt ? value > turningPoint : value < turningPoint
 }
+
+const whileIt = ({ opensDuring }: Pick<Words, 'opensDuring'>): { readonly during?: 'heating' } =>
+  opensDuring ? { during: opensDuring } : {}
 
 /** What opens a switch that watches a water pipe. */
 const waterCause = 'water too hot or standing: boiler, mixing valve, pump, air in the line'
@@ -87,7 +91,7 @@ export const protectiveSwitch = ({
       ...(s.text('reads') === 'pipe' ? { cause: waterCause } : {}),
       name: 'tripped',
       class: 'trip',
-      effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
+      effects: [{ does: 'hold', branch: 'contact', state: 'open', ...whileIt(facts) }],
       // it is not held open where what it watches has come back
       ...(watch.opensAt < watch.closesAt
         ? {

@@ -44,7 +44,7 @@ export const relay: PartKind = {
     ['throws', 'Throws'],
   ],
   throws: (s) => (throwsTwo(s) ? [poles(s).map((n) => `made${n}`), poles(s).map((n) => `rest${n}`)] : []),
-  lookWords: () => ['pulled-in', 'dropped-out', 'burnt'],
+  lookWords: () => ['pulled-in', 'dropped-out'],
   settings: { poles: 1, throws: '1', coilVolts: 24, va: 3, coilOhms: 70, onDelay: 0, offDelay: 0 },
   moving: 'made1',
   terminals: (s) => [
@@ -84,10 +84,12 @@ export const relay: PartKind = {
     opens('coil', 'relay coil open', 1.8, { prove: 'ohms across the coil, a lead off' }),
     shorts('coil-shorted', 'coil', 0.5, 'relay coil shorted inside', 1, {
       prove: 'ohms across the coil, a lead off',
+      shows: ['charred'],
     }),
     ...poles(s).flatMap((n) => [
       opens(`made${n}`, `relay contact ${n} does not make`, 1.5, {
         prove: 'volts across the contact with the coil in',
+        shows: ['burnt'],
       }),
       welded(s, n),
       ...(throwsTwo(s)
@@ -99,7 +101,7 @@ export const relay: PartKind = {
               'closed',
               `both throws of relay contact ${n} joined by weld or char`,
               1,
-              { cause: 'a load beyond its rating, heat on the board' },
+              { cause: 'a load beyond its rating, heat on the board', shows: ['charred'] },
             ),
           ]
         : []),

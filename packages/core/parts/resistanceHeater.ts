@@ -34,7 +34,7 @@ export const resistanceHeater = (
     return [fixed('element', '1', '2', 'load', impedance(complex(ohms), ohms)), toFrame('1')]
   },
   faults: (s) => [
-    opens('element', `${words} open`, 1.5, { prove: 'ohms across it, isolated' }),
+    opens('element', `${words} open`, 1.5, { prove: 'ohms across it, isolated', shows: ['broken'] }),
     hasOhms(
       'element-part',
       'element',

@@ -20,7 +20,7 @@ export const sequencer: PartKind = {
   breaksLine: true,
   likelier: ['wear', 'cold-weather'],
   ratings: [['contacts', 'Contacts']],
-  lookWords: () => ['pulled-in', 'dropped-out', 'burnt'],
+  lookWords: () => ['pulled-in', 'dropped-out'],
   settings: { contacts: 2, volts: 24, ohms: 60 },
   moving: 'make1',
   terminals: (s) => [
@@ -49,8 +49,10 @@ export const sequencer: PartKind = {
     opens('coil', 'sequencer heater open', 1.5, { prove: 'ohms across H1 and H2, a lead off' }),
     shorts('coil-shorted', 'coil', 0.6, 'sequencer heater shorted', 0.4),
     ...poleNumbers(s.number('contacts')).flatMap((n) => [
-      opens(`make${n}`, `sequencer contact ${n} does not make`, 1),
-      sticks(`make${n}-welded`, [`make${n}`], 'closed', `sequencer contact ${n} stuck closed`, 0.9),
+      opens(`make${n}`, `sequencer contact ${n} does not make`, 1, { shows: ['burnt'] }),
+      sticks(`make${n}-welded`, [`make${n}`], 'closed', `sequencer contact ${n} stuck closed`, 0.9, {
+        shows: ['burnt'],
+      }),
     ]),
   ],
   looks: (now) => [now.is.make1 === 'closed' ? 'pulled-in' : 'dropped-out'],

@@ -1,6 +1,7 @@
 import { impedanceForVoltAmperes } from '../electric/complex'
 import { impedance, rectified } from '../electric/law'
 import { contact, fixed, memory, position } from './contact'
+import { isHeatingCall, type HeatingCall } from './heatingCall'
 import { misset, opens, sticks } from './fault'
 import type { Now, PartKind } from './kind'
 import type { Settings } from './settings'
@@ -27,13 +28,9 @@ function driven({ settings, call }: Now): ReadonlySet<string> {
     case 'cool1':
     case 'cool2':
       return new Set(inCooling(setUp, call))
-    case 'heat1':
-    case 'heat2':
-    case 'emergency':
-    case 'defrost':
-      return new Set(setUp.isHeatPump ? inHeatPumpHeating(setUp, call) : inHeating(setUp, call))
     default:
-      return new Set()
+      if (!isHeatingCall(call)) return new Set()
+      return new Set(setUp.isHeatPump ? inHeatPumpHeating(setUp, call) : inHeating(setUp, call))
   }
 }
 
@@ -53,15 +50,13 @@ const inCooling = ({ isHeatPump, hasTwoStages, changeover }: SetUp, call: 'cool1
   ...when(isHeatPump && changeover === 'O', 'O'),
 ]
 
-type Heating = 'heat1' | 'heat2' | 'emergency' | 'defrost'
-
-const inHeating = ({ drivesFanInHeat }: SetUp, call: Heating) => [
+const inHeating = ({ drivesFanInHeat }: SetUp, call: HeatingCall) => [
   ...when(drivesFanInHeat, 'G'),
   'W1',
   ...when(call === 'heat2' || call === 'emergency', 'W2'),
 ]
 
-const inHeatPumpHeating = ({ hasTwoStages, changeover }: SetUp, call: Heating) => [
+const inHeatPumpHeating = ({ hasTwoStages, changeover }: SetUp, call: HeatingCall) => [
   'G',
   ...when(changeover === 'B', 'B'),
   ...when(call !== 'emergency', 'Y1'),

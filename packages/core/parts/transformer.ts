@@ -96,10 +96,12 @@ export const transformer: PartKind = {
     opens('primary', 'primary winding open', 3, {
       cause: 'a short on the secondary, or overload',
       prove: 'ohms across the primary, isolated',
+      shows: ['charred'],
     }),
     opens('secondary', 'secondary winding open', 2, {
       cause: 'a short on the secondary with no fuse',
       prove: 'ohms across the secondary, isolated',
+      shows: ['charred'],
     }),
     makesBadly('secondary-weak', 'secondary', 5, 'secondary connection or turns burnt: sags under load', 0.6),
   ],

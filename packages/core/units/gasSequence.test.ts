@@ -35,7 +35,7 @@ test.each([
   ['IGN:aged', 'code 6 flashes'],
   ['IC.IG-IGN.1:open', 'code 6 flashes'],
   ['GV:coil-open', 'code 6 flashes'],
-  ['GV:no-gas', 'code 6 flashes'],
+  ['GV:stays-shut', 'code 6 flashes'],
   ['FR:dirty', 'code 6 flashes'],
   ['FR:1-grounded', 'code 6 flashes'],
   ['IC.FS-FR.1:open', 'code 6 flashes'],
@@ -52,10 +52,13 @@ test.each([
   expect(stateOf(settled, 'GV/seat')).toBe('shut')
 })
 
-test('an open limit drops the call and runs the blower, in every call', () => {
-  for (const call of ['heat1', 'off'] as const) {
+test('an open limit drops the call and runs the blower; one that waits to be reset does so in every call', () => {
+  for (const [call, fault] of [
+    ['heat1', 'LS1:tripped'],
+    ['off', 'RO:tripped'],
+  ] as const) {
     const circuit = new Circuit(unit, situationOf(unit, call))
-    const settled = circuit.vary(effectsOf('LS1:tripped'))
+    const settled = circuit.vary(effectsOf(fault))
     const state = (link: string) => settled.states[circuit.network.linkNumbers.get(link) ?? -1]
     expect(state('IC/valve')).toBe('open')
     expect(state('IFM/rotor')).toBe('turning')

@@ -67,7 +67,7 @@ export class World {
   look(standing: Standing, part: string): string {
     const settled = this.settled(standing)
     const seen = glanceOf(this.diagram, settled.circuit.looks(settled), part)
-    return (seen || this.faults.find(({ of, shows }) => of === part && shows)?.shows) ?? ''
+    return (seen || this.faults.find(({ of, shows }) => of === part && shows)?.shows?.at(0)) ?? ''
   }
 
   /**

@@ -24,7 +24,7 @@ export function SeenSheet({ visit, open, onSaw, onClose }: SeenSheetProps) {
       {parts.map((part) => (
         <View key={part.id} style={{ gap: space.hair }}>
           <Words strong>{part.words}</Words>
-          <View style={{ flexDirection: 'row', gap: space.small }}>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
             {lookChoices(part.kind, part.settings).map((what) => (
               <Press
                 key={what}
