@@ -169,3 +169,16 @@ test('every place that a tool names in a unit is there, with inputs that the too
       }
   }
 })
+
+test.each(benchTools.map(({ id, example, work }) => [id, example, work] as const))(
+  '%s: its worked example stands, and every number of it matters to its place',
+  (id, example, work) => {
+    const outcome = work(example)
+    expect(outcome.is).toBe('verdict')
+    // without any number that it needs it says which is missing
+    for (const input of Object.keys(tool(id).inputs)) {
+      const rest = Object.fromEntries(Object.entries(example).filter(([name]) => name !== input))
+      expect(work(rest)).toMatchObject({ is: 'problems', problems: [{ input }] })
+    }
+  },
+)

@@ -17,6 +17,7 @@ export const capacitor = benchTool({
   use: 'The motor runs: amps in the start lead and volts across the capacitor say what it still has.',
   source: 'µF = amps × 10⁶ / (2π · f · volts); plate ± 6 %',
   caution: 'Up to 450 V across it while it runs, and it holds its charge: discharge it before it is touched.',
+  example: { load: 6.4, across: 372, plate: 50 },
   inputs: {
     load: amps('Amps in the start lead'),
     across: volts('Volts across the capacitor'),

@@ -9,6 +9,7 @@ export const changeover = benchTool({
   group: 'Economizer',
   use: 'The four changeover methods for the air as it is: which would let outdoor air in?',
   source: 'ASHRAE Fundamentals, chapter 1 (enthalpy of moist air); the controller’s own setting decides',
+  example: { outdoor: 58, outdoorHumidity: 70, returnAir: 75, returnHumidity: 45 },
   inputs: {
     outdoor: fahrenheit('Outdoor air'),
     outdoorHumidity: humidity('Outdoor humidity'),

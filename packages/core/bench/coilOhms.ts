@@ -14,6 +14,7 @@ export const coilOhms = benchTool({
   use: 'A coil has its volts and does nothing, or takes the fuse: is it open, or are its turns joined?',
   source: '24 V contactor coils 5–20 Ω, relay coils 40–150 Ω, 120 V coils 300–2,500 Ω; its own plate first',
   caution: 'Isolated and proven dead, and one lead of the coil off: what is in parallel reads lower.',
+  example: { measured: 0.6, rated: 12 },
   inputs: { measured: ohms('Across the coil'), rated: ohms('As wound') },
   places: (diagram) =>
     atParts(diagram, (part) => {

@@ -10,6 +10,7 @@ export const coilVolts = benchTool({
   group: 'Contactor and relay',
   use: 'A contactor that hums, chatters or stays out: is it the coil or what it is given?',
   source: 'IEC 60947-4-1: 85 to 110 % of rated; below about 75 % it chatters',
+  example: { measured: 17.2, rated: 24 },
   inputs: { measured: volts('Across the coil, called'), rated: ratedVolts('Rated coil', 24) },
   find: ({ measured, rated }) => {
     const share = measured / rated

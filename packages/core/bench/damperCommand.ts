@@ -12,6 +12,7 @@ export const damperCommand = benchTool({
   use: 'What is the damper told to do, and does it do it?',
   source: 'Actuators of 2–10 V dc, or 0–10: shut at the low end, open at 10 V',
   caution: 'Fingers out of the linkage while it has power.',
+  example: { signal: 10, open: 20 },
   inputs: { signal: directVolts('Signal at the actuator'), open: shareOf('Seen open') },
   extras: {
     low: { ...directVolts('Shut at'), usual: 2 },

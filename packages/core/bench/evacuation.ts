@@ -16,6 +16,7 @@ export const evacuation = benchTool({
   use: 'Pump shut off, valve to it closed: is the system tight and dry?',
   caution: 'Never measure insulation on a compressor under vacuum, and never start it.',
   source: 'Practice of the trade: to 500 microns, below 1,000 after ten minutes shut off',
+  example: { began: 500, stood: 900, time: 10 },
   inputs: {
     began: microns('When the pump was shut off'),
     stood: microns('After standing'),

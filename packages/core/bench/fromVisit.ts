@@ -49,6 +49,14 @@ export const conditionsGiven = (
       : [{ kind: 'condition' as const, of, value: given[input] }],
   )
 
+/** A tool's worked example as a sentence: what it was given, and what it says of it. */
+export function exampleWords(tool: BenchTool): string {
+  const entry = calculationEntry(tool, tool.example, '')
+  return entry
+    ? `${entry.given.map(({ what, value }) => `${what} ${value}`).join(', ')}: “${entry.words}”`
+    : ''
+}
+
 /** A tool's work as an entry of the visit, in words and numbers as they are now. */
 export function calculationEntry(
   { title, inputs, extras, work }: BenchTool,

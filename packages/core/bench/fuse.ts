@@ -9,6 +9,7 @@ export const fuse = benchTool({
   group: 'Transformer',
   use: 'A small fuse goes after a while: what current opens it in that time?',
   source: 'Blade and small cartridge fuses (ISO 8820-3), the middle of their range',
+  example: { rating: 3, load: 6 },
   inputs: { rating: fuseAmps('Fuse'), load: amps('Current') },
   places: (diagram) =>
     atParts(diagram, (part) =>

@@ -16,6 +16,7 @@ export const heatRise = benchTool({
   group: 'Electric heat',
   use: 'How much air moves, from what the heater draws and how much warmer the air leaves?',
   source: 'CFM = watts × 3.412 / (1.08 × rise), 1.08 falling with altitude',
+  example: { kw: 9.6, entering: 68, leaving: 95 },
   inputs: {
     kw: kilowatts('Heat'),
     entering: fahrenheit('Air before the heater'),

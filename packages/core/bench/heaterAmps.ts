@@ -48,6 +48,7 @@ export const heaterThreePhase = benchTool({
   group: 'Electric heat',
   use: 'Three line currents of a bank: which element, fuse or line explains them?',
   source: 'Watts go with (volts / rated)²; line = watts / (√3 · volts) with all three elements in',
+  example: { kw: 15, rated: 240, measured: 240, ampsA: 20.8, ampsB: 36.1, ampsC: 20.8 },
   inputs: {
     kw: kilowatts('Rated'),
     rated: ratedVolts('At'),
@@ -82,6 +83,7 @@ export const heaterSinglePhase = benchTool({
   group: 'Electric heat',
   use: 'Is this amperage right for this heater at these volts?',
   source: 'Watts go with (volts / rated)²',
+  example: { kw: 10, rated: 240, measured: 208, load: 36.1 },
   inputs: {
     kw: kilowatts('Rated'),
     rated: ratedVolts('At'),

@@ -10,6 +10,7 @@ export const insulation = benchTool({
     'IEEE 43: at least 5 MΩ for random-wound motors below 1 kV; below 0.1 MΩ shorted for practical purposes',
   caution:
     'Isolated and disconnected from electronics and drives; never a compressor under vacuum; the maker’s rule comes first.',
+  example: { winding: 0.8 },
   inputs: { winding: megohms('Winding to ground') },
   find: ({ winding }): Verdict => {
     const lines = [{ what: 'Measured', value: shown(winding, 'MΩ', winding < 10 ? 2 : 0) }]

@@ -16,6 +16,7 @@ export const mixedAir = benchTool({
   group: 'Economizer',
   use: 'How much outdoor air comes in with the damper as it is?',
   source: 'Share = (return − mixed) / (return − outdoor); ± 1 °F on each sensor',
+  example: { returnAir: 74, mixed: 66, outdoor: 48 },
   inputs: {
     returnAir: fahrenheit('Return air'),
     mixed: fahrenheit('Mixed air'),

@@ -28,6 +28,7 @@ export const modeAmps = benchTool({
   caution:
     'The stand-in is rated as the fuse, never larger, and comes out again before sign-off. Trips at once: leave power off, hunt by ohms.',
   source: 'Full-load amps = VA / V; a healthy coil or board adds less than 1.2 A at 24 V',
+  example: { rating: 40, secondary: 24, off: 0.2, fan: 0.4, cool1: 1, emergency: 6.5 },
   inputs: { rating: voltAmperes('Transformer'), secondary: ratedVolts('Secondary', 24) },
   extras: {
     off: amps('Off'),

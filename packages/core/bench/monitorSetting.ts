@@ -13,6 +13,7 @@ export const monitorSetting = benchTool({
   use: 'Its lamp says fault, or it is being set: would these volts trip it as it is set?',
   source: 'Average within its window of the nominal, largest distance from the average within its unbalance',
   caution: 'Never joined across, not even for a test: it keeps motors from burning on two legs.',
+  example: { voltsA: 203, voltsB: 209, voltsC: 212, nominal: 208 },
   inputs: {
     voltsA: volts('Volts L1–L2'),
     voltsB: volts('Volts L2–L3'),

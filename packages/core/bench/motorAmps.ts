@@ -15,6 +15,7 @@ export const motorAmps = benchTool({
   group: 'Motors and capacitors',
   use: 'Is this amperage right for this motor at these volts?',
   source: 'Power stays: amps rise as volts fall; 40 to 105 % of plate over a year; locked rotor 4 to 6 ×',
+  example: { measured: 17, plate: 15.8, plateVolts: 208, across: 201 },
   inputs: { measured: amps('Amps, running'), plate: amps('On its plate') },
   extras: { plateVolts: ratedVolts('Plate volts'), across: volts('Volts at its terminals') },
   places: (diagram) =>

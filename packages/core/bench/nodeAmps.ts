@@ -11,6 +11,7 @@ export const nodeAmps = benchTool({
   group: 'Electric heat',
   use: 'A heater heats, and its own feed carries too little: add what flows in and out at one point.',
   source: 'What flows into a point flows out of it (Kirchhoff); the clamp ± (2 % + 0.05 A)',
+  example: { load: 20.4, feed: 0, other: 20.4 },
   inputs: { load: amps('In the load’s own lead'), feed: amps('In the feed that belongs to it') },
   extras: { other: amps('In the other wire at that point') },
   find: ({ load, feed, other }) => {

@@ -17,6 +17,7 @@ export const poleDrop = benchTool({
   source: 'Shop rule: above 100 mV watch; above 300 mV, or twice the best pole, replace',
   caution:
     'Volts first: a pole that is open has the whole line across it. Millivolts only where it is closed.',
+  example: { drop1: 40, drop2: 42, drop3: 350, load: 16 },
   inputs: { drop1: millivolts('Pole 1'), drop2: millivolts('Pole 2') },
   extras: { drop3: millivolts('Pole 3'), load: amps('Amps through it') },
   places: (diagram) =>

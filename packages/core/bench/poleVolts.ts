@@ -12,6 +12,7 @@ export const poleVolts = benchTool({
   use: 'It is pulled in and the load does not run: which pole does not pass its leg?',
   source: 'A closed pole has next to nothing across it; what stands across it does not reach the load',
   caution: 'Line voltage on both sides: rated leads and gloves, one hand.',
+  example: { across1: 0.1, across2: 0.1, across3: 54 },
   inputs: { across1: volts('Across pole 1, pulled in'), across2: volts('Across pole 2, pulled in') },
   extras: { across3: volts('Across pole 3, pulled in') },
   places: (diagram) =>

@@ -17,6 +17,7 @@ export const sensor = benchTool({
   group: 'Economizer',
   use: 'Does this sensor lie, and is it of the family that the controller expects?',
   source: 'The two common families of 10 kΩ at 77 °F, by their published points',
+  example: { air: 32, ohms: 29.49 },
   inputs: { air: fahrenheit('Air at the sensor') },
   extras: { ohms: kilohms('Sensor, its leads off'), direct: directVolts('Across it, connected') },
   places: (diagram) =>

@@ -1,4 +1,4 @@
-import { saturationFahrenheit } from '../physics/refrigerant'
+import { refrigerants, saturationFahrenheit } from '../physics/refrigerant'
 import { fahrenheit, psig } from './inputs'
 import { refrigerantInput, refrigerantOf } from './refrigerantInputs'
 import { outOfRange } from './superheat'
@@ -16,6 +16,7 @@ export const subcooling = benchTool({
   caution: 'Ten minutes of running first, condenser clean; it is context, no charging guide.',
   source:
     'Bubble temperature at liquid pressure less liquid line; saturation by the cubic equation of Peng & Robinson (1976)',
+  example: { refrigerant: refrigerants.indexOf('R-410A'), pressure: 317, line: 90 },
   inputs: {
     refrigerant: refrigerantInput,
     pressure: psig('Liquid pressure'),

@@ -1,4 +1,4 @@
-import { saturationFahrenheit } from '../physics/refrigerant'
+import { refrigerants, saturationFahrenheit } from '../physics/refrigerant'
 import { fahrenheit, psig } from './inputs'
 import { refrigerantInput, refrigerantOf } from './refrigerantInputs'
 import { benchTool, shown, type Verdict } from './tool'
@@ -23,6 +23,7 @@ export const superheat = benchTool({
   source:
     'Suction line less dew temperature at suction pressure; saturation by the cubic equation of Peng & Robinson (1976). ' +
     'Fixed bore: target (3 × wet bulb − 80 − outdoor) / 2',
+  example: { refrigerant: refrigerants.indexOf('R-410A'), pressure: 118, line: 52, device: valve },
   inputs: {
     refrigerant: refrigerantInput,
     pressure: psig('Suction pressure'),

@@ -69,6 +69,8 @@ export interface BenchTool {
   readonly inputs: Readonly<Record<string, BenchInput>>
   /** Inputs that may be left out. */
   readonly extras: Readonly<Record<string, BenchInput>>
+  /** Typical numbers, worked out beside the fields. */
+  readonly example: Readonly<Record<string, number>>
   readonly work: (given: Readonly<Record<string, number>>) => Outcome
   /** Where in a unit it can be used. */
   readonly places: (diagram: Diagram) => readonly BenchPlace[]
@@ -78,8 +80,9 @@ export interface BenchTool {
 
 interface Spec<R extends string, O extends string> extends Omit<
   BenchTool,
-  'work' | 'extras' | 'places' | 'inputs'
+  'work' | 'extras' | 'places' | 'inputs' | 'example'
 > {
+  readonly example: NoInfer<Given<R, O>>
   readonly inputs: Readonly<Record<R, BenchInput>>
   readonly extras?: Readonly<Record<O, BenchInput>>
   readonly places?: BenchTool['places']
@@ -99,6 +102,7 @@ export function benchTool<R extends string, O extends string = never>(spec: Spec
     ...rest,
     inputs,
     extras,
+    example: Object.fromEntries(Object.entries<number | undefined>(spec.example).flatMap(defined)),
     places,
     work: (given) => {
       const alone = [
@@ -116,6 +120,9 @@ export function benchTool<R extends string, O extends string = never>(spec: Spec
     },
   }
 }
+
+const defined = ([input, value]: [string, number | undefined]): readonly (readonly [string, number])[] =>
+  value === undefined ? [] : [[input, value]]
 
 function problemOf(
   input: string,

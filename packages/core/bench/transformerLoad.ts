@@ -11,6 +11,7 @@ export const transformerLoad = benchTool({
   group: 'Transformer',
   use: 'How full is the transformer in this call, and does its fuse protect it?',
   source: 'Full load = VA / secondary volts; fuse at most 1.67 × that, unless the diagram says otherwise',
+  example: { rating: 40, secondary: 24, load: 1.1, fuse: 3 },
   inputs: { rating: voltAmperes('Rating'), secondary: ratedVolts('Rated secondary', 24) },
   extras: { load: amps('Secondary amps, measured'), fuse: amps('Control fuse') },
   places: (diagram) =>

@@ -39,6 +39,7 @@ export const transformerTap = benchTool({
   group: 'Transformer',
   use: 'The secondary is low or high with nothing on it: is the primary on the tap for this supply?',
   source: 'Secondary with no load = supply / tap × rated × 1.1 (regulation of small transformers 8–12 %)',
+  example: { supply: 208, secondary: 23.9 },
   inputs: {
     supply: volts('Volts at the primary'),
     secondary: volts('Secondary, nothing on it'),

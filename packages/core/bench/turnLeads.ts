@@ -21,6 +21,7 @@ export const turnLeads = benchTool({
   use: 'The legs draw unevenly. Move all three supply leads on by one terminal and read again.',
   source: 'A leg that moves with the supply is the supply’s; one that stays is the motor’s',
   caution: 'Isolate, lock and prove dead before the leads are moved. Turning all three keeps the direction.',
+  example: { beforeA: 15, beforeB: 14.8, beforeC: 17.2, afterA: 17.1, afterB: 15.1, afterC: 14.7 },
   inputs: {
     beforeA: amps('T1, as it was'),
     beforeB: amps('T2, as it was'),

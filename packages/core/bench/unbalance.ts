@@ -37,6 +37,7 @@ export const unbalance = benchTool({
   group: 'Three phases',
   use: 'Are the legs too far from one another for a motor, and is it the supply or the motor?',
   source: 'NEMA MG-1, 14.36: largest deviation from the average over the average',
+  example: { voltsA: 203, voltsB: 209, voltsC: 212 },
   inputs: { voltsA: volts('Volts L1–L2'), voltsB: volts('Volts L2–L3'), voltsC: volts('Volts L3–L1') },
   extras: { ampsA: amps('Amps L1'), ampsB: amps('Amps L2'), ampsC: amps('Amps L3') },
   places: (diagram) =>

@@ -16,6 +16,7 @@ export const windingOhms = benchTool({
   use: 'It hums, trips or draws unevenly: are its three windings alike?',
   source: 'Whole windings are alike within a few per cent; copper gains 0.39 % a °C',
   caution: 'Isolated and proven dead, its leads off. Never while a compressor is in vacuum.',
+  example: { ohms12: 0.62, ohms23: 0.6, ohms31: 0.31 },
   inputs: { ohms12: ohms('T1 to T2'), ohms23: ohms('T2 to T3'), ohms31: ohms('T3 to T1') },
   extras: { winding: fahrenheit('Winding temperature', roomFahrenheit) },
   places: (diagram) =>

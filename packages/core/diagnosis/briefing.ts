@@ -12,6 +12,7 @@ import { partition } from './outcomes'
 import type { PriorReason, UnitFacts } from './priors'
 import { situationIn } from './proposals'
 import { provingSteps, provingWords } from './proving'
+import { handledAsOne, type SuspectGroup } from './handledAsOne'
 import { sideFindings } from './sideFindings'
 import { beforeEnergising, contradictionOf, doubtOf, phantomWords, storyOf } from './story'
 import { stripsOf, type Strip } from './strip'
@@ -45,6 +46,8 @@ export interface ClearedBrief {
 /** Everything a screen needs of a diagnosis; plain data that crosses from a worker. */
 export interface Briefing {
   readonly suspects: readonly SuspectBrief[]
+  /** The same, those together that are handled as one. */
+  readonly groups: readonly SuspectGroup[]
   readonly cleared: readonly ClearedBrief[]
   readonly asks: readonly Ask[]
   readonly strips: readonly Strip[]
@@ -59,7 +62,7 @@ export interface Briefing {
   readonly delays: readonly { readonly words: string; readonly seconds: number }[]
 }
 
-const shownSuspects = 8
+const shownSuspects = 10
 const shownCleared = 10
 const shownFrom = 0.004
 const clearedBelow = 0.002
@@ -75,8 +78,10 @@ export function brief(
 ): Briefing {
   const diagnosis = diagnose(diagram, file, choosing, facts)
   const strips = stripsOf(diagnosis)
+  const suspects = suspectsShown(diagnosis)
   return {
-    suspects: suspectsShown(diagnosis),
+    suspects,
+    groups: handledAsOne(diagram, suspects),
     cleared: clearedShown(diagnosis),
     asks: diagnosis.next.map((step) => askOf(diagnosis, step)),
     strips,

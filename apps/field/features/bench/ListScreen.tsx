@@ -4,7 +4,6 @@ import {
   listEntry,
   listReadings,
   listVerdict,
-  type Answers,
   type BenchList,
   type Found,
 } from '@jokulgale/core/bench/lists/checkList'
@@ -17,6 +16,7 @@ import type { OpenVisit } from '../visit/useVisit'
 import { BenchPage } from './BenchPage'
 import { mayRead } from './mayRead'
 import { StepCard } from './StepCard'
+import { useBegunList } from './useBegunList'
 import { VerdictView } from './VerdictView'
 
 interface ListScreenProps {
@@ -29,11 +29,12 @@ export function ListScreen({ list, visit }: ListScreenProps) {
   const router = useRouter()
   const parts = useMemo(() => (visit ? list.parts(visit.diagram) : []), [list, visit])
   const [part, setPart] = useState(parts[0] ?? '')
-  const [answers, setAnswers] = useState<Answers>({})
+  const { answers, keep: setAnswers } = useBegunList(visit ? `${visit.id} ${list.id} ${part}` : null)
   const steps = useMemo(() => list.steps(visit?.diagram ?? null, part), [list, visit, part])
   const keep = async (on: OpenVisit): Promise<void> => {
     for (const reading of listReadings(steps, answers)) if (mayRead(on, reading)) await on.say(reading)
     await on.say(listEntry(list, steps, answers, part))
+    setAnswers({})
     router.navigate(`/visits/${on.id}`)
   }
   const answer = (step: string, found: Found | null): void => {
@@ -58,10 +59,7 @@ export function ListScreen({ list, visit }: ListScreenProps) {
             label="Where"
             options={parts.map((id) => ({ id, words: `${id} ${partWords(visit.diagram, id)}` }))}
             chosen={part}
-            onChoose={(chosen) => {
-              setPart(chosen)
-              setAnswers({})
-            }}
+            onChoose={setPart}
           />
         </Part>
       ) : null}

@@ -1,7 +1,13 @@
 import { useRouter } from 'expo-router'
 import { useMemo, useState } from 'react'
 import { View } from 'react-native'
-import { calculationEntry, conditionsGiven, filledAt, readingsGiven } from '@jokulgale/core/bench/fromVisit'
+import {
+  calculationEntry,
+  conditionsGiven,
+  exampleWords,
+  filledAt,
+  readingsGiven,
+} from '@jokulgale/core/bench/fromVisit'
 import { benchToolOf } from '@jokulgale/core/bench/index'
 import type { BenchList } from '@jokulgale/core/bench/lists/checkList'
 import { benchListOf } from '@jokulgale/core/bench/lists/index'
@@ -140,6 +146,9 @@ function ToolForm({ tool, visit }: ToolFormProps) {
         ))}
       </View>
       <VerdictView outcome={outcome} hasTyped={Object.keys(typed).length > 0} />
+      <Part title="An example">
+        <Words size="small">{exampleWords(tool)}</Words>
+      </Part>
       <Words size="small" quiet>
         {tool.source}
       </Words>

@@ -1,6 +1,7 @@
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Pressable, View } from 'react-native'
 import type { Briefing, SuspectBrief } from '@jokulgale/core/diagnosis/briefing'
+import type { SuspectGroup } from '@jokulgale/core/diagnosis/handledAsOne'
 import { reasoningOf } from '@jokulgale/core/diagnosis/reasoning'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -32,14 +33,18 @@ export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps)
         {briefing.suspects.length === 0 ? (
           <Words quiet>Too many, and none stands out yet. Take the next reading.</Words>
         ) : null}
-        {briefing.suspects.map((suspect) => (
-          <SuspectRow
-            key={suspect.id}
-            suspect={suspect}
-            suspects={briefing.suspects}
-            visit={visit}
-            onRepaired={onRepaired}
-          />
+        {briefing.groups.map((group) => (
+          <GroupRow key={group.id} group={group}>
+            {group.suspects.map((suspect) => (
+              <SuspectRow
+                key={suspect.id}
+                suspect={suspect}
+                suspects={briefing.suspects}
+                visit={visit}
+                onRepaired={onRepaired}
+              />
+            ))}
+          </GroupRow>
         ))}
       </View>
       {briefing.beside.map((words) => (
@@ -65,6 +70,32 @@ export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps)
           ))}
         </View>
       ) : null}
+    </View>
+  )
+}
+
+/** Suspects that are handled as one thing, under its name and their odds together; a lone one stands for itself. */
+function GroupRow({ group, children }: { readonly group: SuspectGroup; readonly children: ReactNode }) {
+  const palette = usePalette()
+  if (group.suspects.length === 1) return children
+  return (
+    <View role="group" accessibilityLabel={`${group.words}, together ${group.odds}`}>
+      <View
+        style={{
+          flexDirection: 'row',
+          gap: space.small,
+          alignItems: 'baseline',
+          paddingTop: space.medium,
+        }}
+      >
+        <Words strong style={{ flex: 1 }}>
+          {group.words}
+        </Words>
+        <Words size="small" quiet>{`together ${group.odds}`}</Words>
+      </View>
+      <View style={{ borderLeftWidth: 3, borderColor: palette.line, paddingLeft: space.medium }}>
+        {children}
+      </View>
     </View>
   )
 }

@@ -1,4 +1,5 @@
 import { clear, createStore, del, entries, get, set, setMany } from 'idb-keyval'
+import type { Answers } from '@jokulgale/core/bench/lists/checkList'
 import type { Board, Places } from '@jokulgale/contract/places'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import type { Person } from '@jokulgale/contract/session'
@@ -59,6 +60,8 @@ interface Facts {
   places: Places
   board: Board
   device: string
+  /** Lists of the bench that somebody has begun on a visit, by visit, list and part. */
+  lists: Readonly<Record<string, Answers>>
 }
 
 export const readPhoto = (id: string): Promise<KeptPhoto | undefined> => get(id, photos)

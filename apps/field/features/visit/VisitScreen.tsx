@@ -263,7 +263,7 @@ function asksShown(briefing: Briefing | null, wide: boolean) {
     asks: briefing?.asks ?? [],
     story: wide ? '' : (briefing?.story ?? ''),
     warning: wide ? '' : (briefing?.warning ?? ''),
-    leading: briefing?.suspects.find(({ probability }) => probability >= possibleFrom)?.words ?? '',
+    leading: briefing?.groups.find(({ probability }) => probability >= possibleFrom)?.words ?? '',
   }
 }
 

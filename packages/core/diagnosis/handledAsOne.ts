@@ -1,0 +1,73 @@
+import { partOfPoint, partWords, type Diagram } from '../diagram/diagram'
+import type { SuspectBrief } from './briefing'
+import { oddsWords } from './words'
+
+/** Suspects that a person would go to, look at and mend as one thing: a part, its terminals and its leads. */
+export interface SuspectGroup {
+  readonly id: string
+  readonly words: string
+  readonly probability: number
+  readonly odds: string
+  /** Most probable first. */
+  readonly suspects: readonly SuspectBrief[]
+}
+
+interface Gathering {
+  /** The part that the group is around; empty while only a lead is in it. */
+  around: string
+  /** Parts that a lone lead ends on: the first of them to be suspected takes it along. */
+  ends: readonly string[]
+  readonly suspects: SuspectBrief[]
+}
+
+/** A part with more terminals than this is no single thing to go to: its leads stand for themselves. */
+const mostTerminals = 3
+
+/**
+ * Groups suspects by what they are handled with. Two faults at once stand alone; a lead between two suspected parts goes
+ * with the likelier one. Takes suspects in the order of their probability, and gives groups in the order of theirs.
+ */
+export function handledAsOne(diagram: Diagram, suspects: readonly SuspectBrief[]): readonly SuspectGroup[] {
+  const groups: Gathering[] = []
+  for (const suspect of suspects) {
+    const own = groups.find((group) => belongs(diagram, group, suspect))
+    const place = suspect.of.length === 1 ? suspect.of[0] : ''
+    const isPart = diagram.parts.has(place)
+    if (!own) groups.push({ around: isPart ? place : '', ends: endsOf(diagram, place), suspects: [suspect] })
+    else {
+      own.suspects.push(suspect)
+      if (isPart) own.around = place
+    }
+  }
+  return groups.map((group) => shown(diagram, group)).sort((a, b) => b.probability - a.probability)
+}
+
+/** The small parts that a lead ends on. */
+function endsOf({ wires, parts }: Diagram, place: string): readonly string[] {
+  const wire = wires.get(place)
+  if (!wire) return []
+  return [wire.from, wire.to].map(partOfPoint).filter((id) => {
+    const part = parts.get(id)
+    return part !== undefined && part.kind.terminals(part.settings).length <= mostTerminals
+  })
+}
+
+function belongs(diagram: Diagram, { around, ends }: Gathering, { of }: SuspectBrief): boolean {
+  if (of.length !== 1) return false
+  const [place] = of
+  return around === '' ? ends.includes(place) : around === place || endsOf(diagram, place).includes(around)
+}
+
+function shown(diagram: Diagram, { around, suspects }: Gathering): SuspectGroup {
+  const probability = suspects.reduce((sum, suspect) => sum + suspect.probability, 0)
+  const [first] = suspects
+  const withLeads = suspects.some(({ of }) => of[0] !== around)
+  const name = partWords(diagram, around)
+  return {
+    id: first.id,
+    words: suspects.length === 1 ? first.words : withLeads ? `${name}, with its leads` : name,
+    probability,
+    odds: oddsWords(probability),
+    suspects,
+  }
+}
