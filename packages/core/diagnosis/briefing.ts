@@ -13,6 +13,7 @@ import type { PriorReason, UnitFacts } from './priors'
 import { situationIn } from './proposals'
 import { provingSteps, provingWords } from './proving'
 import { handledAsOne, type SuspectGroup } from './handledAsOne'
+import { restartSeconds, restartWords } from './restartLoop'
 import { sideFindings } from './sideFindings'
 import { beforeEnergising, contradictionOf, doubtOf, phantomWords, storyOf } from './story'
 import { stripsOf, type Strip } from './strip'
@@ -35,6 +36,8 @@ export interface SuspectBrief {
   /** What would show it best of all that can be read or seen from here; may be empty. */
   readonly proof: string
   readonly before: string
+  /** How often the unit starts over with it, in the call that is set; empty where it does not. */
+  readonly restarts: string
 }
 
 export interface ClearedBrief {
@@ -119,6 +122,7 @@ function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
       prove,
       proof: provingWords(diagnosis, proofs.get(h)),
       before: beforeEnergising(model.diagram, hypothesis),
+      restarts: restartWords(restartSeconds(diagnosis, h)),
       explains: told
         .filter(({ gain }) => gain > speaks)
         .map(({ piece }) => evidenceWords(model.diagram, piece)),

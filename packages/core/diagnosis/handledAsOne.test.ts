@@ -30,6 +30,7 @@ const suspect = (probability: number, ...of: readonly string[]): SuspectBrief =>
   prove: '',
   proof: '',
   before: '',
+  restarts: '',
 })
 
 test('leads go with the switch that they end on, the likelier one; boards and pairs take nothing along', () => {

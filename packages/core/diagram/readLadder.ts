@@ -23,6 +23,7 @@ import type {
   WrittenSetting,
 } from './ladderStatement'
 import { nearest } from './nearest'
+import { parsed } from './parsed'
 import { unsoundWiring } from './soundness'
 
 /** One thing wrong with a ladder text: where, and what to do. */
@@ -73,17 +74,12 @@ export function knownLadder(text: string): Diagram {
   return diagram
 }
 
-function statementsOf(text: string): readonly Statement[] {
-  try {
-    return parse(text.replaceAll('\r\n', '\n'))
-  } catch (error) {
-    if (error instanceof Error && 'location' in error) {
-      const { start } = error.location as { start: { line: number; column: number } }
-      throw new DiagramError([{ line: start.line, message: `column ${start.column}: ${error.message}` }])
-    }
-    throw error
-  }
-}
+const statementsOf = (text: string): readonly Statement[] =>
+  parsed(
+    parse,
+    text,
+    ({ line, column, message }) => new DiagramError([{ line, message: `column ${column}: ${message}` }]),
+  )
 
 class Reader {
   private readonly problems: DiagramProblem[] = []

@@ -1,3 +1,4 @@
+import { parsed } from '../diagram/parsed'
 import { parse } from '../generated/familyParser'
 import type {
   ChoiceStatement,
@@ -43,12 +44,16 @@ export class FamilyError extends Error {
 
 /** Reads a family's text: a first line `family NAME "words"`, options, choices, and guarded ladder text. */
 export function readFamily(text: string): Family {
-  const [head, ...rest] = text.split('\n')
+  const [head, ...rest] = text.split(/\r?\n/)
   const named = /^family ([a-z][a-z0-9-]*) "([^"]*)"$/.exec(head)
   if (!named) throw new FamilyError('line 1: start the text with a line family NAME "words"')
   const [, id, words] = named
   // the parser keeps the numbers of the lines: the first one is read here
-  const statements = parse(['', ...rest].join('\n'))
+  const statements = parsed(
+    parse,
+    ['', ...rest].join('\n'),
+    ({ line, column, message }) => new FamilyError(`line ${line}, column ${column}: ${message}`),
+  )
   const options = statements.filter((each): each is OptionStatement => each.is === 'option')
   const choices = statements.filter((each): each is ChoiceStatement => each.is === 'choice')
   const lines = statements.filter((each): each is TextStatement => each.is === 'text').slice(1)

@@ -200,6 +200,7 @@ function SuspectRow({
               {words}
             </Notice>
           ))}
+          {suspect.restarts ? <Words size="small">{suspect.restarts}</Words> : null}
           {suspect.proof ? <Words size="small">{`Would show it: ${suspect.proof}`}</Words> : null}
           {suspect.prove ? <Words size="small">{`Prove it: ${suspect.prove}`}</Words> : null}
           {suspect.cause ? <Words size="small">{`Usual cause: ${suspect.cause}`}</Words> : null}

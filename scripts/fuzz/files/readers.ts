@@ -1,0 +1,101 @@
+import Papa from 'papaparse'
+import { Circuit } from '@jokulgale/core/circuit/circuit'
+import { situationOf } from '@jokulgale/core/circuit/situation'
+import type { Diagram } from '@jokulgale/core/diagram/diagram'
+import { UnknownNameError } from '@jokulgale/core/diagram/nearest'
+import { DiagramError, readLadder } from '@jokulgale/core/diagram/readLadder'
+import { FamilyError, readFamily } from '@jokulgale/core/families/family'
+import { CaseFileError, readCaseFile } from '@jokulgale/core/formats/caseFile'
+import { dropOutsOf, MeterCsvError, readMeterCsv } from '@jokulgale/core/formats/meterCsv'
+import { familyTexts } from '@jokulgale/core/generated/familyTexts'
+import { listedUnits, mappingOf } from '@jokulgale/core/places/unitList'
+import { builtInUnit, builtInUnitIds, builtInUnitText } from '@jokulgale/core/units/index'
+import { ForbiddenActionError } from '@jokulgale/core/visit/actions'
+import { EvidenceError, gather } from '@jokulgale/core/visit/evidence'
+
+/** A format that is read: files of it that are right, and what becomes of one. */
+export interface Reader {
+  readonly format: string
+  readonly right: readonly string[]
+  /** Uses the file as the product does. Throws only what `refuses` names. */
+  readonly take: (text: string) => void
+  readonly refuses: readonly (new (...args: never[]) => Error)[]
+}
+
+/** A drawing that was accepted is built and settled in its first call. */
+function settle(diagram: Diagram): void {
+  const [call] = diagram.calls
+  new Circuit(diagram, situationOf(diagram, call.id))
+}
+
+const rooftop = builtInUnit('rooftop-two-stage')
+
+const caseFile = JSON.stringify({
+  unit: 'rooftop-two-stage',
+  complaint: 'not-cooling',
+  entries: [
+    { kind: 'call', call: 'cool1' },
+    { kind: 'condition', of: 'outdoorDryBulb', value: 88 },
+    { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'TB.C', value: 25.8 },
+    { kind: 'observation', what: 'code', of: 'IC', words: '2 flashes' },
+    { kind: 'power', is: 'isolated' },
+    { kind: 'reading', meter: 'ohms', from: 'CC1.A1', to: 'CC1.A2', value: null },
+    { kind: 'action', do: 'lift', of: 'CC1.A1' },
+    { kind: 'repair', of: 'LPS1' },
+  ],
+})
+
+const meterLog = [
+  'seconds,LPS1.1,LPS1.2,CC1.A1',
+  ...Array.from({ length: 40 }, (_, k) => `${k},25.8,${k % 7 === 3 ? 0 : 25.7},${k % 7 === 3 ? 0 : 25.6}`),
+].join('\n')
+
+const unitList = [
+  'site;unit;address;type;serial;installed',
+  ...Array.from({ length: 30 }, (_, k) => `Skerry House;RTU-${k};1 Quay;rooftop-480;S${k};201${k % 10}`),
+].join('\n')
+
+export const readers: readonly Reader[] = [
+  {
+    format: 'ladder text',
+    right: builtInUnitIds.map(builtInUnitText),
+    take: (text) => {
+      settle(readLadder(text))
+    },
+    refuses: [DiagramError],
+  },
+  {
+    format: 'family of units',
+    right: Object.values(familyTexts),
+    take: (text) => {
+      const family = readFamily(text)
+      for (const { values } of family.choices.slice(0, 1)) readLadder(family.ladderOf(values))
+    },
+    refuses: [FamilyError, DiagramError],
+  },
+  {
+    format: 'case (JSON)',
+    right: [caseFile],
+    take: (text) => {
+      gather(rooftop, readCaseFile(text))
+    },
+    refuses: [CaseFileError, EvidenceError, UnknownNameError, ForbiddenActionError],
+  },
+  {
+    format: 'log of a meter (CSV)',
+    right: [meterLog],
+    take: (text) => {
+      dropOutsOf(readMeterCsv(text, 'TB.C'))
+    },
+    refuses: [MeterCsvError],
+  },
+  {
+    format: 'list of units (CSV)',
+    right: [unitList],
+    take: (text) => {
+      const [heads = [], ...rows] = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' }).data
+      listedUnits(rows, mappingOf(heads), [{ id: 'rooftop-480', title: 'Large rooftop unit' }], '', 2099)
+    },
+    refuses: [],
+  },
+]
