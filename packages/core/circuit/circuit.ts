@@ -25,6 +25,7 @@ export interface Settled extends Settlement {
 export interface MetPhase {
   readonly held: readonly Effect[]
   readonly weight: number
+  readonly between: boolean
 }
 
 interface Solved {
@@ -113,9 +114,10 @@ export class Circuit {
   phases(settled: Settled): readonly MetPhase[] {
     const met: MetPhase[] = []
     for (const { part, now } of this.settling.feeling(settled, settled.states, settled.overrides))
-      for (const { states, weight } of part.kind.phases?.(now) ?? [])
+      for (const { states, weight, between = false } of part.kind.phases?.(now) ?? [])
         met.push({
           weight,
+          between,
           held: [
             ...Object.entries(states).map(([branch, state]) => ({
               does: 'hold' as const,

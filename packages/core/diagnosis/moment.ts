@@ -90,10 +90,15 @@ export class Moment {
         0.9,
         phases.reduce((sum, { weight }) => sum + weight, first),
       )
-    const standing = phases.map(({ held: more, weight }): Met => ({
-      versions: [this.model.version(h, 'drawn', [...held, ...more])],
-      weight,
-    }))
+    const standing = phases.flatMap(({ held: more, weight, between }): readonly Met[] => {
+      const version = this.model.version(h, 'drawn', [...held, ...more])
+      return between
+        ? [
+            { versions: [version], weight: weight / 2 },
+            { versions: [settled, version], weight: weight / 2 },
+          ]
+        : [{ versions: [version], weight }]
+    })
     const tripping = this.situation.trips(settled)
     if (!isShorted && tripping.length > 0 && isSlow(tripping))
       return [

@@ -26,10 +26,10 @@ export const defrostThermostat: PartKind = {
     return { contact: position(temperatureFelt(now, 77) < turningPoint) }
   },
   faults: () => [
-    opens('contact', 'defrost thermostat does not close: the coil ices over', 1.5, {
+    opens('contact', 'does not close: the coil ices over', 1.5, {
       prove: 'ohms across it with the coil iced: it should be closed',
     }),
-    sticks('stuck', ['contact'], 'closed', 'defrost thermostat stuck closed: defrosts a clear coil', 0.6),
+    sticks('stuck', ['contact'], 'closed', 'stuck closed: defrosts a clear coil', 0.6),
   ],
   touched: touchEffects,
   testBridge: 'momentary',

@@ -34,12 +34,12 @@ export const flameRod: PartKind = {
     return { flame: now.followed === 'lit' ? strength : 'out' }
   },
   faults: () => [
-    misset('dirty', 'surface', 'dirty', 'flame rod dirty: flame burns and is not proven', 3, {
+    misset('dirty', 'surface', 'dirty', 'dirty: the flame burns and is not proven', 3, {
       class: 'fouled',
       cause: 'soot, oxide, a coat from household vapours; a burner that touches the rod no more',
       prove: 'volts DC from flame sense to common while it burns; polish the rod and read again',
     }),
-    grounds('1', 'flame rod on metal: porcelain cracked or bent against the burner', 1, {
+    grounds('1', 'on metal: porcelain cracked, or bent against the burner', 1, {
       prove: 'ohms from rod to metal, its lead off',
     }),
   ],

@@ -8,7 +8,7 @@ export const gasValve = solenoid({
   va: 9,
   ohms: 32,
   seatFaults: [
-    staysShut('gas valve fed, and no gas at the burner', 1.5, {
+    staysShut('fed, and no gas at the burner', 1.5, {
       cause: 'cock shut, pressure low or none, valve stuck',
       prove: 'gas pressure at the valve’s inlet and outlet, by whoever is licensed for gas',
     }),

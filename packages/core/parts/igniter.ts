@@ -42,7 +42,7 @@ export const igniter: PartKind = {
     return { burner: gas && (hot || now.is.burner === 'lit') ? 'lit' : 'out' }
   },
   faults: (s) => [
-    opens('element', 'igniter cracked: open', 3, {
+    opens('element', 'cracked, open', 3, {
       cause: 'age; touched with bare fingers; knocked in handling',
       prove: 'ohms across it, cold, its plug off: an open one reads OL',
     }),
@@ -50,7 +50,7 @@ export const igniter: PartKind = {
       'aged',
       'element',
       (3 * s.number('volts') ** 2) / s.number('watts'),
-      'igniter aged: too cold to light the gas',
+      'aged: too cold to light the gas',
       0.6,
       { prove: 'amps while it warms up, against its watts' },
     ),

@@ -173,6 +173,8 @@ export interface Phase {
   /** State by branch of the part. */
   readonly states: Readonly<Record<string, string>>
   readonly weight: number
+  /** What is read may as well lie between the settled state and this one. */
+  readonly between?: true
 }
 
 /** How the current of a load stands to what is on its plate: the share it differs by in the mean, and the spread. */

@@ -3,7 +3,7 @@ import { impedance } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { Now, PartKind } from './kind'
-import { phasesAreGood } from './phaseMonitor'
+import { otherVolts, phasesAreGood } from './phaseMonitor'
 
 const presentShare = 0.5
 const calledAboveVolts = 14
@@ -35,6 +35,7 @@ export const lineLoadMonitor: PartKind = {
   symbol: 'control',
   guard: true,
   dials: {
+    volts: { words: 'set for nominal', unit: 'V' },
     unbalance: { words: 'unbalance at which it trips', unit: '%' },
     delay: { words: 'delay before it trips', unit: 's' },
   },
@@ -70,15 +71,15 @@ export const lineLoadMonitor: PartKind = {
   senses: () => ({ volts: ['line12', 'line23', 'line31', 'load12', 'load23', 'load31', 'call'] }),
   behave: (now) => ({ contact: position(right(now)) }),
   delays: (s) => [{ branch: 'contact', to: 'closed', seconds: s.number('delay') }],
-  faults: () => [
+  faults: (s) => [
     opens('contact', 'monitor’s contact does not make', 1.5),
     sticks('welded', ['contact'], 'closed', 'monitor’s contact stuck closed', 0.2),
     {
       name: 'set-narrow',
       class: 'setting',
-      words: 'monitor set too narrow',
+      words: 'set for other volts than these, or too narrow',
       prior: 0.5,
-      effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
+      effects: [{ does: 'set', part: '', setting: 'volts', to: otherVolts(s) }],
     },
   ],
   pairs: () => [

@@ -3,6 +3,7 @@ import { complex } from '../electric/complex'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { Now, PartKind, Phasor } from './kind'
+import type { Settings } from './settings'
 
 /**
  * Judges three legs: right order, no leg lost, unbalance within its setting, volts within 12 % of nominal.
@@ -22,6 +23,9 @@ export function phasesAreGood(
   return a.re * b.im - a.im * b.re < 0
 }
 
+/** A nominal that the legs are not within: what a monitor set for other volts takes them by. */
+export const otherVolts = (s: Settings): number => Math.round(1.15 * s.number('volts'))
+
 const good = (now: Now): boolean =>
   phasesAreGood(
     now.volts.sense12,
@@ -39,6 +43,7 @@ export const phaseMonitor: PartKind = {
   symbol: 'control',
   guard: true,
   dials: {
+    volts: { words: 'set for nominal', unit: 'V' },
     unbalance: { words: 'unbalance at which it trips', unit: '%' },
     delay: { words: 'delay before it trips', unit: 's' },
   },
@@ -59,7 +64,7 @@ export const phaseMonitor: PartKind = {
   senses: () => ({ volts: ['sense12', 'sense23', 'sense31'] }),
   behave: (now) => ({ contact: position(good(now)) }),
   delays: (s) => [{ branch: 'contact', to: 'closed', seconds: s.number('delay') }],
-  faults: () => [
+  faults: (s) => [
     opens('contact', 'phase monitor’s contact does not make', 1.8, {
       prove: 'legs right, lamp good, and no volts at its outlet',
     }),
@@ -67,9 +72,9 @@ export const phaseMonitor: PartKind = {
     {
       name: 'set-narrow',
       class: 'setting',
-      words: 'phase monitor set too narrow',
+      words: 'set for other volts than these, or too narrow',
       prior: 0.5,
-      effects: [{ does: 'hold', branch: 'contact', state: 'open' }],
+      effects: [{ does: 'set', part: '', setting: 'volts', to: otherVolts(s) }],
       cause: 'unbalance or volts dial at its end',
     },
   ],

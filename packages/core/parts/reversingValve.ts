@@ -10,7 +10,7 @@ export const reversingValve = solenoid({
   va: 7,
   ohms: 22,
   seatFaults: [
-    staysShut('reversing valve fed and does not shift', 1, { cause: 'slide stuck, pilot blocked', prove }),
-    staysOpen('reversing valve does not shift back', 0.7, { cause: 'slide stuck, pilot blocked', prove }),
+    staysShut('fed, and does not shift', 1, { cause: 'slide stuck, pilot blocked', prove }),
+    staysOpen('does not shift back', 0.7, { cause: 'slide stuck, pilot blocked', prove }),
   ],
 })

@@ -86,7 +86,8 @@ const cannotStart = ({ amps, settings, is }: Now): readonly Phase[] => {
     ...Object.fromEntries(windings.map((winding) => [winding, state])),
   })
   return [
-    { states: standing('stalled'), weight: 0.3 },
+    // how much it makes of its dead leg goes with its slip: all of it running light, half of it at a stand
+    { states: standing('stalled'), weight: 0.3, between: true },
     { states: standing('off'), weight: 0.4 },
   ]
 }

@@ -8,11 +8,11 @@ export const waterValve = solenoid({
   va: 7,
   ohms: 60,
   seatFaults: [
-    staysShut('water valve fed and does not open', 1.5, {
+    staysShut('fed, and does not open', 1.5, {
       cause: 'stem stuck, gears of the actuator stripped, end of stroke lost',
       prove: 'actuator off: the stem moves by hand; warmth behind the valve',
     }),
-    staysOpen('water valve does not close', 1, {
+    staysOpen('does not close', 1, {
       cause: 'spring broken, stem stuck, dirt in the seat',
       prove: 'nothing on its coil, and the pipe behind it stays warm or cold',
     }),

@@ -1,0 +1,46 @@
+import { builtInUnit } from '../units/index'
+import type { EntryBody } from '../visit/entry'
+import { diagnose } from './diagnose'
+
+const unit = builtInUnit('rooftop-480')
+const leaderAfter = (...entries: readonly EntryBody[]): string => {
+  const { model, ranked } = diagnose(unit, { complaint: 'not-cooling', entries })
+  return model.hypotheses[ranked[0]].id
+}
+const volts = (from: string, to: string, value: number): EntryBody => ({
+  kind: 'reading',
+  meter: 'volts',
+  from,
+  to,
+  value,
+})
+
+// half of the line's volts at a stand, nearly all of them running light: by its slip a motor makes anything between
+test.each([250, 290, 340])('%d V to a leg that the motor makes itself is a lost leg', (made) => {
+  const leader = leaderAfter(
+    { kind: 'call', call: 'cool1' },
+    { kind: 'observation', what: 'pulled-in', of: 'CC1' },
+    volts('LF1.L1', 'LF1.L2', 480),
+    volts('CC1.L2', 'CC1.L3', 480),
+    volts('CC1.L1', 'CC1.L2', made),
+    volts('CC1.L1', 'CC1.L3', made),
+  )
+  expect(leader).toMatch(/^LF1:fuse1-open|^LF1\.T1-CC1\.L1:open/)
+})
+
+test('a monitor that flashes over right volts is set for others, or the legs are exchanged', () => {
+  const { model, belief } = diagnose(unit, {
+    complaint: 'not-cooling',
+    entries: [
+      { kind: 'call', call: 'cool1' },
+      { kind: 'observation', what: 'code', of: 'PM', words: 'flashing' },
+      volts('LB.L1', 'LB.L2', 480),
+      volts('LB.L2', 'LB.L3', 481),
+      volts('LB.L3', 'LB.L1', 479),
+      { kind: 'observation', what: 'dropped-out', of: 'CC1' },
+    ],
+  })
+  const shareOf = (id: string) => belief.probability[model.hypotheses.findIndex((each) => each.id === id)]
+  expect(shareOf('PM:set-narrow') + shareOf('SV:reversed')).toBeGreaterThan(0.4)
+  expect(shareOf('PM:set-narrow')).toBeGreaterThan(5 * shareOf('PM:contact-open'))
+})
