@@ -5,6 +5,7 @@ import { knownLadder } from '@jokulgale/core/diagram/readLadder'
 import { entryProblem } from '@jokulgale/core/visit/checkEntry'
 import type { Entry } from '@jokulgale/core/visit/log'
 import { signOffProblems } from '@jokulgale/core/visit/signOff'
+import type { VisitState } from '@jokulgale/core/visit/visitState'
 import { leavingProblems } from '@jokulgale/core/visit/leaving'
 import { closingProblems, foldVisit } from '@jokulgale/core/visit/visitState'
 import { clockColumns, clockOf } from '../db/clockColumns'
@@ -106,20 +107,37 @@ async function untrueSignOffs(
   diagramOf: ReadonlyMap<string, Diagram>,
 ): Promise<readonly { readonly field: string; readonly message: string }[]> {
   const fields: { readonly field: string; readonly message: string }[] = []
+  // a visit's log is read and folded once, however many sign-offs are sent for it
+  const logs = new Map<string, { readonly stored: ReadonlySet<string>; readonly state: VisitState }>()
   for (const [k, { id, visit, body }] of sent.entries()) {
     const diagram = diagramOf.get(visit)
     if (body.kind !== 'sign-off' || !diagram) continue
-    const stored = await loggedOf(db, shopId, visit)
-    if (stored.some((entry) => entry.id === id)) continue
-    const together = sent.filter((entry) => entry.visit === visit).map((entry) => ({ ...entry, by: '' }))
-    const state = foldVisit([...stored, ...together], diagram)
+    const log = logs.get(visit) ?? (await withSent(db, shopId, visit, sent, diagram))
+    logs.set(visit, log)
+    if (log.stored.has(id)) continue
     const [problem] =
       body.outcome === 'repaired'
-        ? signOffProblems(state, diagram)
-        : [...leavingProblems(body), ...closingProblems(state)]
+        ? signOffProblems(log.state, diagram)
+        : [...leavingProblems(body), ...closingProblems(log.state)]
     if (problem !== undefined) fields.push({ field: `entries[${k}].body`, message: problem })
   }
   return fields
+}
+
+/** What of a visit's log is stored, and what the log comes to with what is sent for it. */
+async function withSent(
+  db: Pick<Database, 'select'>,
+  shopId: string,
+  visit: string,
+  sent: readonly SentEntry[],
+  diagram: Diagram,
+): Promise<{ readonly stored: ReadonlySet<string>; readonly state: VisitState }> {
+  const stored = await loggedOf(db, shopId, visit)
+  const together = sent.filter((entry) => entry.visit === visit).map((entry) => ({ ...entry, by: '' }))
+  return {
+    stored: new Set(stored.map(({ id }) => id)),
+    state: foldVisit([...stored, ...together], diagram),
+  }
 }
 
 /** The whole log of a visit. */

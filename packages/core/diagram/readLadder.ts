@@ -310,10 +310,11 @@ class Reader {
           line,
           `isolate ${part}: no such part; nearest: ${nearest(part, this.parts.keys()).join(', ')}`,
         )
+    const wired = new Set([...this.wires.values()].flatMap((wire) => [wire.from, wire.to]))
     for (const part of this.parts.values()) {
       if (!this.zones.has(part.zone))
         this.problem(part.line, `${part.id}: no zone “${part.zone}”; add a line zone ${part.zone} "words"`)
-      this.checkWired(part)
+      this.checkWired(part, wired)
       const follows = part.kind.settings.follows === undefined ? '' : part.settings.text('follows')
       if (follows !== '' && !this.parts.has(follows))
         this.problem(part.line, `${part.id}: follows ${follows}, which is not a part`)
@@ -345,10 +346,9 @@ class Reader {
   }
 
   /** A part with no wire at all floats: it cannot be solved and cannot be meant. */
-  private checkWired(part: Part): void {
-    const own = [...this.points.values()].filter((point) => point.part === part.id)
-    const wired = new Set([...this.wires.values()].flatMap((wire) => [wire.from, wire.to]))
-    if (own.length > 0 && !own.some((point) => wired.has(point.id)))
+  private checkWired(part: Part, wired: ReadonlySet<string>): void {
+    const own = part.kind.terminals(part.settings).map(({ name }) => `${part.id}.${name}`)
+    if (own.length > 0 && !own.some((point) => wired.has(point)))
       this.problem(part.line, `${part.id}: no wire reaches it; wire it or take it out`)
   }
 }
