@@ -6,6 +6,8 @@ import { oddsWords } from './words'
 export interface SuspectGroup {
   readonly id: string
   readonly words: string
+  /** The part that the group is around, as its suspects begin with it; empty for one that stands alone. */
+  readonly around: string
   readonly probability: number
   readonly odds: string
   /** Most probable first. */
@@ -65,6 +67,7 @@ function shown(diagram: Diagram, { around, suspects }: Gathering): SuspectGroup 
   const name = partWords(diagram, around)
   return {
     id: first.id,
+    around: suspects.length === 1 ? '' : name,
     words: suspects.length === 1 ? first.words : withLeads ? `${name}, with its leads` : name,
     probability,
     odds: oddsWords(probability),

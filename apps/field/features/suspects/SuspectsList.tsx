@@ -39,6 +39,7 @@ export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps)
               <SuspectRow
                 key={suspect.id}
                 suspect={suspect}
+                under={group.around}
                 suspects={briefing.suspects}
                 visit={visit}
                 onRepaired={onRepaired}
@@ -141,13 +142,20 @@ function Reasons({ briefing: { reasons } }: { readonly briefing: Briefing }) {
   )
 }
 
+/** A suspect’s words under the name of its part: the name is not said twice. */
+const withoutName = (words: string, name: string): string =>
+  name !== '' && words.startsWith(`${name}: `) ? words.slice(name.length + 2) : words
+
 function SuspectRow({
   suspect,
+  under,
   suspects,
   visit,
   onRepaired,
 }: {
   readonly suspect: SuspectBrief
+  /** What stands over it already and need not be said again. */
+  readonly under: string
   /** All that are shown, for what was weighed against it. */
   readonly suspects: readonly SuspectBrief[]
   readonly visit: OpenVisit
@@ -173,7 +181,7 @@ function SuspectRow({
       >
         <View style={{ flexDirection: 'row', gap: space.small, alignItems: 'baseline' }}>
           <Words style={{ flex: 1 }} strong>
-            {suspect.words}
+            {withoutName(suspect.words, under)}
           </Words>
           <Words size="small" quiet>
             {suspect.odds}
