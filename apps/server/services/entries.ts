@@ -97,8 +97,8 @@ export async function storeEntries(
 }
 
 /**
- * A visit is signed off as repaired only where its log, all that is sent with it included, says so; as left restricted or
- * off only with who was told and until when.
+ * A visit is signed off as repaired only where its log, all that is sent with it included, says so; as left
+ * restricted or off only with who was told and until when.
  */
 async function untrueSignOffs(
   db: Pick<Database, 'select'>,

@@ -1,7 +1,10 @@
 import { ratedVolts, volts } from './inputs'
 import { benchTool, percent, shown } from './tool'
 
-/** AC contactor coils (IEC 60947-4-1): must work from 85 % to 110 % of rated; this trade's pull in at about 75 %. */
+/**
+ * AC contactor coils (IEC 60947-4-1): must work from 85 % to 110 % of rated; this trade's pull in at about 75
+ * %.
+ */
 const band = { least: 0.85, most: 1.1, pullsIn: 0.75 } as const
 
 export const coilVolts = benchTool({

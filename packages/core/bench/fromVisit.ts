@@ -27,7 +27,9 @@ export function filledAt(
   return { ...place.known, ...Object.fromEntries([...measured, ...read]) }
 }
 
-/** What was typed into a tool that is a reading of the unit, and was not read on the visit before: evidence. */
+/**
+ * What was typed into a tool that is a reading of the unit, and was not read on the visit before: evidence.
+ */
 export const readingsGiven = (place: BenchPlace, given: Given, filled: Given): readonly Of<'reading'>[] =>
   Object.entries(place.readings).flatMap(([input, at]) =>
     given[input] === undefined || given[input] === filled[input]

@@ -94,7 +94,9 @@ interface Spec<R extends string, O extends string> extends Omit<
 type Given<R extends string, O extends string> = Readonly<Record<R, number>> &
   Readonly<Partial<Record<O, number>>>
 
-/** Makes a tool of its rule: numbers that are missing or impossible are named before anything is worked out. */
+/**
+ * Makes a tool of its rule: numbers that are missing or impossible are named before anything is worked out.
+ */
 export function benchTool<R extends string, O extends string = never>(spec: Spec<R, O>): BenchTool {
   const { inputs, check, find, places = () => [], ...rest } = spec
   const extras: Readonly<Record<string, BenchInput>> = spec.extras ?? {}

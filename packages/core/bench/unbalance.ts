@@ -18,7 +18,9 @@ const derating = [
   [5, 0.75],
 ] as const
 
-/** Share of its power that a motor may give at an unbalance; null above five per cent, where it must not run. */
+/**
+ * Share of its power that a motor may give at an unbalance; null above five per cent, where it must not run.
+ */
 export function deratingAt(unbalancePercent: number): number | null {
   if (unbalancePercent <= 1) return 1
   const k = derating.findIndex(([at]) => unbalancePercent <= at)

@@ -78,7 +78,10 @@ export class Circuit {
     return known
   }
 
-  /** The circuit with further effects at their first instant: every contact still stands as in the healthy state. */
+  /**
+   * The circuit with further effects at their first instant: every contact still stands as in the healthy
+   * state.
+   */
   atFirst(effects: readonly Effect[]): Settled {
     const overrides = resolveEffects(this.network, effectsDuring(effects, this.situation.call))
     const states = this.healthy.states.map((state, link) => overrides.held.get(link) ?? state)
@@ -108,8 +111,8 @@ export class Circuit {
   }
 
   /**
-   * States besides the settled one that the unit may be met in: what a part says of itself in it, with everything that
-   * acts slowly held where it was. Weights are what is left beside the settled state.
+   * States besides the settled one that the unit may be met in: what a part says of itself in it, with
+   * everything that acts slowly held where it was. Weights are what is left beside the settled state.
    */
   phases(settled: Settled): readonly MetPhase[] {
     const met: MetPhase[] = []
@@ -130,7 +133,9 @@ export class Circuit {
     return met
   }
 
-  /** Everything that acts slowly, held as it stands in the healthy state: for a moment it has not acted yet. */
+  /**
+   * Everything that acts slowly, held as it stands in the healthy state: for a moment it has not acted yet.
+   */
   slowHeld({ overrides }: Settled): readonly Effect[] {
     return this.network.links.flatMap(({ id, part, role }, link): readonly Effect[] =>
       part?.kind.slow && (role === 'fuse' || role === 'contact') && !overrides.held.has(link)

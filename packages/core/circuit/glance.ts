@@ -2,8 +2,8 @@ import type { Diagram } from '../diagram/diagram'
 import { codeIn } from '../parts/codeWord'
 
 /**
- * What is said first of a look at a part, of all that it shows: its code where the unit has a table of them. Empty where a
- * look tells nothing.
+ * What is said first of a look at a part, of all that it shows: its code where the unit has a table of them.
+ * Empty where a look tells nothing.
  */
 export function glanceOf(
   { codes }: Diagram,

@@ -9,8 +9,8 @@ export interface Sequence {
 }
 
 /**
- * What a control that goes through a sequence uses on the way: itself, and the parts that follow something, with their
- * wires. Empty where no control does.
+ * What a control that goes through a sequence uses on the way: itself, and the parts that follow something,
+ * with their wires. Empty where no control does.
  */
 export function sequenceOf({ links, earthNode }: Network, { actors }: Cast): Sequence {
   const isSequenced = actors.some(({ part }) => part.kind.startsFrom)

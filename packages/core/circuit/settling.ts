@@ -210,8 +210,8 @@ export class Settling {
   }
 
   /**
-   * Where settling begins: the healthy state with what is held; the controls of a sequence that something differs in
-   * where they stand before a call.
+   * Where settling begins: the healthy state with what is held; the controls of a sequence that something
+   * differs in where they stand before a call.
    */
   private beginning(overrides: Overrides): { readonly states: string[]; readonly touched: Set<number> } {
     const states = this.states.slice()

@@ -22,10 +22,10 @@ interface Proposal extends Deed {
 }
 
 /**
- * Actions that would tell suspects apart: join hot to a call at the board, bridge a contact for a moment where its kind
- * allows it, warm or cool a sensor, begin a call anew and watch; with the unit isolated, unplug a section or lift a lead and read again. Limits, smoke,
- * gas-safety and high-pressure controls, phase protection and line poles are not on the list at all, and no trip is reset
- * to see whether it comes again.
+ * Actions that would tell suspects apart: join hot to a call at the board, bridge a contact for a moment
+ * where its kind allows it, warm or cool a sensor, begin a call anew and watch; with the unit isolated,
+ * unplug a section or lift a lead and read again. Limits, smoke, gas-safety and high-pressure controls, phase
+ * protection and line poles are not on the list at all, and no trip is reset to see whether it comes again.
  */
 export function deedSteps(all: Search): readonly Step[] {
   const search = amongStrongest(all)
@@ -62,7 +62,9 @@ export function deedSteps(all: Search): readonly Step[] {
 /** Share of the belief that the strongest suspects must hold for the rest to be left aside. */
 const strongestShare = 0.9
 
-/** The search among few suspects: all of them, or the strongest where they hold nearly everything; else none. */
+/**
+ * The search among few suspects: all of them, or the strongest where they hold nearly everything; else none.
+ */
 function amongStrongest(search: Search): Search | null {
   const {
     which,

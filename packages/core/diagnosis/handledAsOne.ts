@@ -26,8 +26,9 @@ interface Gathering {
 const mostTerminals = 3
 
 /**
- * Groups suspects by what they are handled with. Two faults at once stand alone; a lead between two suspected parts goes
- * with the likelier one. Takes suspects in the order of their probability, and gives groups in the order of theirs.
+ * Groups suspects by what they are handled with. Two faults at once stand alone; a lead between two suspected
+ * parts goes with the likelier one. Takes suspects in the order of their probability, and gives groups in the
+ * order of theirs.
  */
 export function handledAsOne(diagram: Diagram, suspects: readonly SuspectBrief[]): readonly SuspectGroup[] {
   const groups: Gathering[] = []

@@ -60,7 +60,9 @@ export interface Sharing extends Coarseness {
   readonly variance: number
 }
 
-/** A share of the predicted value that is a reading's own, where what readings share is told apart from it. */
+/**
+ * A share of the predicted value that is a reading's own, where what readings share is told apart from it.
+ */
 const ownShares: Readonly<Record<Exclude<Meter, 'ohms'>, number>> = {
   volts: 0.015,
   loz: 0.015,
@@ -69,10 +71,16 @@ const ownShares: Readonly<Record<Exclude<Meter, 'ohms'>, number>> = {
   millivolts: 0.35,
 }
 
-/** A few volts that leak onto an open conductor depend on its length and the damp: more than half of them may be missing. */
+/**
+ * A few volts that leak onto an open conductor depend on its length and the damp: more than half of them may
+ * be missing.
+ */
 const faint = { belowVolts: 5, share: 0.8 } as const
 
-/** Variance of a reading that is its own: the meter, this place of this unit, and the digits that were left out. */
+/**
+ * Variance of a reading that is its own: the meter, this place of this unit, and the digits that were left
+ * out.
+ */
 export function ownVariance(meter: Exclude<Meter, 'ohms'>, predicted: number, coarse: Coarseness): number {
   const isFaint = meter === 'volts' && predicted < faint.belowVolts
   const part = (isFaint ? faint.share : ownShares[meter]) * predicted

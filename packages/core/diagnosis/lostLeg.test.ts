@@ -15,7 +15,8 @@ const volts = (from: string, to: string, value: number): EntryBody => ({
   value,
 })
 
-// half of the line's volts at a stand, nearly all of them running light: by its slip a motor makes anything between
+// half of the line's volts at a stand, nearly all of them running light: by its slip a motor makes anything
+// between
 test.each([250, 290, 340])('%d V to a leg that the motor makes itself is a lost leg', (made) => {
   const leader = leaderAfter(
     { kind: 'call', call: 'cool1' },

@@ -4,28 +4,38 @@ import type { UnitModel } from './predictor'
 import { hasRange, isShort, type Resistance } from './resistance'
 import type { SituationModel, Trip } from './situationModel'
 
-/** A state in which the unit may be met: one version of a hypothesis, or anything between several in a row. */
+/**
+ * A state in which the unit may be met: one version of a hypothesis, or anything between several in a row.
+ */
 export interface Met {
   readonly versions: readonly number[]
   readonly weight: number
 }
 
-/** How often what a short trips is met before it has tripped: a clamp is on the wire, a stand-in is just in. */
+/**
+ * How often what a short trips is met before it has tripped: a clamp is on the wire, a stand-in is just in.
+ */
 const firstShare = 0.25
 
-/** An overload of so many seconds is met before it has tripped anything as often as after; share of the first. */
+/**
+ * An overload of so many seconds is met before it has tripped anything as often as after; share of the first.
+ */
 const slowFromSeconds = 10
 const beforeSlowTrip = 0.5
 
 const isSlow = (trips: readonly Trip[]): boolean => trips.every(({ seconds }) => seconds >= slowFromSeconds)
 
-/** Whether and how a hypothesis had tripped things before anybody arrived: at which of its resistances, or not at all. */
+/**
+ * Whether and how a hypothesis had tripped things before anybody arrived: at which of its resistances, or not
+ * at all.
+ */
 export type Blown = Resistance | 'not'
 const resistances: readonly Resistance[] = ['drawn', 'least', 'most']
 
 /**
- * The unit at one moment of a visit, under any of its hypotheses: what has tripped in the runs before stays so until
- * somebody puts it back, a short has another resistance each time it is met, a motor may stand and hum.
+ * The unit at one moment of a visit, under any of its hypotheses: what has tripped in the runs before stays
+ * so until somebody puts it back, a short has another resistance each time it is met, a motor may stand and
+ * hum.
  */
 export class Moment {
   readonly situation: SituationModel
@@ -49,7 +59,10 @@ export class Moment {
     return this.model.mayTrip(h) && this.everyCall.some((situation) => situation.trips(h).length > 0)
   }
 
-  /** The ways in which a hypothesis may have tripped things before anybody arrived: which opens depends on its ohms. */
+  /**
+   * The ways in which a hypothesis may have tripped things before anybody arrived: which opens depends on its
+   * ohms.
+   */
   waysBlown(h: number): readonly Resistance[] {
     const ways = new Map<string, Resistance>()
     for (const resistance of resistances) {
@@ -70,7 +83,9 @@ export class Moment {
     return this.model.version(h, 'drawn', circuit.slowHeld(circuit.healthy))
   }
 
-  /** The number to predict with: the hypothesis with what it has tripped, before arrival too where `blown`. */
+  /**
+   * The number to predict with: the hypothesis with what it has tripped, before arrival too where `blown`.
+   */
   asTripped(h: number, blown: Blown): number {
     return this.model.version(h, 'drawn', this.held(h, blown))
   }

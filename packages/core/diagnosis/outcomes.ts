@@ -107,7 +107,9 @@ function enlarged(from: Float64Array, size: number): Float64Array<ArrayBuffer> {
   return larger
 }
 
-/** What each suspect has a look at a part say, as a number for the situation's `glanceWord`, by hypothesis. */
+/**
+ * What each suspect has a look at a part say, as a number for the situation's `glanceWord`, by hypothesis.
+ */
 export type Glances = Float64Array
 
 /** Entropy of the word that a look would give, bits; nought when the look may need other words. */

@@ -73,7 +73,10 @@ const outOfReach = ({ model, findings }: Search, ...points: readonly string[]): 
 
 const manySuspects = 120
 
-/** The numbers to predict suspects with, where something that they have tripped stays so; null where all are themselves. */
+/**
+ * The numbers to predict suspects with, where something that they have tripped stays so; null where all are
+ * themselves.
+ */
 function standsIn(
   { model, belief }: Search,
   standing: Standing,

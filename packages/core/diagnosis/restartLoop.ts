@@ -10,8 +10,8 @@ const watchedSeconds = 3600
 const playedFrom = 0.1
 
 /**
- * Seconds after which a unit with a suspect in it starts over again, by itself, in the call that is set; null where it
- * comes to rest, or where the suspect is too faint to be worth playing through.
+ * Seconds after which a unit with a suspect in it starts over again, by itself, in the call that is set; null
+ * where it comes to rest, or where the suspect is too faint to be worth playing through.
  */
 export function restartSeconds({ model, belief, findings }: Diagnosis, hypothesis: number): number | null {
   const { now } = findings

@@ -210,8 +210,8 @@ export class SituationModel {
   }
 
   /**
-   * The word that a look at a part gives at a glance, by hypothesis: as a number for `glanceWord`. Others are left as
-   * they were.
+   * The word that a look at a part gives at a glance, by hypothesis: as a number for `glanceWord`. Others are
+   * left as they were.
    */
   glances(part: string, which: readonly number[]): Float64Array {
     const { values, done } = this.numbers(`look ${part}`)
@@ -245,7 +245,10 @@ export class SituationModel {
     return known
   }
 
-  /** States besides the settled one that the unit may be met in: a motor that stands and hums, or has tripped inside. */
+  /**
+   * States besides the settled one that the unit may be met in: a motor that stands and hums, or has tripped
+   * inside.
+   */
   phases(hypothesis: number): readonly MetPhase[] {
     const known = this.knownPhases[hypothesis] ?? this.circuit.phases(this.settle(hypothesis))
     this.knownPhases[hypothesis] = known

@@ -4,8 +4,8 @@ import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import { boardHot, callTerminals } from './roles'
 
 /**
- * Weights of what goes wrong with wires, against each other: inside a panel, in a harness from one section of the unit to
- * another, and in a cable in the field, where staples, tools and teeth get at it.
+ * Weights of what goes wrong with wires, against each other: inside a panel, in a harness from one section of
+ * the unit to another, and in a cable in the field, where staples, tools and teeth get at it.
  */
 const wireWeights = {
   panel: { open: 0.08, ground: 0.03, crossed: 0 },

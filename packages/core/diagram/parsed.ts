@@ -12,8 +12,8 @@ interface Located {
 const isLocated = (error: unknown): error is Error & Located => error instanceof Error && 'location' in error
 
 /**
- * What a generated parser makes of a text, whatever its line ends; what it cannot read goes to `refuse`, which says so in
- * the format's own words.
+ * What a generated parser makes of a text, whatever its line ends; what it cannot read goes to `refuse`,
+ * which says so in the format's own words.
  */
 export function parsed<T>(
   parse: (text: string) => T,

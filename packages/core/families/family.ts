@@ -136,7 +136,9 @@ function checkChosen(options: readonly OptionStatement[], chosen: Chosen): void 
   }
 }
 
-/** Every condition names an option and values that there are: a slip would leave a line out without a word. */
+/**
+ * Every condition names an option and values that there are: a slip would leave a line out without a word.
+ */
 function checkConditions(statements: readonly FamilyStatement[], options: readonly OptionStatement[]): void {
   const known = new Map(options.map(({ id, values }) => [id, new Set(values.map((value) => value.id))]))
   const problems = statements.flatMap((statement) =>

@@ -17,7 +17,8 @@ const steps = ['standby', 'refused', 'purge', 'warm-up', ...trials, 'flame', 'lo
 type Step = (typeof steps)[number]
 
 /**
- * Seconds of each step of the sequence, the middle of what is usual, and for how long it goes on without power.
+ * Seconds of each step of the sequence, the middle of what is usual, and for how long it goes on without
+ * power.
  */
 const seconds = {
   purge: 20,
@@ -97,10 +98,11 @@ const input = (name: string, from: string, ohms: number) =>
   fixed(name, from, 'C', 'load', impedance(complex(ohms), ohms))
 
 /**
- * Gas control with an igniter and a flame rod. A heat call on `W` with the limit string `LI`–`LO` closed and the draft
- * switch open starts the inducer (`IND1`–`IND2`); draft proven on `PS`, it purges, warms the igniter on `IG`, and feeds
- * the gas valve from `MV` for a trial. Flame felt on `FS`, it goes on and calls the blower from `BL`; none, it tries
- * again and then locks out. An open limit drops the call and runs the blower. Between trials it does not purge anew.
+ * Gas control with an igniter and a flame rod. A heat call on `W` with the limit string `LI`–`LO` closed and
+ * the draft switch open starts the inducer (`IND1`–`IND2`); draft proven on `PS`, it purges, warms the
+ * igniter on `IG`, and feeds the gas valve from `MV` for a trial. Flame felt on `FS`, it goes on and calls
+ * the blower from `BL`; none, it tries again and then locks out. An open limit drops the call and runs the
+ * blower. Between trials it does not purge anew.
  */
 export const burnerControl: PartKind = {
   kind: 'burner-control',

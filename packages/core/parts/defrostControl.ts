@@ -15,9 +15,9 @@ const passedAmps = 0.05
 const hasSensor = (s: Settings): boolean => s.text('sensor') === 'switch'
 
 /**
- * Defrost control of a heat pump: passes `Y` on to the contactor at `CC`, drives the reversing valve at `RV` from `O` or
- * in defrost, calls auxiliary heat at `W2` in defrost, and rests the outdoor fan (`F1`–`F2`) meanwhile. With a defrost
- * thermostat on `DT1`–`DT2` it defrosts by its timer only while that is closed.
+ * Defrost control of a heat pump: passes `Y` on to the contactor at `CC`, drives the reversing valve at `RV`
+ * from `O` or in defrost, calls auxiliary heat at `W2` in defrost, and rests the outdoor fan (`F1`–`F2`)
+ * meanwhile. With a defrost thermostat on `DT1`–`DT2` it defrosts by its timer only while that is closed.
  */
 export const defrostControl: PartKind = {
   kind: 'defrost-control',

@@ -6,7 +6,10 @@ import { temperatureFelt, touchEffects, untouched } from './touch'
 /** Degrees between closing and opening again, °F: frost is melted before it opens. */
 const differential = 25
 
-/** Defrost thermostat on the outdoor coil: closes when the coil is cold enough to frost, and opens when it is clear. */
+/**
+ * Defrost thermostat on the outdoor coil: closes when the coil is cold enough to frost, and opens when it is
+ * clear.
+ */
 export const defrostThermostat: PartKind = {
   kind: 'defrost-thermostat',
   words: 'defrost thermostat',

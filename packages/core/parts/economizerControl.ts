@@ -66,10 +66,14 @@ function outdoorAirIsGood(now: Now): boolean {
 const isCalled = (now: Now, input: 'input1' | 'input2' | 'fanInput'): boolean =>
   now.volts[input].size >= calledAboveVolts
 
-/** Ohms between which a 10 kΩ thermistor can be at any weather; beyond them it, or a lead of it, is broken. */
+/**
+ * Ohms between which a 10 kΩ thermistor can be at any weather; beyond them it, or a lead of it, is broken.
+ */
 const believable = { least: 500, most: 200_000 } as const
 
-/** A controller that watches its sensors gives up free cooling when one is lost; others take it for cold air. */
+/**
+ * A controller that watches its sensors gives up free cooling when one is lost; others take it for cold air.
+ */
 function keepsOutFor(now: Now, ...inputs: readonly string[]): boolean {
   if (now.settings.text('lostSensor') !== 'locks-out') return false
   return inputs.some((input) => {
@@ -147,9 +151,9 @@ const changeoverFaults = (humidity: boolean): readonly PartFault[] => [
 ]
 
 /**
- * Economizer controller: takes Y1 and Y2 first. Outdoor air good enough: opens the damper and keeps the first call, and
- * gives the first compressor to the second; otherwise passes both back on `Y1O`, `Y2O`. Sensors on `SO±` (outdoor),
- * `SR±` (return) and, where fitted, `SM±` (mixed air, its low limit), actuator on `A±`.
+ * Economizer controller: takes Y1 and Y2 first. Outdoor air good enough: opens the damper and keeps the first
+ * call, and gives the first compressor to the second; otherwise passes both back on `Y1O`, `Y2O`. Sensors on
+ * `SO±` (outdoor), `SR±` (return) and, where fitted, `SM±` (mixed air, its low limit), actuator on `A±`.
  */
 export const economizerControl = (
   kind: string,

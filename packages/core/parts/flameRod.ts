@@ -7,7 +7,10 @@ import type { PartKind } from './kind'
 const clean = 4
 const dirty = 0.4
 
-/** Flame rod: in the flame of the burner that it follows, a direct current of microamperes flows from it to metal. */
+/**
+ * Flame rod: in the flame of the burner that it follows, a direct current of microamperes flows from it to
+ * metal.
+ */
 export const flameRod: PartKind = {
   kind: 'flame-rod',
   words: 'flame rod',

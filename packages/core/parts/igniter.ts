@@ -10,8 +10,8 @@ const lightsFrom = 0.75
 const coldShare = 0.4
 
 /**
- * Hot-surface igniter: warm, and with the gas valve that it follows open, it lights the burner, and the flame stands
- * until the valve closes.
+ * Hot-surface igniter: warm, and with the gas valve that it follows open, it lights the burner, and the flame
+ * stands until the valve closes.
  */
 export const igniter: PartKind = {
   kind: 'igniter',

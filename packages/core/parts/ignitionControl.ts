@@ -7,9 +7,9 @@ import type { PartKind, Wants } from './kind'
 const calledAboveVolts = 16
 
 /**
- * Ignition control of a gas section whose igniter and flame are not on the drawing: a heat call on `W` with its limit
- * string `LI`–`LO` closed starts the inducer (line contact `IND1`–`IND2`); draft proven on `PS`, it feeds the gas valve
- * from `MV`. One that proves the flame is `burner-control`.
+ * Ignition control of a gas section whose igniter and flame are not on the drawing: a heat call on `W` with
+ * its limit string `LI`–`LO` closed starts the inducer (line contact `IND1`–`IND2`); draft proven on `PS`, it
+ * feeds the gas valve from `MV`. One that proves the flame is `burner-control`.
  */
 export const ignitionControl: PartKind = {
   kind: 'ignition-control',

@@ -142,7 +142,9 @@ export interface Dial {
   readonly unit: string
 }
 
-/** A rating by which a replacement is held against the part it replaces: a setting of the kind, and its words. */
+/**
+ * A rating by which a replacement is held against the part it replaces: a setting of the kind, and its words.
+ */
 export type Rating = readonly [setting: string, words: string]
 
 /** Terminals that look alike: a lead of one may be landed on another by mistake. */
@@ -177,7 +179,10 @@ export interface Phase {
   readonly between?: true
 }
 
-/** How the current of a load stands to what is on its plate: the share it differs by in the mean, and the spread. */
+/**
+ * How the current of a load stands to what is on its plate: the share it differs by in the mean, and the
+ * spread.
+ */
 export interface Drawn {
   readonly mean: number
   readonly spread: number
@@ -208,7 +213,10 @@ export interface PartKind {
   readonly inrushTimes?: number
   /** It opens on too much current, and as what. */
   readonly overcurrent?: 'fuse' | 'breaker'
-  /** Seconds that a slow part takes to act on what it feels: of several the soonest acts, and the rest feel what is left. */
+  /**
+   * Seconds that a slow part takes to act on what it feels: of several the soonest acts, and the rest feel
+   * what is left.
+   */
   actsAfter?(now: Now): number
   delays?(settings: Settings): readonly Delay[]
   faults(settings: Settings): readonly PartFault[]
@@ -224,7 +232,9 @@ export interface PartKind {
   readonly drawn?: Drawn
   /** A load on three legs: its plate is of all three. */
   readonly threePhase?: true
-  /** A start of it that is watched: what holds meanwhile, in its own names, and what is worth a meter then. */
+  /**
+   * A start of it that is watched: what holds meanwhile, in its own names, and what is worth a meter then.
+   */
   readonly start?: {
     readonly words: string
     readonly effects: readonly Effect[]
@@ -235,8 +245,8 @@ export interface PartKind {
     }[]
   }
   /**
-   * States of its own branches before a call comes, of a control that goes through a sequence: a fault of what the
-   * sequence uses was there before it began.
+   * States of its own branches before a call comes, of a control that goes through a sequence: a fault of
+   * what the sequence uses was there before it began.
    */
   readonly startsFrom?: Readonly<Record<string, string>>
   /** The branch whose state others follow (a motor turning, a contact made). */
@@ -249,7 +259,10 @@ export interface PartKind {
   readonly guard?: true
   /** It acts by what sensors wired to it feel. */
   readonly governedBy?: 'sensors'
-  /** A connector that is pulled apart as a whole: its own branches open, and a search by sections starts there. */
+  /**
+   * A connector that is pulled apart as a whole: its own branches open, and a search by sections starts
+   * there.
+   */
   readonly separable?: true
   /** It breaks line conductors: volts from its terminals to bare metal tell where one of them stops. */
   readonly breaksLine?: true
@@ -281,7 +294,10 @@ export interface PartKind {
   throws?(settings: Settings): readonly (readonly string[])[]
   /** Pairs of its terminals that are the poles of a source. */
   poles?(settings: Settings): readonly (readonly [string, string])[]
-  /** What must be known before power goes back on behind a fault of it, by the fault's class; '' where nothing. */
+  /**
+   * What must be known before power goes back on behind a fault of it, by the fault's class; '' where
+   * nothing.
+   */
   beforeEnergising?(fault: FaultClass): string
   /** What a person's warm hand or an ice pack does to it, in its own names. */
   touched?(verb: 'warm' | 'cool', settings: Settings): readonly Effect[]

@@ -11,8 +11,8 @@ function standsAs(kind: PartKind, settings: Settings): readonly string[] {
 }
 
 /**
- * What may be said of a look at a part of this kind, as it is set: how it stands, and the marks that its faults leave.
- * Empty where a look tells nothing.
+ * What may be said of a look at a part of this kind, as it is set: how it stands, and the marks that its
+ * faults leave. Empty where a look tells nothing.
  */
 export const lookChoices = (kind: PartKind, settings: Settings): readonly string[] => [
   ...new Set([...standsAs(kind, settings), ...kind.faults(settings).flatMap(({ shows }) => shows ?? [])]),

@@ -11,7 +11,10 @@ import type { Settings } from './settings'
 /** Locked-rotor amps as a multiple of full load, and its power factor. */
 const lockedShare = 6
 const lockedPowerFactor = 0.35
-/** Resistance of one winding, as a share of leg volts over amps: 0.045 of volts over amps leg to leg, through two. */
+/**
+ * Resistance of one winding, as a share of leg volts over amps: 0.045 of volts over amps leg to leg, through
+ * two.
+ */
 const windingShare = (0.045 * Math.sqrt(3)) / 2
 /**
  * A motor comes up only if its weakest leg pair is above this share of nominal, and stays up above the lower
@@ -73,8 +76,8 @@ const act = (now: Now): Wants => {
 const lostLegShare = 0.1
 
 /**
- * With a leg lost it goes on while it turns, but does not come up from rest: mostly a contact fails while it makes, so it
- * stands and hums at locked-rotor amps, and then its protector is open.
+ * With a leg lost it goes on while it turns, but does not come up from rest: mostly a contact fails while it
+ * makes, so it stands and hums at locked-rotor amps, and then its protector is open.
  */
 const cannotStart = ({ amps, settings, is }: Now): readonly Phase[] => {
   const currents = windings.map((winding) => amps[winding].size)

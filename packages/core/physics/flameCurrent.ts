@@ -1,6 +1,7 @@
 /**
- * A flame passes current one way more easily than the other: put alternating volts between rod and burner, and a
- * direct current of some microamperes is left, which the control turns into volts. Usual currents are 0.5 to 10 µA.
+ * A flame passes current one way more easily than the other: put alternating volts between rod and burner,
+ * and a direct current of some microamperes is left, which the control turns into volts. Usual currents are
+ * 0.5 to 10 µA.
  */
 export const flameSenseOhms = 1e6
 

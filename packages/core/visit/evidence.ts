@@ -129,7 +129,10 @@ export function complaintSaid({ complaints }: Diagram, said: string): Complaint 
   return complaints.find(({ id, words }) => id === plain || words.toLowerCase() === plain)
 }
 
-/** The fault that a setting was, before somebody put it right; null when it was none that the unit is known to have. */
+/**
+ * The fault that a setting was, before somebody put it right; null when it was none that the unit is known to
+ * have.
+ */
 export function faultOfSetting(
   diagram: Diagram,
   { of, from, to }: EntryBody & { kind: 'setting' },

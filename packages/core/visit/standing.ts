@@ -37,7 +37,10 @@ export interface Standing {
   readonly repairs: number
   /** The calls that the unit has been run in since arrival, with what was done to it then, in order. */
   readonly ran: readonly Run[]
-  /** Parts put back or renewed since arrival, by how many runs there had been: what tripped them may come again. */
+  /**
+   * Parts put back or renewed since arrival, by how many runs there had been: what tripped them may come
+   * again.
+   */
   readonly renewed: Readonly<Record<string, number>>
   /** Fuses in whose place a resettable stand-in is. */
   readonly standIns: readonly string[]

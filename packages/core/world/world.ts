@@ -26,9 +26,9 @@ const usualConditions: Readonly<Record<string, number>> = {
 const ranBefore = 0.85
 
 /**
- * A unit that is not like its drawing, with hidden faults, in time. It answers any measurement and any look as the real
- * thing would: what has tripped stays so, a chafe has other ohms at every touch, a motor that lost a leg may stand and hum.
- * It knows nothing of what anybody believes.
+ * A unit that is not like its drawing, with hidden faults, in time. It answers any measurement and any look
+ * as the real thing would: what has tripped stays so, a chafe has other ohms at every touch, a motor that
+ * lost a leg may stand and hum. It knows nothing of what anybody believes.
  */
 export class World {
   readonly diagram: Diagram
@@ -61,8 +61,8 @@ export class World {
   }
 
   /**
-   * What a look at a part says: its code where the unit has a table of them, else its first word; what only shows on
-   * it, where there is none.
+   * What a look at a part says: its code where the unit has a table of them, else its first word; what only
+   * shows on it, where there is none.
    */
   look(standing: Standing, part: string): string {
     const settled = this.settled(standing)

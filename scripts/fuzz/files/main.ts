@@ -1,4 +1,5 @@
-// npm run fuzz:files -- --count 20000 --seed 480: files of every format that is read, spoiled: each is used or refused
+// npm run fuzz:files -- --count 20000 --seed 480: files of every format that is read, spoiled: each is used
+// or refused
 import { parseArgs } from 'node:util'
 import { machine } from '../../house/machine.mjs'
 import { below, chance, changedText, setSeed } from '../change.mjs'

@@ -10,8 +10,9 @@ interface BegunList {
 const none: Answers = {}
 
 /**
- * What has been found on a list so far: kept on the device under its name until the list is put in the visit, so that a
- * call, another screen or a reload in the middle loses nothing. Without a name it lasts as long as the screen.
+ * What has been found on a list so far: kept on the device under its name until the list is put in the visit,
+ * so that a call, another screen or a reload in the middle loses nothing. Without a name it lasts as long as
+ * the screen.
  */
 export function useBegunList(name: string | null): BegunList {
   const [begun, setBegun] = useState<{ readonly name: string | null; readonly answers: Answers }>({

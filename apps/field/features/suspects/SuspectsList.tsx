@@ -75,7 +75,10 @@ export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps)
   )
 }
 
-/** Suspects that are handled as one thing, under its name and their odds together; a lone one stands for itself. */
+/**
+ * Suspects that are handled as one thing, under its name and their odds together; a lone one stands for
+ * itself.
+ */
 function GroupRow({ group, children }: { readonly group: SuspectGroup; readonly children: ReactNode }) {
   const palette = usePalette()
   if (group.suspects.length === 1) return children

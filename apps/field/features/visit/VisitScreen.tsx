@@ -310,7 +310,9 @@ interface VisitHeadProps {
   readonly onEntries: () => void
 }
 
-/** What is read at the top of every tab: the unit, the call that is set, delays, and what keeps people whole. */
+/**
+ * What is read at the top of every tab: the unit, the call that is set, delays, and what keeps people whole.
+ */
 function VisitHead({ visit, delays, onMeasures, onEntries }: VisitHeadProps) {
   const count = visit.state.measures.length
   return (
