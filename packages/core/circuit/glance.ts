@@ -11,6 +11,7 @@ export function glanceOf(
   part: string,
 ): string {
   const words = looks.get(part) ?? []
-  const isCoded = codes.some((code) => code.part === part)
-  return words.find((word) => isCoded && codeIn(word) !== null) ?? words.at(0) ?? ''
+  const code = words.find((word) => codeIn(word) !== null)
+  const isCoded = code !== undefined && codes.some((known) => known.part === part)
+  return (isCoded ? code : words.at(0)) ?? ''
 }

@@ -77,11 +77,22 @@ const manySuspects = 120
  * The numbers to predict suspects with, where something that they have tripped stays so; null where all are
  * themselves.
  */
-function standsIn(
-  { model, belief }: Search,
-  standing: Standing,
-  which: readonly number[],
-): ReadonlyMap<number, number> | null {
+function standsIn(search: Search, standing: Standing): Stands {
+  const known = standsKnown.get(search) ?? new Map<Standing, Stands>()
+  standsKnown.set(search, known)
+  const before = known.get(standing)
+  if (before !== undefined) return before
+  const stands = findStands(search, standing)
+  known.set(standing, stands)
+  return stands
+}
+
+type Stands = ReadonlyMap<number, number> | null
+
+/** Readings and looks of one standing ask for the same. */
+const standsKnown = new WeakMap<Search, Map<Standing, Stands>>()
+
+function findStands({ model, belief, which }: Search, standing: Standing): Stands {
   const moment = new Moment(model, standing, model.stillThere(belief.repairedFaults, standing))
   const stands = new Map<number, number>()
   for (const h of which) {
@@ -96,7 +107,7 @@ function predictedAs(
   situation: SituationModel,
   { meter, from, to }: Candidate,
   asked: readonly number[],
-  stands: ReadonlyMap<number, number> | null,
+  stands: Stands,
 ): Predictions {
   if (!stands) return situation.predict(meter, from, to, asked)
   return asStanding(asked, stands, (versions) => situation.predict(meter, from, to, versions))
@@ -107,7 +118,7 @@ const glancesAs = (
   situation: SituationModel,
   part: string,
   which: readonly number[],
-  stands: ReadonlyMap<number, number> | null,
+  stands: Stands,
 ): Glances =>
   stands
     ? asStanding(which, stands, (versions) => situation.glances(part, versions))
@@ -140,7 +151,7 @@ export function readingSteps(
   const { model, findings, belief, which, open, costs } = search
   const changes = { call: standing.call !== findings.now.call, power: standing.power !== findings.now.power }
   const path = pathPoints(situation, standing.call)
-  const stands = standsIn(search, standing, which)
+  const stands = standsIn(search, standing)
   // with many suspects the outcomes are numbered once for all; a few are told apart among themselves
   const coarse = stands === null && which.length > manySuspects && which.every((h) => h < model.singles)
   const asked = coarse ? model.everySingle : [0, ...which]
@@ -204,7 +215,7 @@ export function lookSteps(
       piece.kind === 'look' && sameSituation(piece.standing, met) ? [piece.of] : [],
     ),
   )
-  const stands = standsIn(search, standing, which)
+  const stands = standsIn(search, standing)
   return [...model.diagram.parts.values()]
     .filter(
       (part) =>

@@ -40,7 +40,7 @@ export const inPart = (part: Part, effect: Effect): Effect => {
 function whileHeating({ parts }: Diagram, effect: Effect): Effect {
   if (effect.does !== 'hold' || effect.state !== 'open') return effect
   const during = parts.get(effect.branch.split('/')[0])?.kind.opensDuring
-  return during && effect.branch.endsWith('/contact') ? { ...effect, during } : effect
+  return during ? { ...effect, during } : effect
 }
 
 const partFaults = (diagram: Diagram, part: Part): readonly Fault[] =>

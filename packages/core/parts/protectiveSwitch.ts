@@ -47,9 +47,6 @@ function isClosed(now: Now, byHand: boolean): boolean {
   return opensAt < closesAt ? value > turningPoint : value < turningPoint
 }
 
-const whileIt = ({ opensDuring }: Pick<Words, 'opensDuring'>): { readonly during?: 'heating' } =>
-  opensDuring ? { during: opensDuring } : {}
-
 /** What opens a switch that watches a water pipe. */
 const waterCause = 'water too hot or standing: boiler, mixing valve, pump, air in the line'
 
@@ -63,12 +60,14 @@ export const protectiveSwitch = ({
   watch,
   trip,
   afterTrip,
+  opensDuring,
   ...facts
 }: Words): PartKind => ({
   kind,
   words,
   symbol,
   ...facts,
+  ...(opensDuring ? { opensDuring } : {}),
   settings: { reads: watch.reads, opensAt: watch.opensAt, closesAt: watch.closesAt, ...untouched },
   terminals: () => [
     { name: '1', words: `${words}, in` },
@@ -91,7 +90,9 @@ export const protectiveSwitch = ({
       ...(s.text('reads') === 'pipe' ? { cause: waterCause } : {}),
       name: 'tripped',
       class: 'trip',
-      effects: [{ does: 'hold', branch: 'contact', state: 'open', ...whileIt(facts) }],
+      effects: [
+        { does: 'hold', branch: 'contact', state: 'open', ...(opensDuring ? { during: opensDuring } : {}) },
+      ],
       // it is not held open where what it watches has come back
       ...(watch.opensAt < watch.closesAt
         ? {

@@ -2,7 +2,7 @@
 // or refused
 import { parseArgs } from 'node:util'
 import { machine } from '../../house/machine.mjs'
-import { below, chance, changedText, setSeed } from '../change.mjs'
+import { below, chance, changedText, choose, setSeed } from '../change.mjs'
 import { readers, type Reader } from './readers'
 
 /** Longest that any one file may take, milliseconds. */
@@ -19,14 +19,13 @@ interface Tally {
 function spoiled(right: readonly string[]): string {
   const text = right[below(right.length)]
   if (!chance(40)) return changedText(text)
-  const [kind] = [below(5)]
-  return [
+  return choose([
     () => text.repeat(20),
     () => '['.repeat(20_000),
     () => Buffer.from(text, 'utf16le').toString('latin1'),
     () => '',
     () => `\uFEFF${text.replaceAll('\n', '\r\n')}`,
-  ][kind]()
+  ])()
 }
 
 function tried({ right, take, refuses }: Reader, count: number): Tally {
