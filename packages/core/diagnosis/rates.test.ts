@@ -41,3 +41,16 @@ test('what the trade meets most is thought of most', () => {
   expect(whole('fan-coil-cooling', 'drain')).toBeGreaterThan(0.15)
   expect(whole('air-handler-heat', 'heat-switching')).toBeGreaterThan(whole('air-handler-heat', 'short'))
 })
+
+test('a contact that makes a heater’s current welds more often than one that makes a coil’s', () => {
+  const given = shares(builtInUnitText('split-heat-pump'))
+  expect(given.get('SEQ:make2-welded')).toBeGreaterThan(2 * (given.get('SEQ:make1-welded') ?? 1))
+})
+
+test('a switch that proves the air of an electric heater is counted with its limits, not with gas', () => {
+  for (const id of ['package-proving', 'air-handler-heat']) {
+    const diagram = builtInUnit(id)
+    const fault = faultsOf(diagram).find(({ of }) => of === 'APS')
+    expect(fault && groupOf(diagram, fault)).toBe('limits')
+  }
+})

@@ -116,7 +116,8 @@ export function sharesOf(diagram: Diagram, faults: readonly Fault[]): readonly n
   const rates = ratesByClass[diagram.unitClass] ?? otherwise
   const groups = faults.map((fault) => groupOf(diagram, fault))
   const weights = faults.map(
-    (fault) => fault.prior * runShare(diagram, fault) * standingShare(diagram, fault),
+    (fault) =>
+      fault.prior * runShare(diagram, fault) * standingShare(diagram, fault) * weldingShare(diagram, fault),
   )
   const whole = new Map<CauseGroup, number>()
   groups.forEach((group, k) => whole.set(group, (whole.get(group) ?? 0) + weights[k]))
@@ -203,4 +204,18 @@ function standingShare(diagram: Diagram, { of, class: sort }: Fault): number {
   if (!wire || sort !== 'ground') return 1
   const feeds = new Set(supplies(diagram).map(({ id }) => id))
   return [wire.from, wire.to].some((end) => feeds.has(partOfPoint(end))) ? standingShort : 1
+}
+
+/** Contacts that make a control circuit's small current weld seldom; what is left is an armature that sticks. */
+const pilotWelds = 0.3
+
+function weldingShare(diagram: Diagram, { of, welds, effects }: Fault): number {
+  if (!welds) return 1
+  const { kind, settings } = diagram.parts.get(of) ?? {}
+  const held = new Set(effects.flatMap((effect) => (effect.does === 'hold' ? [effect.branch] : [])))
+  const ends = (settings ? (kind?.branches(settings, {}) ?? []) : []).flatMap(({ name, from, to }) =>
+    held.has(`${of}/${name}`) ? [`${of}.${from}`, `${of}.${to}`] : [],
+  )
+  const onIt = [...diagram.wires.values()].filter(({ from, to }) => ends.includes(from) || ends.includes(to))
+  return onIt.every(({ wiring }) => wiring === 'control') ? pilotWelds : 1
 }

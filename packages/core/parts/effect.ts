@@ -45,6 +45,7 @@ export interface Fault {
   /** The terminal that a lead was landed on, of a landing. */
   readonly landedOn?: PointId
   readonly shows?: readonly string[]
+  readonly welds?: true
   readonly clears?: readonly Clearing[]
   readonly unless?: Exclusion
   /** Under this condition its part does by itself what the fault says: measured so, it needs a reason. */

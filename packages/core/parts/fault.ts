@@ -9,6 +9,7 @@ interface Detail {
   readonly prove?: string
   readonly shows?: readonly string[]
   readonly clears?: readonly Clearing[]
+  readonly welds?: true
 }
 
 /** A branch that passes nothing: `BRANCH-open`. */

@@ -1,4 +1,5 @@
 import { airFilter } from './airFilter'
+import { airflowSwitch } from './airflowSwitch'
 import { automaticLimit } from './automaticLimit'
 import { belt } from './belt'
 import { breaker } from './breaker'
@@ -83,6 +84,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     defrostThermostat,
     disconnect,
     doorSwitch,
+    airflowSwitch,
     draftSwitch,
     drain,
     drive,

@@ -21,6 +21,7 @@ const welded = (s: Settings, n: number): PartFault => ({
   words: `relay contact ${n} welded`,
   prior: 1,
   cause: 'a load beyond its rating, or a short',
+  welds: true,
   effects: [
     { does: 'hold', branch: `made${n}`, state: 'closed' },
     ...(throwsTwo(s) ? [{ does: 'hold', branch: `rest${n}`, state: 'open' } as const] : []),

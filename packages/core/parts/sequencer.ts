@@ -52,6 +52,7 @@ export const sequencer: PartKind = {
       opens(`make${n}`, `sequencer contact ${n} does not make`, 1, { shows: ['burnt'] }),
       sticks(`make${n}-welded`, [`make${n}`], 'closed', `sequencer contact ${n} stuck closed`, 0.9, {
         shows: ['burnt'],
+        welds: true,
       }),
     ]),
   ],

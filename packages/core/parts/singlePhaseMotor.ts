@@ -2,10 +2,10 @@ import type { CauseGroup } from './causeGroup'
 import { add, impedanceFor, multiply, polar, scale } from '../electric/complex'
 import { impedance, opened } from '../electric/law'
 import { shorts, grounds, opens } from './fault'
-import { memory } from './contact'
 import { windingsFirst } from './energising'
 import { toFrame } from './frame'
 import type { Branch, Now, PartKind, Phase, Wants } from './kind'
+import { rotorBranches, rotorLooks, seized } from './rotor'
 
 /** How a capacitor-run motor is wound, against its plate. */
 export interface SinglePhaseDesign {
@@ -34,8 +34,9 @@ const act = (now: Now): Wants => {
   const nominal = now.settings.number('volts')
   const volts = now.volts.main.size
   if (volts < deadShare * nominal) return { rotor: 'still' }
-  // with its start winding dead it hums and cannot come up
+  // seized, or with its start winding dead, it hums and cannot come up
   const turns =
+    now.is.bearings !== 'seized' &&
     volts > (now.is.rotor === 'turning' ? runShare : startShare) * nominal &&
     now.amps.start.size > startWindingShare * now.settings.number('amps')
   // a stalled motor opens on its inner protector before anything upstream does
@@ -43,7 +44,7 @@ const act = (now: Now): Wants => {
 }
 
 /**
- * On full volts with its start winding dead it hums at locked-rotor amps until its protector opens, cools, and hums again:
+ * On full volts, seized or with its start winding dead, it hums at locked-rotor amps until its protector opens, cools, and hums again:
  * it is met either way.
  */
 const cannotStart = (now: Now): readonly Phase[] =>
@@ -76,7 +77,7 @@ export const singlePhaseMotor = (
     ['volts', 'Volts'],
     ['amps', 'Rated amps'],
   ],
-  lookWords: () => ['turning', 'still'],
+  lookWords: () => ['turning', 'humming', 'still'],
   beforeEnergising: windingsFirst,
   settings: { volts: 208, amps },
   moving: 'rotor',
@@ -113,7 +114,7 @@ export const singlePhaseMotor = (
         states: { is: impedance(start, 2.5 * mainOhms) },
       },
       toFrame('C'),
-      memory('rotor', ['turning', 'still'], 'still'),
+      ...rotorBranches(['turning', 'still']),
     ]
   },
   senses: (s) => ({
@@ -130,6 +131,7 @@ export const singlePhaseMotor = (
     opens('main', `${words} run winding open`, 1.2, { prove: 'ohms winding by winding, leads off' }),
     opens('start', `${words} start winding open`, 0.6, { prove: 'ohms winding by winding, leads off' }),
     grounds('R', `${words} winding grounded`, 0.8, { prove: 'ohms to ground, leads off; never in vacuum' }),
+    seized(words, 0.7, 'turn a fan by hand, power off and locked; the ohms of its windings are good'),
     shorts('main-shorted', 'main', 0.1, `${words} winding shorted`, 0.4),
     {
       name: 'protector-open',
@@ -149,5 +151,5 @@ export const singlePhaseMotor = (
     ['C', 'S'],
     ['R', 'S'],
   ],
-  looks: (now) => [now.is.rotor],
+  looks: (now) => rotorLooks(now.is.rotor, now.is.main === 'stalled' && now.volts.main.size > 0),
 })

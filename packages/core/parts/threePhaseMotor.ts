@@ -2,11 +2,20 @@ import type { CauseGroup } from './causeGroup'
 import { add, complex, impedanceFor, multiply, polar, type Complex } from '../electric/complex'
 import { opened, resistance, self, type Law, type Term } from '../electric/law'
 import { shorts, grounds, opens } from './fault'
-import { memory } from './contact'
 import { windingsFirst } from './energising'
 import { toFrame } from './frame'
 import type { Branch, Now, PartFault, PartKind, Phase, Wants } from './kind'
+import { rotorBranches, rotorLooks, seized } from './rotor'
 import type { Settings } from './settings'
+
+/** How a three-phase motor is built, against its plate. */
+export interface ThreePhaseDesign {
+  readonly amps: number
+  /** Amps with its legs exchanged, as a share of plate amps: it turns the other way and does little. */
+  readonly backwardsShare: number
+  /** How turning the other way is noticed. */
+  readonly backwardsLook: 'backwards' | 'noisy'
+}
 
 /** Locked-rotor amps as a multiple of full load, and its power factor. */
 const lockedShare = 6
@@ -22,6 +31,10 @@ const windingShare = (0.045 * Math.sqrt(3)) / 2
  */
 const startShare = 0.7
 const runShare = 0.65
+/** Three legs in one order or the other: two legs alone have none. */
+const orderShare = 0.3
+/** Amps as a share of the plate between running and a field that turns against the rotor. */
+const againstShare = 3
 
 const third = complex(1 / 3)
 const turn = polar(1, 120)
@@ -56,20 +69,36 @@ const drawnShare = 0.02
 /** Below this share of nominal nothing is on the motor, and its windings stay as they were. */
 const deadShare = 0.03
 
+const drawsAmps = ({ amps, settings }: Now, winding: string): boolean =>
+  amps[winding].size > drawnShare * settings.number('amps')
+
+const allWindings = (state: string): Wants => Object.fromEntries(windings.map((winding) => [winding, state]))
+
+/** Which way the field of its three legs turns; null: two legs alone, or next to nothing. */
+function fieldTurns(now: Now): 'turning' | 'backwards' | null {
+  const { 'T1-T2': a, 'T2-T3': b } = now.volts
+  const order = a.im * b.re - a.re * b.im
+  if (Math.abs(order) < orderShare * now.settings.number('volts') ** 2) return null
+  return order > 0 ? 'turning' : 'backwards'
+}
+
 const act = (now: Now): Wants => {
   const nominal = now.settings.number('volts')
   const { 'T1-T2': a, 'T2-T3': b, 'T3-T1': c } = now.volts
   const most = Math.max(a.size, b.size, c.size)
   if (most < deadShare * nominal) return { rotor: 'still' }
+  // a motor that stands opens on its inner protector before anything upstream does
+  if (now.is.bearings === 'seized') return { rotor: 'still', ...allWindings('off') }
   // volts at its leads move nothing while no current flows: its protector is open
-  const draws = windings.some((winding) => now.amps[winding].size > drawnShare * now.settings.number('amps'))
+  const draws = windings.some((winding) => drawsAmps(now, winding))
   const turns =
     draws &&
-    (now.is.rotor === 'turning'
-      ? most > runShare * nominal
-      : Math.min(a.size, b.size, c.size) > startShare * nominal)
-  const state = turns ? 'running' : 'stalled'
-  return { rotor: turns ? 'turning' : 'still', winding1: state, winding2: state, winding3: state }
+    (now.is.rotor === 'still'
+      ? Math.min(a.size, b.size, c.size) > startShare * nominal
+      : most > runShare * nominal)
+  if (!turns) return { rotor: 'still', ...allWindings('stalled') }
+  const rotor = fieldTurns(now) ?? (now.is.rotor === 'backwards' ? 'backwards' : 'turning')
+  return { rotor, ...allWindings(rotor === 'turning' ? 'running' : 'backwards') }
 }
 
 /** A leg that carries less than this share of the others' current is lost. */
@@ -79,15 +108,17 @@ const lostLegShare = 0.1
  * With a leg lost it goes on while it turns, but does not come up from rest: mostly a contact fails while it
  * makes, so it stands and hums at locked-rotor amps, and then its protector is open.
  */
-const cannotStart = ({ amps, settings, is }: Now): readonly Phase[] => {
+const cannotStart = (now: Now): readonly Phase[] => {
+  const { amps, settings, is } = now
+  const standing = (state: 'stalled' | 'off') => ({ rotor: 'still', ...allWindings(state) })
+  if (is.bearings === 'seized')
+    return now.volts['T1-T2'].size > startShare * settings.number('volts')
+      ? [{ states: standing('stalled'), weight: 0.35 }]
+      : []
   const currents = windings.map((winding) => amps[winding].size)
   const most = Math.max(...currents)
   const hasLegs = Math.min(...currents) > lostLegShare * most || most < drawnShare * settings.number('amps')
-  if (hasLegs || is.rotor !== 'turning') return []
-  const standing = (state: 'stalled' | 'off') => ({
-    rotor: 'still',
-    ...Object.fromEntries(windings.map((winding) => [winding, state])),
-  })
+  if (hasLegs || is.rotor === 'still') return []
   return [
     // how much it makes of its dead leg goes with its slip: all of it running light, half of it at a stand
     { states: standing('stalled'), weight: 0.3, between: true },
@@ -95,10 +126,11 @@ const cannotStart = ({ amps, settings, is }: Now): readonly Phase[] => {
   ]
 }
 
-const motorBranches = (s: Settings): readonly Branch[] => {
+const motorBranches = (s: Settings, backwardsShare: number): readonly Branch[] => {
   const volts = s.number('volts') / Math.sqrt(3)
   const amps = s.number('amps')
   const running = impedanceFor(volts, amps, s.number('powerFactor'))
+  const backwards = impedanceFor(volts, amps * backwardsShare, s.number('powerFactor'))
   const locked = impedanceFor(volts, amps * lockedShare, lockedPowerFactor)
   const directOhms = (windingShare * volts) / amps
   return windings.map((name, k): Branch => ({
@@ -109,6 +141,8 @@ const motorBranches = (s: Settings): readonly Branch[] => {
     rest: 'stalled',
     states: {
       running: law(k, running, locked, directOhms),
+      // the field that drives it is now the negative sequence of its leads
+      backwards: law(k, locked, backwards, directOhms),
       stalled: law(k, locked, locked, directOhms),
       off: opened,
     },
@@ -116,6 +150,7 @@ const motorBranches = (s: Settings): readonly Branch[] => {
 }
 
 const motorFaults = (words: string): readonly PartFault[] => [
+  seized(words, 0.8, 'locked-rotor amps in all three legs at full volts, then its protector; ohms are good'),
   ...windings.map((name, k) =>
     opens(name, `${words} winding ${k + 1} open`, 0.5, { prove: 'ohms leg to leg, leads off' }),
   ),
@@ -140,7 +175,12 @@ const motorFaults = (words: string): readonly PartFault[] => [
 /**
  * Modelled by positive- and negative-sequence impedances: runs on with a leg lost, cannot start without it.
  */
-export const threePhaseMotor = (kind: string, words: string, cause: CauseGroup, amps: number): PartKind => ({
+export const threePhaseMotor = (
+  kind: string,
+  words: string,
+  cause: CauseGroup,
+  { amps, backwardsShare, backwardsLook }: ThreePhaseDesign,
+): PartKind => ({
   kind,
   words,
   cause,
@@ -153,12 +193,16 @@ export const threePhaseMotor = (kind: string, words: string, cause: CauseGroup, 
     ['volts', 'Volts'],
     ['amps', 'Rated amps'],
   ],
-  lookWords: () => ['turning', 'still'],
+  lookWords: () => ['turning', 'humming', 'still', backwardsLook],
   beforeEnergising: windingsFirst,
   settings: { volts: 208, amps, powerFactor: 0.84 },
   moving: 'rotor',
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
-  branches: (s) => [...motorBranches(s), toFrame('~star'), memory('rotor', ['turning', 'still'], 'still')],
+  branches: (s) => [
+    ...motorBranches(s, backwardsShare),
+    toFrame('~star'),
+    ...rotorBranches(['turning', 'backwards', 'still']),
+  ],
   senses: (s) => ({
     between: legPairs,
     amps: windings,
@@ -170,7 +214,9 @@ export const threePhaseMotor = (kind: string, words: string, cause: CauseGroup, 
             [deadShare, runShare, startShare].map((share) => share * s.number('volts')),
           ] as const,
       ),
-      ...windings.map((winding) => [winding, [drawnShare * s.number('amps')]] as const),
+      ...windings.map(
+        (winding) => [winding, [drawnShare, againstShare].map((share) => share * s.number('amps'))] as const,
+      ),
     ]),
   }),
   behave: act,
@@ -181,5 +227,11 @@ export const threePhaseMotor = (kind: string, words: string, cause: CauseGroup, 
     ['T2', 'T3'],
     ['T1', 'T3'],
   ],
-  looks: (now) => [now.is.rotor],
+  looks: (now) =>
+    now.is.rotor === 'backwards'
+      ? [backwardsLook, 'turning']
+      : rotorLooks(
+          now.is.rotor,
+          windings.some((winding) => now.is[winding] === 'stalled' && drawsAmps(now, winding)),
+        ),
 })

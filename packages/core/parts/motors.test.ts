@@ -1,0 +1,56 @@
+import { Circuit, type Settled } from '../circuit/circuit'
+import { meterValue } from '../circuit/meter'
+import { situationOf } from '../circuit/situation'
+import { faultsOf } from '../diagram/faults'
+import { builtInUnit } from '../units/index'
+
+const unit = builtInUnit('package-proving')
+const circuitIn = (call: string): Circuit => new Circuit(unit, situationOf(unit, call))
+const effectsOf = (fault: string) => faultsOf(unit).find(({ id }) => id === fault)?.effects ?? []
+const compressor = ['CC1.T1 C1.T1', 'CC1.T2 C1.T2', 'CC1.T3 C1.T3']
+const ampsOf = (settled: Settled, wires: readonly string[]): readonly number[] =>
+  wires.map((wire) => {
+    const [from, to] = wire.split(' ')
+    return meterValue(settled, 'amps', from, to) ?? NaN
+  })
+
+test('a seized compressor hums at locked-rotor amps in all three legs, or is open on its protector', () => {
+  const circuit = circuitIn('cool1')
+  const settled = circuit.vary(effectsOf('C1:seized'))
+  expect(Math.max(...ampsOf(settled, compressor))).toBeLessThan(0.1)
+  expect(circuit.looks(settled).get('C1')).toEqual(['still'])
+  const [humming] = circuit.phases(settled)
+  const stalled = circuit.vary([...effectsOf('C1:seized'), ...humming.held])
+  // six times the 13 A of its plate, at 208 V
+  for (const amps of ampsOf(stalled, compressor)) expect(amps).toBeCloseTo(6 * 13, -1)
+  expect(circuit.looks(stalled).get('C1')).toEqual(['humming', 'still'])
+})
+
+test('a seized fan hums at twice its plate, and its capacitor and windings read as ever', () => {
+  const circuit = circuitIn('cool1')
+  const settled = circuit.vary(effectsOf('FM:seized'))
+  const [humming] = circuit.phases(settled)
+  const stalled = circuit.vary([...effectsOf('FM:seized'), ...humming.held])
+  const [amps] = ampsOf(stalled, ['CFR.NO1 FM.C'])
+  expect(amps).toBeGreaterThan(1.5 * 2.6)
+  expect(amps).toBeLessThan(2.5 * 2.6)
+  const isolated = new Circuit(unit, situationOf(unit, 'off', 'off'))
+  const ohms = (fault: string) => meterValue(isolated.vary(effectsOf(fault)), 'ohms', 'FM.C', 'FM.R')
+  expect(ohms('FM:seized')).toBe(ohms(''))
+})
+
+test('nothing runs for want of a call because it is seized', () => {
+  const circuit = circuitIn('off')
+  for (const motor of ['C1', 'FM', 'IFM'])
+    expect([motor, circuit.looks(circuit.vary(effectsOf(`${motor}:seized`))).get(motor)]).toEqual([
+      motor,
+      ['still'],
+    ])
+})
+
+test('with two legs exchanged a compressor runs backwards: loud, at a part of its amps, in balance', () => {
+  const circuit = circuitIn('cool1')
+  const settled = circuit.vary(effectsOf('SV:reversed'))
+  for (const amps of ampsOf(settled, compressor)) expect(amps).toBeCloseTo(0.6 * 13, 0)
+  expect(circuit.looks(settled).get('C1')).toEqual(['noisy', 'turning'])
+})
