@@ -71,18 +71,23 @@ export function askOf(diagnosis: Diagnosis, step: Step): Ask {
   }
 }
 
+const readAgain =
+  'Once more, leads and function checked: most of what is likely does not explain what was read here.'
+
 function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
   const { diagram } = diagnosis.model
   const point = (id: string): string =>
     id === 'EARTH' ? 'bare metal of the unit' : (diagram.points.get(id)?.words ?? id)
+  const facts = factsOf(
+    diagnosis,
+    step,
+    display(step.healthy, step.meter),
+    (outcome) => display(outcome.value, step.meter),
+    step.deed,
+  )
   return {
-    ...factsOf(
-      diagnosis,
-      step,
-      display(step.healthy, step.meter),
-      (outcome) => display(outcome.value, step.meter),
-      step.deed,
-    ),
+    ...facts,
+    reason: step.again ? readAgain : facts.reason,
     do: 'measure',
     meter: step.meter,
     meterWords: meterWords[step.meter],

@@ -220,6 +220,19 @@ function ohmsDensity(value: number | null, predicted: number | null): number {
   return bell(Math.log((value + ohmsFloor) / (predicted + ohmsFloor)), ohmsSpread)
 }
 
+/** From so many ohms an input is taken for electronics, and not for a winding behind it. */
+export const electronicFromOhms = 1000
+/** How often such an input shows nothing at all. */
+const electronicOpen = 0.4
+
+/** Density of ohms into an electronic input, chance of OL: anything above the ohms of a winding. */
+export const electronicDensity = (value: number | null): number =>
+  value === null
+    ? electronicOpen
+    : value < electronicFromOhms
+      ? 0
+      : (1 - electronicOpen) / Math.log(ohmsRangeEnd / electronicFromOhms)
+
 const bell = (distance: number, spread: number): number =>
   Math.exp(-0.5 * (distance / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI))
 
@@ -241,8 +254,25 @@ export const distinct = (meter: Meter, a: number | null, b: number | null): bool
 
 /** Chance of seeing what is there, and of seeing what is not. */
 const lookChance = { hit: 0.95, falseAlarm: 0.03 } as const
+/** The same of how a thing stands that moves or lights: one in eighty is another relay, or the sun in the lamp. */
+const standingChance = { hit: 0.97, falseAlarm: 0.012 } as const
+const standingWords: ReadonlySet<string> = new Set([
+  'pulled-in',
+  'dropped-out',
+  'turning',
+  'still',
+  'lamp-on',
+  'lamp-off',
+  'open-drawn',
+  'shut',
+  'on',
+  'set',
+])
 /** The same of what nobody mistakes: where a handle stands, whether a lead is on this terminal or that. */
 const plainChance = { hit: 0.99, falseAlarm: 0.0005 } as const
+/** The same of what is heard: a hum may be missed in the noise of a roof, and nobody hears one that is not there. */
+const heardChance = { hit: 0.85, falseAlarm: 0.005 } as const
+const heardWords: ReadonlySet<string> = new Set(['humming', 'noisy'])
 /** The same of a code of flashes: counted wrong it is one of several others, or none that the table has. */
 const codeChance = { hit: 0.93, falseAlarm: 0.01 } as const
 const plainWords: ReadonlySet<string> = new Set([
@@ -258,6 +288,8 @@ const plainWords: ReadonlySet<string> = new Set([
 
 const chanceOfLook = (what: string): { readonly hit: number; readonly falseAlarm: number } => {
   if (plainWords.has(what)) return plainChance
+  if (heardWords.has(what)) return heardChance
+  if (standingWords.has(what)) return standingChance
   return codeIn(what) === null ? lookChance : codeChance
 }
 

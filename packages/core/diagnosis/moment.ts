@@ -13,9 +13,10 @@ export interface Met {
 }
 
 /**
- * How often what a short trips is met before it has tripped: a clamp is on the wire, a stand-in is just in.
+ * How often what a short trips is met before it has tripped: a stand-in is just in, or a clamp is on the wire
+ * when the call is made.
  */
-const firstShare = 0.25
+const firstShare = { standIn: 0.25, clamped: 0.15 } as const
 
 /**
  * An overload of so many seconds is met before it has tripped anything as often as after; share of the first.
@@ -91,14 +92,13 @@ export class Moment {
   }
 
   /** Every state in which the unit may be met under a hypothesis; weights sum to one. */
-  met(h: number, blown: Blown): readonly Met[] {
+  met(h: number, blown: Blown, isClamped = false): readonly Met[] {
     const held = this.held(h, blown)
     const settled = this.model.version(h, 'drawn', held)
     const phases = this.situation.phases(settled)
     const isShorted = this.model.hypotheses[h].faults.some(isShort)
-    const { standIns } = this.standing
-    const first =
-      isShorted && this.situation.trips(settled).some(({ part }) => standIns.includes(part)) ? firstShare : 0
+    const tripping = this.situation.trips(settled)
+    const first = isShorted ? this.shareOfFirst(tripping, isClamped) : 0
     const left =
       1 -
       Math.min(
@@ -114,7 +114,6 @@ export class Moment {
           ]
         : [{ versions: [version], weight }]
     })
-    const tripping = this.situation.trips(settled)
     if (!isShorted && tripping.length > 0 && isSlow(tripping))
       return [
         { versions: [settled], weight: left * (1 - beforeSlowTrip) },
@@ -134,6 +133,11 @@ export class Moment {
       ...(first > 0 ? [{ versions: range((ohms) => this.model.firstInstant(h, ohms)), weight: first }] : []),
       ...standing,
     ]
+  }
+
+  private shareOfFirst(tripping: readonly Trip[], isClamped: boolean): number {
+    if (tripping.some(({ part }) => this.standing.standIns.includes(part))) return firstShare.standIn
+    return isClamped && tripping.length > 0 ? firstShare.clamped : 0
   }
 
   /** The number to predict with while a fault that comes and goes is away: what it has tripped stays so. */

@@ -3,6 +3,7 @@ import type { Diagram } from '../diagram/diagram'
 import { actAfter } from '../visit/actions'
 import { costOf, type Candidate, type CostRules } from './candidates'
 import type { Findings } from '../visit/evidence'
+import { isDoubted } from './doubt'
 import { readingOf } from './grouping'
 import { blunderChance } from './likelihood'
 import {
@@ -139,7 +140,21 @@ function asStanding(
   return byHypothesis
 }
 
-/** Readings in a standing, each with its outcomes, but those taken there already and those out of reach. */
+/** Readings taken in a standing, and whether what was read is doubted; one that was taken twice is not asked for again. */
+function takenIn(
+  { model, findings, belief }: Search,
+  met: Standing,
+): ReadonlyMap<string, 'sure' | 'doubted'> {
+  const taken = new Map<string, 'sure' | 'doubted'>()
+  findings.evidence.forEach((piece, e) => {
+    if (piece.kind !== 'reading' || !sameSituation(piece.standing, met)) return
+    const pair = pairKey(piece.meter, piece.from, piece.to)
+    taken.set(pair, !taken.has(pair) && isDoubted(model, findings, belief, e) ? 'doubted' : 'sure')
+  })
+  return taken
+}
+
+/** Readings in a standing, each with its outcomes, but those that are known there already and those out of reach. */
 export function readingSteps(
   search: Search,
   standing: Standing,
@@ -156,15 +171,11 @@ export function readingSteps(
   const coarse = stands === null && which.length > manySuspects && which.every((h) => h < model.singles)
   const asked = coarse ? model.everySingle : [0, ...which]
   const met = withDeed(model.diagram, standing, deed)
-  const taken = new Set(
-    findings.evidence.flatMap((piece) =>
-      piece.kind === 'reading' && sameSituation(piece.standing, met)
-        ? [pairKey(piece.meter, piece.from, piece.to)]
-        : [],
-    ),
-  )
+  const taken = takenIn(search, met)
+  const takenAt = ({ meter, from, to }: Candidate): 'sure' | 'doubted' | undefined =>
+    taken.get(pairKey(meter, from, to))
   return candidates
-    .filter(({ meter, from, to }) => !taken.has(pairKey(meter, from, to)) && !outOfReach(search, from, to))
+    .filter((candidate) => takenAt(candidate) !== 'sure' && !outOfReach(search, candidate.from, candidate.to))
     .map((candidate): ReadingStep => {
       const predicted = predictedAs(situation, candidate, asked, stands)
       let outcomes: readonly Outcome[] | null = null
@@ -174,6 +185,7 @@ export function readingSteps(
         call: standing.call,
         power: standing.power,
         deed,
+        again: takenAt(candidate) === 'doubted',
         predicted,
         // only the few that are chosen are ever asked for theirs
         get outcomes() {

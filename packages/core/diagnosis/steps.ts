@@ -37,6 +37,8 @@ export interface ReadingStep extends Candidate, StepFacts {
   /** What a healthy unit reads. */
   readonly healthy: number | null
   readonly deed: Deed | null
+  /** It was taken here already, and is doubted. */
+  readonly again: boolean
   /** What it reads by hypothesis number, of those that steer the choice; NaN out of range. */
   readonly predicted: Predictions
 }

@@ -5,6 +5,8 @@ import {
   blunderChance,
   blunderDensity,
   densityBetween,
+  electronicDensity,
+  electronicFromOhms,
   goodDensity,
   ownVariance,
   type Sharing,
@@ -24,11 +26,16 @@ export interface Track {
   readonly blown: Blown
   /** Chance that the fault is there just now; null: it does not come and go. */
   readonly present: number | null
+  /** Chance that a fault which comes and goes stays as it is until the next entry. */
+  readonly stays: number
   /** The calls have stood for longer than anybody said: every delay is over. */
   readonly late: boolean
   /** What is known of surroundings that nobody has measured; null: none tell on this unit. */
   readonly around: Around | null
 }
+
+/** What a piece of evidence makes of a hypothesis's track. */
+export type Weigher = (h: number, track: Track) => Track
 
 /** A reading as it is weighed. */
 export interface Weighable {
@@ -38,6 +45,17 @@ export interface Weighable {
   readonly terms: readonly FactorTerm[]
   /** Volts below which a short has collapsed what feeds it: a transformer far over its rating gives less than its winding says. */
   readonly collapsedBelow: number
+  /** Ohms into an electronic input: what a meter's small direct volts make of it says nothing firm. */
+  readonly isElectronic: boolean
+}
+
+/** What a reading is predicted to be by version, and what tells how firmly. */
+export interface Foretold {
+  readonly values: Predictions
+  /** The same through a meter that loads the circuit; null where that says nothing of this reading. */
+  readonly loaded: Predictions | null
+  /** Density of the reading on a circuit that will not rest; null where it rests. */
+  readonly moving: (version: number) => number | null
 }
 
 /** What a reading says under a track: how probable it is, and what the track has learned from it. */
@@ -60,19 +78,16 @@ interface Explained {
 }
 
 /** The reading under one of several states, weighted; what explains it best teaches the factors. */
-export function tell(
-  reading: Weighable,
-  factors: Factors,
-  met: readonly Met[],
-  predicted: Predictions,
-  moving: ((version: number) => number | null) | null,
-): Told {
+export function tell(reading: Weighable, factors: Factors, met: readonly Met[], foretold: Foretold): Told {
   const { mean, variance } = factors.expect(reading.terms)
   const sharing: Sharing = { ...reading.coarse, mean, variance }
   let chance = 0
   let best: Explained | null = null
   for (const { versions, weight } of met) {
-    const explained = explainedBy(reading, versions, predicted, sharing, moving)
+    const explained =
+      versions.length === 1
+        ? explainedByState(reading, versions[0], foretold, sharing)
+        : explainedByRange(reading, versions, foretold, sharing)
     chance += weight * explained.chance
     if (best === null || weight * explained.good > best.good)
       best = { ...explained, good: weight * explained.good }
@@ -80,38 +95,74 @@ export function tell(
   return { chance, factors: best ? learned(reading, factors, best) : factors }
 }
 
-function explainedBy(
-  { meter, value, collapsedBelow }: Weighable,
-  versions: readonly number[],
-  predicted: Predictions,
+const blundered = ({ meter, value }: Weighable, predicted: number | null, sharing: Sharing): number =>
+  blunderChance * blunderDensity(meter, value, predicted, sharing)
+
+function explainedByState(
+  reading: Weighable,
+  version: number,
+  foretold: Foretold,
   sharing: Sharing,
-  moving: ((version: number) => number | null) | null,
 ): Explained {
-  const values = versions.map((version) => readingOf(predicted[version]))
-  const [first] = values
-  const blunder = blunderChance * blunderDensity(meter, value, first, sharing)
-  if (values.length === 1) {
-    const good = goodDensity(meter, value, first, sharing)
-    const spread = moving?.(versions[0]) ?? null
-    const steady = spread === null ? good : (good + spread) / 2
-    return {
-      chance: (1 - blunderChance) * steady + blunder,
-      predicted: spread === null ? first : null,
-      good: steady,
-    }
+  const { meter, value, isElectronic } = reading
+  const predicted = readingOf(foretold.values[version])
+  const exact =
+    isElectronic && predicted !== null && predicted > electronicFromOhms
+      ? electronicDensity(value)
+      : goodDensity(meter, value, predicted, sharing)
+  const loose = foretold.moving(version) ?? floating(reading, predicted, foretold.loaded?.[version], sharing)
+  const good = loose === null ? exact : (exact + loose) / 2
+  return {
+    chance: (1 - blunderChance) * good + blundered(reading, predicted, sharing),
+    predicted: loose === null ? predicted : null,
+    good,
   }
+}
+
+/** A point whose volts fall below this share through a meter of low resistance floats. */
+const floatsBelow = 0.5
+const floatsFromVolts = 5
+
+/**
+ * A dead leg that stands between loads of many kilohms, an idle transformer and the inputs of a monitor, reads what those
+ * of this very unit make of it: anything about the value that the drawing's give. Null where a point is fed firmly.
+ */
+function floating(
+  { meter, value }: Weighable,
+  volts: number | null,
+  loaded: number | undefined,
+  sharing: Sharing,
+): number | null {
+  if (volts === null || loaded === undefined || volts < floatsFromVolts || loaded > floatsBelow * volts)
+    return null
+  return densityBetween(meter, value, 0, 2 * volts, sharing)
+}
+
+function explainedByRange(
+  reading: Weighable,
+  versions: readonly number[],
+  foretold: Foretold,
+  sharing: Sharing,
+): Explained {
+  const { meter, value, collapsedBelow } = reading
+  const values = versions.map((version) => readingOf(foretold.values[version]))
   const [dead] = values
   let range = 0
   for (let k = 1; k < values.length; k++)
     range += densityBetween(meter, value, values[k - 1], values[k], sharing) / (values.length - 1)
   const hasCollapsed = dead !== null && dead > 0 && dead < collapsedBelow
-  const good = hasCollapsed
+  const steady = hasCollapsed
     ? (1 - nothingLeft) * range +
       (nothingLeft / 2) *
         (densityBetween(meter, value, 0, dead, sharing) + goodDensity(meter, value, 0, sharing))
     : range
-  const chance = (1 - blunderChance) * good + blunder
-  return { chance, predicted: hasCollapsed ? null : middleOf(meter, values, sharing), good }
+  const loose = foretold.moving(versions[0])
+  const good = loose === null ? steady : (steady + loose) / 2
+  return {
+    chance: (1 - blunderChance) * good + blundered(reading, dead, sharing),
+    predicted: hasCollapsed || loose !== null ? null : middleOf(meter, values, sharing),
+    good,
+  }
 }
 
 /**

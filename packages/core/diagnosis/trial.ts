@@ -135,8 +135,8 @@ function take(
   ]
 }
 
-/** A look is right nine times in ten. */
-const lookRight = 0.92
+/** A look is right but for one in fifty. */
+const lookRight = 0.98
 
 function seen(
   model: UnitModel,

@@ -1,28 +1,20 @@
 import type { Fault } from '../parts/effect'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
+import { changingShare, presentAtFirst, stays, touched } from './comesAndGoes'
 import { complaintChance } from './complaint'
 import { Factors } from './factors'
-import { notDrawn, type Hypothesis } from './hypothesis'
-import { lookLikelihood } from './likelihood'
+import type { Hypothesis } from './hypothesis'
 import { measuredChance } from './measured'
-import { Moment, type Blown, type Met } from './moment'
-import { notDrawnChance } from './notDrawn'
-import {
-  aroundAtFirst,
-  elsewhereOf,
-  looksAsHealthy,
-  readsAsHealthy,
-  toldAround,
-  type Elsewhere,
-} from './otherSurroundings'
+import { Moment, type Blown } from './moment'
+import { aroundAtFirst } from './otherSurroundings'
 import { pairsWorthTrying } from './pairs'
 import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
-import { factorsOf } from './scaling'
 import { standInChance } from './standIn'
-import { tell, type Track, type Weighable } from './tracks'
-import { coarsenessOf } from './typed'
+import type { Track, Weigher } from './tracks'
+import { lookWeigher } from './weighLook'
+import { readingWeigher } from './weighReading'
 
 /**
  * Chance of a setting being found as a hypothesis has it, and otherwise: settings are changed for good
@@ -36,10 +28,6 @@ const foundSetChance = { hit: 0.97, miss: 0.004 } as const
 const foundOnChance = { hit: 0.97, miss: 0.0002 } as const
 /** How often what was complained of is gone with the first thing put right, though the search goes on. */
 const afterRepair = 0.4
-/** Where nothing bounds what a moving reading may be. */
-const elsewhereDensity = 0.02
-type Reading = Extract<Evidence, { readonly kind: 'reading' }>
-
 /** What the evidence says of every hypothesis, as one story of the repairs has it. */
 export interface Weighed {
   /** Posterior probability by hypothesis number. */
@@ -163,7 +151,7 @@ const chainKey = (
     findings.complaint,
     // singles are all there but those known good; of pairs each log tries its own
     which.filter((h) => h >= model.singles),
-    mayChange(evidence, findings),
+    changingShare(evidence, findings),
     isTimed(evidence),
   ])
 
@@ -171,13 +159,6 @@ const chainKey = (
 const blownBefore = 0.85
 /** The same of an overload that takes its time. */
 const blownSlowly = 0.3
-/** Chance that a fault which may come and go does: as a rule, and where something speaks for it. */
-const changing = { usual: 0.08, spokenOf: 0.5 } as const
-
-/** Whether something speaks for a fault that comes and goes. */
-const mayChange = (evidence: readonly Evidence[], { complaint }: Findings): boolean =>
-  complaint === 'comes-and-goes' || evidence.some(({ kind }) => kind === 'drop-out' || kind === 'touched')
-
 /** How far the seconds that were said are believed: a call may have stood for longer than anybody said. */
 const clockTrust = 0.75
 const untimed = [{ late: false, share: 1 }] as const
@@ -194,7 +175,7 @@ function startTracks(context: Context, which: readonly number[]): readonly (read
   const tracks: (readonly Track[] | undefined)[] = []
   const first = evidence[0]?.standing ?? findings.now
   const moment = new Moment(model, first, model.stillThere(repairedFaults, first))
-  const share = mayChange(evidence, findings) ? changing.spokenOf : changing.usual
+  const share = changingShare(evidence, findings)
   const clocks = isTimed(evidence) ? timed : untimed
   const around = aroundAtFirst(model, first.conditions)
   for (const h of which) {
@@ -206,7 +187,7 @@ function startTracks(context: Context, which: readonly number[]): readonly (read
         const whole = weight * clockShare
         return whole === 0
           ? []
-          : [{ logWeight: Math.log(whole), factors: new Factors(), blown, present, late, around }]
+          : [{ logWeight: Math.log(whole), factors: new Factors(), blown, present, stays, late, around }]
       })
     const beginnings = [
       ...ways.map((way) => ({ blown: way, weight: before / ways.length })),
@@ -219,11 +200,6 @@ function startTracks(context: Context, which: readonly number[]): readonly (read
   }
   return tracks
 }
-
-/** A fault that comes and goes: how likely it is there at first, stays as it is from one entry to the next, and is there after its part was touched. */
-const presentAtFirst = 0.6
-const stays = 0.88
-const presentWhenTouched = 0.35
 
 function advance(
   context: Context,
@@ -260,8 +236,6 @@ const sumOfLogs = (tracks: readonly Track[]): number => {
   return top + Math.log(tracks.reduce((sum, { logWeight }) => sum + Math.exp(logWeight - top), 0))
 }
 
-type Weigher = (h: number, track: Track) => Track
-
 /** What a piece of evidence makes of a track. */
 function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, which: readonly number[]): Weigher {
   switch (piece.kind) {
@@ -284,128 +258,13 @@ function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, which: rea
     case 'stand-in':
       return plainly((h) => standInChance(model, moment, piece, h))
     case 'touched':
-      return (h, track) =>
-        track.present === null || !model.hypotheses[h].of.includes(piece.of)
-          ? track
-          : { ...track, present: presentWhenTouched }
+      return (h, track) => touched(track, model.hypotheses[h].of.includes(piece.of))
   }
 }
 
 const plainly =
   (chance: (h: number) => number): Weigher =>
   (h, track) => ({ ...track, logWeight: track.logWeight + Math.log(chance(h)) })
-
-/** Share of its healthy volts below which a supply that is shorted has collapsed. */
-const collapsedShare = 0.5
-
-function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigher {
-  const { meter, from, to, value, typed } = piece
-  const { situation } = moment
-  const healthy = situation.predict(meter, from, to, [0])[0]
-  const reading: Weighable = {
-    meter,
-    value,
-    coarse: coarsenessOf(meter, value, typed),
-    terms: factorsOf(model.diagram, meter, from, to),
-    collapsedBelow: meter === 'volts' || meter === 'loz' ? collapsedShare * healthy : 0,
-  }
-  const density = movingDensity(piece, situation)
-  const moving = (version: number): number | null => (situation.settle(version).oscillates ? density : null)
-  const under = (met: readonly Met[], { factors }: Pick<Track, 'factors'>) => {
-    const versions = met.flatMap((state) => state.versions)
-    const predicted = situation.predict(meter, from, to, versions)
-    return tell(reading, factors, met, predicted, moving)
-  }
-  const isAsHealthy = readsAsHealthy(situation, piece)
-  const elsewhere = elsewhereOf(
-    model,
-    piece.standing.conditions,
-    isAsHealthy,
-    (k) => under(moment.met(k, 'not'), { factors: new Factors() }).chance,
-  )
-  return (h, track) => {
-    if (h > 0 && model.hypotheses[h].id === notDrawn)
-      return {
-        ...track,
-        logWeight: track.logWeight + Math.log(notDrawnChance(meter, value, healthy, density)),
-      }
-    const there = under(moment.met(h, track.blown), track)
-    if (track.present === null) {
-      const told = inSurroundings(track, there.chance, isAsHealthy(h) ? elsewhere : null)
-      // what the weather explains teaches nothing of the supply
-      return { ...told.track, factors: told.own > 0.5 ? there.factors : track.factors }
-    }
-    const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
-    const present = track.present * stays + (1 - track.present) * (1 - stays)
-    const own = present * there.chance + (1 - present) * away.chance
-    const isThere = (present * there.chance) / own
-    return {
-      ...inSurroundings(track, own, isAsHealthy(h) ? elsewhere : null).track,
-      factors: isThere > 0.5 ? there.factors : away.factors,
-      present: isThere,
-    }
-  }
-}
-
-/**
- * A track after evidence of this chance, and how far that is the suspect's own doing rather than the
- * weather's.
- */
-function inSurroundings(
-  track: Track,
-  chance: number,
-  elsewhere: Elsewhere | null,
-): { readonly track: Track; readonly own: number } {
-  if (elsewhere === null || track.around === null)
-    return { track: { ...track, logWeight: track.logWeight + Math.log(chance) }, own: 1 }
-  const told = toldAround(chance, track.around, elsewhere)
-  return {
-    track: { ...track, around: told.around, logWeight: track.logWeight + Math.log(told.chance) },
-    own: told.own,
-  }
-}
-
-function lookWeigher(
-  model: UnitModel,
-  { of, what, standing }: Extract<Evidence, { kind: 'look' }>,
-  moment: Moment,
-): Weigher {
-  const { situation } = moment
-  const usual = what === 'code' ? situation.looks(0, of) : null
-  const seen = (versions: readonly number[]): number =>
-    versions.reduce(
-      (sum, version) => sum + lookLikelihood(what, shows(situation.looks(version, of), what, usual)),
-      0,
-    ) / versions.length
-  const chanceOf = (met: readonly Met[]): number =>
-    met.reduce((sum, { versions, weight }) => sum + weight * seen(versions), 0)
-  const isAsHealthy = looksAsHealthy(situation, of)
-  const elsewhere = elsewhereOf(model, standing.conditions, isAsHealthy, (k) =>
-    chanceOf(moment.met(k, 'not')),
-  )
-  return (h, track) => {
-    const there = chanceOf(moment.met(h, track.blown))
-    const own =
-      track.present === null
-        ? there
-        : track.present * there + (1 - track.present) * seen([moment.away(h, track.blown)])
-    return inSurroundings(track, own, isAsHealthy(h) ? elsewhere : null).track
-  }
-}
-
-/**
- * Density of a reading on a circuit that will not rest, per unit of its meter: volts may be anything that its two points
- * can have between them.
- */
-function movingDensity({ meter, from, to, value }: Reading, situation: SituationModel): number {
-  if (meter !== 'volts' && meter !== 'loz' && meter !== 'millivolts') return elsewhereDensity
-  const volts = [from, to].reduce(
-    (sum, point) => sum + (point === 'EARTH' ? 0 : situation.predict('volts', point, 'EARTH', [0])[0]),
-    1,
-  )
-  const most = 1.2 * volts * (meter === 'millivolts' ? 1000 : 1)
-  return value !== null && value <= most ? 1 / most : 0
-}
 
 /** Chance that a channel of a logged stretch falls, or holds, as a suspect has it. */
 const channelRight = 0.985
@@ -425,10 +284,6 @@ function dropOutChance(
   const wrong = fell.length + held.length - right
   return channelRight ** right * (1 - channelRight) ** wrong
 }
-
-/** Whether a look shows a word; a bare `code`: any other code than a healthy unit's. */
-const shows = (seen: readonly string[], what: string, usual: readonly string[] | null): boolean =>
-  usual ? seen.some((word) => word.startsWith('code ') && !usual.includes(word)) : seen.includes(what)
 
 function normalise(log: Float64Array): Pick<Weighed, 'probability' | 'logChance'> {
   const top = log.reduce((a, b) => Math.max(a, b), -Infinity)

@@ -1,0 +1,118 @@
+import { builtInUnit } from '../units/index'
+import type { EntryBody } from '../visit/entry'
+import { askOf } from './asks'
+import { diagnose, type Diagnosis } from './diagnose'
+
+/** Readings as they are taken: a lead off that nobody spoke of, a floating leg, a part that was moved, a blunder. */
+const volts = (from: string, to: string, value: number): EntryBody => ({
+  kind: 'reading',
+  meter: 'volts',
+  from,
+  to,
+  value,
+})
+/** Ohms; null is OL. */
+const ohms = (from: string, to: string, value: number | null): EntryBody => ({
+  kind: 'reading',
+  meter: 'ohms',
+  from,
+  to,
+  value,
+})
+const call = (id: string): EntryBody => ({ kind: 'call', call: id })
+const isolated: EntryBody = { kind: 'power', is: 'isolated' }
+
+const shareOf = ({ model, belief }: Diagnosis, ...ids: readonly string[]): number =>
+  model.hypotheses.reduce((sum, { id }, h) => (ids.includes(id) ? sum + belief.probability[h] : sum), 0)
+const leader = ({ model, ranked }: Diagnosis): string => model.hypotheses[ranked[0]].id
+
+test('OL across a sensor is a broken sensor, whether or not its lead was off', () => {
+  const entries: readonly EntryBody[] = [
+    call('cool1'),
+    { kind: 'condition', of: 'outdoorDryBulb', value: 90 },
+    volts('EC.Y1O', 'EC.C', 0),
+    isolated,
+    ohms('OAT.1', 'OAT.2', null),
+  ]
+  expect(leader(diagnose(builtInUnit('rooftop-two-stage'), { complaint: 'not-cooling', entries }))).toBe(
+    'OAT:element-open',
+  )
+})
+
+test('an open proving loop shows OL or anything that a board’s input makes of it', () => {
+  const unit = builtInUnit('package-proving')
+  for (const shown of [null, 2200, 47_000]) {
+    const found = diagnose(unit, {
+      complaint: 'not-cooling',
+      entries: [
+        call('cool1'),
+        { kind: 'observation', of: 'PB1', what: 'code', words: '3 flashes' },
+        isolated,
+        ohms('PB1.P1', 'PB1.P2', shown),
+      ],
+    })
+    const plug = shareOf(found, 'PK1:unplugged', 'PK1:pin1-open', 'PK1:pin2-open')
+    expect(plug).toBeGreaterThan(0.3)
+    expect(shareOf(found, 'OC:blocked', 'LPS1:tripped')).toBeLessThan(0.1)
+  }
+})
+
+// what stands on it is what an idle transformer and the inputs of a monitor leave of 480 V
+test.each([30, 90, 150])('%d V to a leg that is dead is a pole that is open', (floating) => {
+  const found = diagnose(builtInUnit('air-handler-heat'), {
+    complaint: 'blank-thermostat',
+    entries: [
+      call('heat1'),
+      volts('DS.L1', 'DS.L2', 480),
+      volts('DS.T1', 'DS.T2', floating),
+      volts('DS.T2', 'DS.T3', 481),
+    ],
+  })
+  expect(leader(found)).toBe('DS:pole1-open')
+})
+
+test('what came back while a plug was moved is at that plug, and less so when something else was moved', () => {
+  const unit = builtInUnit('package-proving')
+  const moved = (of: string): number =>
+    shareOf(
+      diagnose(unit, {
+        complaint: 'comes-and-goes',
+        entries: [
+          call('cool1'),
+          volts('CC1.A1', 'CC1.A2', 0),
+          { kind: 'action', do: 'wiggle', of },
+          volts('CC1.A1', 'CC1.A2', 25),
+        ],
+      }),
+      'PK1:unplugged',
+      'PK1:pin3-open',
+      'PK1:pin4-open',
+    )
+  expect(moved('PK1')).toBeGreaterThan(5 * moved('LPS1'))
+})
+
+describe('a reading that fits nothing likely', () => {
+  const unit = builtInUnit('rooftop-two-stage')
+  const odd = volts('PH.1A', 'TB.C', 0)
+  const asked = (...entries: readonly EntryBody[]) => {
+    const found = diagnose(
+      unit,
+      { complaint: 'no-heat', entries: [call('heat1'), volts('TB.W1', 'TB.C', 25), ...entries] },
+      { school: 'best', count: 400, sorts: ['measure'] },
+    )
+    const again = found.next.filter((step) => step.do === 'measure' && step.again)
+    const points = again.map((step) => step.do === 'measure' && step.from)
+    return { found, again, points }
+  }
+
+  test('is asked for once more, in words, and not a third time', () => {
+    const { found, again, points } = asked(odd)
+    expect(points).toEqual(['PH.1A'])
+    expect(askOf(found, again[0]).reason).toMatch(/^Once more, leads and function checked/)
+    expect(asked(odd, odd).points).not.toContain('PH.1A')
+  })
+
+  test('is not asked for again where it fits', () => {
+    expect(asked().points).toEqual([])
+  })
+})

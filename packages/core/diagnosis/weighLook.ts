@@ -1,0 +1,41 @@
+import type { Evidence } from '../visit/evidence'
+import { stays, whetherThere } from './comesAndGoes'
+import { lookLikelihood } from './likelihood'
+import type { Met, Moment } from './moment'
+import { elsewhereOf, looksAsHealthy } from './otherSurroundings'
+import type { UnitModel } from './predictor'
+import { inSurroundings } from './trackInSurroundings'
+import type { Weigher } from './tracks'
+
+/** What a look makes of a track. */
+export function lookWeigher(
+  model: UnitModel,
+  { of, what, standing }: Extract<Evidence, { kind: 'look' }>,
+  moment: Moment,
+): Weigher {
+  const { situation } = moment
+  const usual = what === 'code' ? situation.looks(0, of) : null
+  const seen = (versions: readonly number[]): number =>
+    versions.reduce(
+      (sum, version) => sum + lookLikelihood(what, shows(situation.looks(version, of), what, usual)),
+      0,
+    ) / versions.length
+  const chanceOf = (met: readonly Met[]): number =>
+    met.reduce((sum, { versions, weight }) => sum + weight * seen(versions), 0)
+  const isAsHealthy = looksAsHealthy(situation, of)
+  const elsewhere = elsewhereOf(model, standing.conditions, isAsHealthy, (k) =>
+    chanceOf(moment.met(k, 'not')),
+  )
+  return (h, track) => {
+    const there = chanceOf(moment.met(h, track.blown))
+    const around = isAsHealthy(h) ? elsewhere : null
+    if (track.present === null) return inSurroundings(track, there, around).track
+    const away = seen([moment.away(h, track.blown)])
+    const { own, present } = whetherThere(track.present, track.stays, there, away)
+    return { ...inSurroundings(track, own, around).track, present, stays }
+  }
+}
+
+/** Whether a look shows a word; a bare `code`: any other code than a healthy unit's. */
+const shows = (seen: readonly string[], what: string, usual: readonly string[] | null): boolean =>
+  usual ? seen.some((word) => word.startsWith('code ') && !usual.includes(word)) : seen.includes(what)

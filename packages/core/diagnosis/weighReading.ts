@@ -1,0 +1,112 @@
+import { partOfPoint } from '../diagram/diagram'
+import type { Evidence } from '../visit/evidence'
+import { stays, whetherThere } from './comesAndGoes'
+import { Factors } from './factors'
+import { notDrawn } from './hypothesis'
+import type { Met, Moment } from './moment'
+import { notDrawnChance } from './notDrawn'
+import { elsewhereOf, readsAsHealthy } from './otherSurroundings'
+import type { UnitModel } from './predictor'
+import { factorsOf } from './scaling'
+import type { SituationModel } from './situationModel'
+import { inSurroundings } from './trackInSurroundings'
+import { tell, type Track, type Weighable, type Weigher } from './tracks'
+import { coarsenessOf } from './typed'
+
+type Reading = Extract<Evidence, { readonly kind: 'reading' }>
+
+/** Share of its healthy volts below which a supply that is shorted has collapsed. */
+const collapsedShare = 0.5
+
+/** What a reading makes of a track. */
+export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigher {
+  const { meter, from, to, value, typed } = piece
+  const { situation } = moment
+  const healthy = situation.predict(meter, from, to, [0])[0]
+  const reading: Weighable = {
+    meter,
+    value,
+    coarse: coarsenessOf(meter, value, typed),
+    terms: factorsOf(model.diagram, meter, from, to),
+    isElectronic: meter === 'ohms' && isIntoElectronics(model, from, to),
+    collapsedBelow: meter === 'volts' || meter === 'loz' ? collapsedShare * healthy : 0,
+  }
+  const leadOff = meter === 'ohms' ? withLeadOff(model, situation, from, to) : null
+  const density = movingDensity(piece, situation)
+  const moving = (version: number): number | null => (situation.settle(version).oscillates ? density : null)
+  const under = (met: readonly Met[], { factors }: Pick<Track, 'factors'>) => {
+    const versions = met.flatMap((state) => state.versions)
+    const values = situation.predict(meter, from, to, versions)
+    const loaded = meter === 'volts' ? situation.predict('loz', from, to, versions) : null
+    const told = tell(reading, factors, met, { values, loaded, moving })
+    if (!leadOff) return told
+    const alone = { values: leadOff.predict(meter, from, to, versions), loaded, moving }
+    const { chance } = tell(reading, factors, met, alone)
+    return { ...told, chance: (1 - leadOffShare) * told.chance + leadOffShare * chance }
+  }
+  const isAsHealthy = readsAsHealthy(situation, piece)
+  const elsewhere = elsewhereOf(
+    model,
+    piece.standing.conditions,
+    isAsHealthy,
+    (k) => under(moment.met(k, 'not'), { factors: new Factors() }).chance,
+  )
+  return (h, track) => {
+    if (h > 0 && model.hypotheses[h].id === notDrawn)
+      return {
+        ...track,
+        logWeight: track.logWeight + Math.log(notDrawnChance(meter, value, healthy, density)),
+      }
+    const there = under(moment.met(h, track.blown, meter === 'amps'), track)
+    if (track.present === null) {
+      const told = inSurroundings(track, there.chance, isAsHealthy(h) ? elsewhere : null)
+      // what the weather explains teaches nothing of the supply
+      return { ...told.track, factors: told.own > 0.5 ? there.factors : track.factors }
+    }
+    const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
+    const { own, present } = whetherThere(track.present, track.stays, there.chance, away.chance)
+    return {
+      ...inSurroundings(track, own, isAsHealthy(h) ? elsewhere : null).track,
+      factors: present > 0.5 ? there.factors : away.factors,
+      present,
+      stays,
+    }
+  }
+}
+
+const isIntoElectronics = ({ diagram }: UnitModel, from: string, to: string): boolean => {
+  const id = partOfPoint(from)
+  return partOfPoint(to) === id && diagram.parts.get(id)?.kind.symbol === 'control'
+}
+
+/** How often a lead was off while the ohms of a part were taken, and nobody said so. */
+const leadOffShare = 0.25
+
+/** The same situation with a lead of the part off whose own ohms are taken; null where they are of no one part. */
+function withLeadOff(
+  { diagram }: UnitModel,
+  situation: SituationModel,
+  from: string,
+  to: string,
+): SituationModel | null {
+  const part = diagram.parts.get(partOfPoint(from))
+  if (!part || part.kind.symbol === 'terminal' || partOfPoint(to) !== part.id) return null
+  const leads = [...diagram.wires.values()].filter((wire) => wire.from === from || wire.to === from)
+  return situation.with(leads.map(({ id }) => ({ does: 'open', branch: id })))
+}
+
+/** Where nothing bounds what a moving reading may be. */
+const elsewhereDensity = 0.02
+/**
+ * Density of a reading on a circuit that will not rest, per unit of its meter: volts may be anything that its two points
+ * can have between them.
+ */
+function movingDensity({ meter, from, to, value }: Reading, situation: SituationModel): number {
+  if (meter !== 'volts' && meter !== 'loz' && meter !== 'millivolts') return elsewhereDensity
+  const volts = [from, to].reduce(
+    (sum, point) => sum + (point === 'EARTH' ? 0 : situation.predict('volts', point, 'EARTH', [0])[0]),
+    1,
+  )
+  const most = 1.2 * volts * (meter === 'millivolts' ? 1000 : 1)
+  return value !== null && value <= most ? 1 / most : 0
+}
