@@ -113,7 +113,7 @@ export function bareLadder({ title, unitClass, supply, stages, heat }: BareUnit)
       (leg, k) =>
         `  SV.${leg} -${legColors[k]} ${leg}- DS.${leg} = DS.T${k + 1} -${legColors[k]} ${leg}- LB.${leg}`,
     ),
-    '  SV.N -green G- G1.1',
+    '  SV.G -green G- G1.1',
     'rung "Transformer primary" line',
     `  LB.L1 -${legColors[0]} P1- XF.COM = XF.P${tap} -${tapColor} P2- LB.L2`,
     'rung "Control power" control',

@@ -60,7 +60,7 @@ test.each([
   ],
   [
     'a leg on the metal',
-    good.replace('SV.N -green G- G1.1', 'SV.L3 -green G- G1.1'),
+    good.replace('SV.G -green G- G1.1', 'SV.L3 -green G- G1.1'),
     /puts a leg of the supply on the metal/,
   ],
   [

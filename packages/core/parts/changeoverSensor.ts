@@ -1,9 +1,32 @@
 import { contact, position } from './contact'
 import { opens, sticks } from './fault'
-import type { PartKind } from './kind'
+import type { PartFault, PartKind } from './kind'
+import type { Settings } from './settings'
 import { feelsTemperature, temperatureFelt, touchEffects, untouched } from './touch'
 
-/** Strap-on pipe sensor of a two-pipe system: `COM` to `COLD` on a cold pipe, to `HOT` on a warm one. */
+/** A second pole keeps a cooling call from a warm pipe. */
+const hasColdPole = (s: Settings): boolean => s.number('poles') === 2
+
+const stuck = (s: Settings, at: 'hot' | 'cold', prove: string): PartFault => ({
+  name: `stuck-${at}`,
+  class: 'stuck',
+  words: `changeover stuck in its ${at} position`,
+  prior: 1.4,
+  cause: 'rusted in place',
+  prove,
+  effects: [
+    { does: 'hold', branch: 'cold', state: at === 'cold' ? 'closed' : 'open' },
+    { does: 'hold', branch: 'hot', state: at === 'hot' ? 'closed' : 'open' },
+    ...(hasColdPole(s)
+      ? [{ does: 'hold', branch: 'cold2', state: at === 'cold' ? 'closed' : 'open' } as const]
+      : []),
+  ],
+})
+
+/**
+ * Strap-on pipe sensor of a two-pipe system: `COM` to `COLD` on a cold pipe, to `HOT` on a warm one; with two poles
+ * `COM2` to `COLD2` beside it.
+ */
 export const changeoverSensor: PartKind = {
   kind: 'changeover-sensor',
   words: 'pipe changeover sensor',
@@ -20,44 +43,37 @@ export const changeoverSensor: PartKind = {
     },
   ],
   dials: { opensAbove: { words: 'opens above', unit: '°F' } },
-  settings: { opensAbove: 75, reads: 'pipe', ...untouched },
-  terminals: () => [
+  settings: { opensAbove: 75, reads: 'pipe', poles: 1, ...untouched },
+  terminals: (s) => [
     { name: 'COM', words: 'common' },
     { name: 'COLD', words: 'closed on a cold pipe' },
     { name: 'HOT', words: 'closed on a warm pipe' },
+    ...(hasColdPole(s)
+      ? [
+          { name: 'COM2', words: 'second common' },
+          { name: 'COLD2', words: 'second pole, closed on a cold pipe' },
+        ]
+      : []),
   ],
-  branches: () => [contact('cold', 'COM', 'COLD', 'closed'), contact('hot', 'COM', 'HOT', 'open')],
+  branches: (s) => [
+    contact('cold', 'COM', 'COLD', 'closed'),
+    contact('hot', 'COM', 'HOT', 'open'),
+    ...(hasColdPole(s) ? [contact('cold2', 'COM2', 'COLD2', 'closed')] : []),
+  ],
   behave: (now) => {
     const cold = temperatureFelt(now, 46) < now.settings.number('opensAbove')
-    return { cold: position(cold), hot: position(!cold) }
+    return {
+      cold: position(cold),
+      hot: position(!cold),
+      ...(hasColdPole(now.settings) ? { cold2: position(cold) } : {}),
+    }
   },
-  faults: () => [
-    {
-      name: 'stuck-hot',
-      class: 'stuck',
-      words: 'changeover stuck in its hot position',
-      prior: 1.4,
-      cause: 'rusted in place',
-      prove: 'cool it and watch its contact change over',
-      effects: [
-        { does: 'hold', branch: 'cold', state: 'open' },
-        { does: 'hold', branch: 'hot', state: 'closed' },
-      ],
-    },
-    {
-      name: 'stuck-cold',
-      class: 'stuck',
-      words: 'changeover stuck in its cold position',
-      prior: 1.4,
-      cause: 'rusted in place',
-      prove: 'warm it and watch its contact change over',
-      effects: [
-        { does: 'hold', branch: 'cold', state: 'closed' },
-        { does: 'hold', branch: 'hot', state: 'open' },
-      ],
-    },
+  faults: (s) => [
+    stuck(s, 'hot', 'cool it and watch its contact change over'),
+    stuck(s, 'cold', 'warm it and watch its contact change over'),
     opens('cold', 'changeover’s cold contact does not make', 1),
     opens('hot', 'changeover’s hot contact does not make', 0.8),
+    ...(hasColdPole(s) ? [opens('cold2', 'changeover’s second cold contact does not make', 0.6)] : []),
     sticks('hot-stuck', ['hot'], 'closed', 'changeover’s hot contact stuck closed', 0.3),
   ],
   touched: touchEffects,

@@ -1,5 +1,6 @@
 import { complex, polar } from '../electric/complex'
 import { alternatingSource, opened, resistance } from '../electric/law'
+import { fixed } from './contact'
 import { opens, sticks } from './fault'
 import type { Branch, PartKind } from './kind'
 
@@ -73,7 +74,18 @@ const systemOf = (name: string): System => {
   return system
 }
 
-/** The building's legs behind their source impedance, neutral bonded at the service. */
+/** Ohms of a conductor between the service and the unit's terminals. */
+const conductorOhms = 0.01
+/**
+ * The metal of a unit stands on steel, pipe and duct: where its green wire is open, that is all that earths it,
+ * too little to open a breaker.
+ */
+const steelOhms = 5
+
+/**
+ * The building's legs behind their source impedance. Earth is three things: the neutral `N` that brings load current
+ * back, the ground bar `G` that is bonded to it at the service and brings back none, and the metal of the unit.
+ */
 export const supply: PartKind = {
   kind: 'supply',
   words: 'building supply',
@@ -94,6 +106,7 @@ export const supply: PartKind = {
       words: `supply leg ${leg.name.slice(1)}`,
     })),
     { name: 'N', words: 'supply neutral' },
+    { name: 'G', words: 'supply ground bar' },
   ],
   branches: (s, conditions) => {
     const system = systemOf(s.text('system'))
@@ -105,7 +118,7 @@ export const supply: PartKind = {
       ...system.legs.map((leg): Branch => ({
         name: leg.name,
         from: leg.name,
-        to: 'EARTH',
+        to: '~star',
         role: 'source',
         rest: 'live',
         states: {
@@ -114,14 +127,9 @@ export const supply: PartKind = {
           swapped: source(system.legs.find((other) => other.name === (swapped[leg.name] ?? leg.name)) ?? leg),
         },
       })),
-      {
-        name: 'neutral',
-        from: 'N',
-        to: 'EARTH',
-        role: 'conductor',
-        rest: 'is',
-        states: { is: resistance(0.01) },
-      },
+      fixed('neutral', 'N', '~star', 'conductor', resistance(conductorOhms)),
+      fixed('bond', 'G', '~star', 'conductor', resistance(conductorOhms)),
+      fixed('steel', '~star', 'EARTH', 'conductor', resistance(steelOhms)),
     ]
   },
   faults: (s) => {

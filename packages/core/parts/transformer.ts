@@ -1,5 +1,5 @@
 import { complex, polar, scale } from '../electric/complex'
-import { impedance, resistance, self, type Equation, type Term } from '../electric/law'
+import { impedance, opened, resistance, self, type Equation, type Term } from '../electric/law'
 import { fixed } from './contact'
 import { makesBadly, opens } from './fault'
 import type { Branch, PartKind } from './kind'
@@ -8,6 +8,14 @@ import type { Settings } from './settings'
 /** Magnetising current as a share of rated primary current, and its angle. */
 const magnetisingShare = 0.12
 const magnetisingDegrees = -72
+
+/**
+ * Iron is wound to carry some more than its tap says. From this multiple on it saturates: a lead on the 240 V tap of a
+ * 480 V line draws so many times rated amps, until a primary fuse opens.
+ */
+const saturatesFrom = 1.4
+const saturatedShare = 6
+const saturatedDegrees = 80
 
 const taps = (s: Settings): readonly number[] => s.list('taps').map(Number)
 const pairsAmong = (names: readonly string[]): readonly (readonly [string, string])[] =>
@@ -88,10 +96,33 @@ export const transformer: PartKind = {
           { ac: k === 0 ? balance : follows(n, 0.01), dc: resistance(tapOhms[k]).dc },
         ),
       ),
+      {
+        name: 'iron',
+        from: `P${taps(s)[0]}`,
+        to: 'COM',
+        role: 'winding',
+        rest: 'usual',
+        states: {
+          usual: opened,
+          saturated: impedance(
+            polar(turns[0] ** 2 / (saturatedShare * s.number('va')), saturatedDegrees),
+            Infinity,
+          ),
+        },
+      },
       fixed('secondaryCore', '~s', 'S2', 'winding', { ac: follows(secondaryTurns, seriesOhms), dc: nothing }),
       fixed('secondary', 'S1', '~s', 'winding', impedance(complex(0.001), secondaryOhms)),
     ]
   },
+  senses: (s) => ({
+    between: [['COM', `P${taps(s)[0]}`]],
+    steps: { [`COM-P${taps(s)[0]}`]: [saturatesFrom * taps(s)[0]] },
+  }),
+  behave: (now) => ({
+    iron: Object.values(now.volts).some(({ size }) => size > saturatesFrom * taps(now.settings)[0])
+      ? 'saturated'
+      : 'usual',
+  }),
   faults: () => [
     opens('primary', 'primary winding open', 3, {
       cause: 'a short on the secondary, or overload',
