@@ -9,4 +9,13 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return context.resolveRequest(context, name, platform)
 }
 
+// While the application is worked on, the API stands behind it on the same address.
+const api = process.env.API_ORIGIN
+if (api) {
+  const { createProxyMiddleware } = require('http-proxy-middleware')
+  const toApi = createProxyMiddleware({ target: api })
+  config.server.enhanceMiddleware = (metro) => (request, response, next) =>
+    request.url.startsWith('/api/') ? toApi(request, response, next) : metro(request, response, next)
+}
+
 module.exports = config

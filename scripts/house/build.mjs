@@ -40,32 +40,58 @@ export async function installPackages() {
   await writeFile(stamp, wanted)
 }
 
-/** Bundles a program for Node with the core in it; npm packages stay outside. */
+/** A program for Node with the core in it; npm packages stay outside. */
+const forNode = {
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  sourcemap: true,
+  logLevel: 'warning',
+  alias: {
+    '@jokulgale/core': path.join(root, 'packages', 'core'),
+    '@jokulgale/contract': path.join(root, 'packages', 'contract'),
+  },
+}
+
+/** Bundles a program for Node. */
 export async function bundle(entry, outfile) {
   await generate()
   const { build } = await import('esbuild')
-  await build({
-    entryPoints: [entry],
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    packages: 'external',
-    sourcemap: true,
-    logLevel: 'warning',
-    alias: {
-      '@jokulgale/core': path.join(root, 'packages', 'core'),
-      '@jokulgale/contract': path.join(root, 'packages', 'contract'),
-    },
-  })
+  await build({ ...forNode, entryPoints: [entry], outfile })
 }
 
 /** The server, and the thread that it prints in. */
+const serverPrograms = [
+  { entry: path.join(serverFolder, 'main.ts'), outfile: serverBundle },
+  {
+    entry: path.join(serverFolder, 'paper', 'printThread.ts'),
+    outfile: path.join(path.dirname(serverBundle), 'printThread.mjs'),
+  },
+]
+
 export async function buildServer() {
-  await bundle(path.join(serverFolder, 'main.ts'), serverBundle)
-  const thread = path.join(path.dirname(serverBundle), 'printThread.mjs')
-  await bundle(path.join(serverFolder, 'paper', 'printThread.ts'), thread)
+  for (const { entry, outfile } of serverPrograms) await bundle(entry, outfile)
+}
+
+/** Builds the server, and again at each edit of what it is made of; `built` is told each time. */
+export async function watchServer(built) {
+  const [main, ...others] = serverPrograms
+  for (const { entry, outfile } of others) await bundle(entry, outfile)
+  const { context } = await import('esbuild')
+  const telling = {
+    name: 'built',
+    setup: ({ onEnd }) => onEnd(({ errors }) => (errors.length === 0 ? built() : undefined)),
+  }
+  const watching = await context({
+    ...forNode,
+    entryPoints: [main.entry],
+    outfile: main.outfile,
+    plugins: [telling],
+  })
+  await watching.watch()
+  return watching
 }
 
 /** Exports the web application when anything it is made of has changed. */

@@ -49,7 +49,7 @@ export class Factored {
   ) {
     this.nodeCount = network.earthNode
     this.length = this.nodeCount + 1 + network.links.length
-    this.lu = SparseLu.factor(this.assemble())
+    this.lu = SparseLu.factor(this.matrix())
     this.workRe = new Float64Array(this.length)
     this.workIm = new Float64Array(this.length)
     rows.forEach((row, link) => {
@@ -148,7 +148,8 @@ export class Factored {
     return this.slab.subarray(start, start + this.length)
   }
 
-  private assemble(): SparseMatrix {
+  /** The equations as they were factored. */
+  matrix(): SparseMatrix {
     const matrix = {
       size: this.length,
       rows: [] as number[],
