@@ -1,12 +1,15 @@
 import fc from 'fast-check'
 import { builtInUnit, builtInUnitIds } from '../units/index'
 import { microfaradsOf } from './capacitor'
-import { deltaPattern, lineAmps } from './heaterAmps'
+import { bankPattern, lineAmps } from './heaterAmps'
 import { sensibleFactorAt } from './heatRise'
 import { benchToolOf, benchTools } from './index'
 import { outdoorShare } from './mixedAir'
 import type { BenchTool, Verdict } from './tool'
+import { degreesBetween } from './transformerPhasing'
 import { noLoadSecondary } from './transformerTap'
+import { systemsRead } from './supplySystem'
+import { rolesOf } from './relayContacts'
 import { deratingAt, unbalanceOf } from './unbalance'
 
 const tool = (id: string): BenchTool => {
@@ -55,9 +58,9 @@ describe('published answers', () => {
     expect(lineAmps(5, 240, 240, false)).toBeCloseTo(20.83, 2)
     const whole = lineAmps(15, 240, 240, true)
     expect(whole).toBeCloseTo(36.08, 2)
-    expect(deltaPattern([20.83, 36.08, 20.83], whole)?.words).toMatch(/one element/)
-    expect(deltaPattern([31.25, 31.25, 0], whole)?.words).toMatch(/one line/)
-    expect(deltaPattern([36, 36.1, 36.2], whole)?.level).toBe('good')
+    expect(bankPattern([20.83, 36.08, 20.83], whole, 'delta')?.words).toMatch(/one element/)
+    expect(bankPattern([31.25, 31.25, 0], whole, 'delta')?.words).toMatch(/one line/)
+    expect(bankPattern([36, 36.1, 36.2], whole, 'delta')?.level).toBe('good')
   })
 
   test('airflow by the heater, and the factor at altitude', () => {
@@ -182,3 +185,109 @@ test.each(benchTools.map(({ id, example, work }) => [id, example, work] as const
     }
   },
 )
+
+describe('two transformers', () => {
+  test('the angle of two secondaries follows from what stands between them', () => {
+    expect(degreesBetween(26, 26, 0)).toBeCloseTo(0)
+    expect(degreesBetween(26, 26, 52)).toBeCloseTo(180)
+    // primaries on different leg pairs of three: 60 or 120 degrees
+    expect(degreesBetween(26, 26, 26)).toBeCloseTo(60)
+    expect(degreesBetween(26, 26, 26 * Math.sqrt(3))).toBeCloseTo(120)
+  })
+
+  test('any angle comes back from the third side that it makes', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 30, noNaN: true }),
+        fc.double({ min: 1, max: 179, noNaN: true }),
+        (first, degrees) => {
+          const second = 24
+          const between = Math.sqrt(
+            first ** 2 + second ** 2 - 2 * first * second * Math.cos((degrees * Math.PI) / 180),
+          )
+          expect(degreesBetween(first, second, between)).toBeCloseTo(degrees, 4)
+        },
+      ),
+    )
+  })
+
+  test('opposite ones are refused before anything is joined; a lead that does not touch is told', () => {
+    expect(verdictOf('transformer-phasing', { first: 26, second: 25, between: 51 }).words).toMatch(
+      /^Opposite/,
+    )
+    expect(verdictOf('transformer-phasing', { first: 26, second: 25, between: 1 }).level).toBe('good')
+    expect(verdictOf('transformer-phasing', { first: 28, second: 12, between: 2 }).level).toBe('watch')
+  })
+})
+
+describe('a supply by its legs', () => {
+  test.each([
+    [[208, 209, 207], [120, 121, 119], '208Y/120'],
+    [[241, 239, 240], [120, 208, 121], '240 high leg'],
+    [[478, 481, 480], [277, 276, 278], '480Y/277'],
+    [[575, 574, 577], [331, 332, 333], '575Y/332'],
+  ] as const)('%j V between, %j V to ground: %s, whichever leg is where', (between, toGround, name) => {
+    expect(systemsRead({ between, toGround })).toEqual([name])
+    const [a, b, c] = toGround
+    expect(systemsRead({ between, toGround: [c, a, b] })).toEqual([name])
+  })
+
+  test('a leg at ground is a corner only where all three leg-to-leg values stand; else it is lost', () => {
+    const legs = { groundA: 0, groundB: 240, groundC: 241 }
+    const whole = verdictOf('supply-system', { voltsA: 240, voltsB: 241, voltsC: 239, ...legs })
+    expect(whole.words).toMatch(/corner-grounded delta/)
+    const lost = verdictOf('supply-system', {
+      voltsA: 0,
+      voltsB: 208,
+      voltsC: 205,
+      groundA: 2,
+      groundB: 120,
+      groundC: 120,
+    })
+    expect(lost).toMatchObject({
+      level: 'act',
+      words: expect.stringMatching(/^L1 to ground is nothing: lost/),
+    })
+  })
+})
+
+describe('a relay with no drawing on it', () => {
+  const open = Infinity
+  test('its common is in both pairs, for every order of the pins', () => {
+    expect(rolesOf([0.2, open, open], [open, 0.3, open])).toEqual({ common: 'A', resting: 'B', making: 'C' })
+    expect(rolesOf([0.2, open, open], [open, open, 0.3])).toEqual({ common: 'B', resting: 'A', making: 'C' })
+    expect(rolesOf([open, 0.1, open], [open, open, 0.1])).toEqual({ common: 'C', resting: 'A', making: 'B' })
+  })
+
+  test('welded, joined and dead ones have no roles, and the words say why', () => {
+    const words = (rest: readonly number[], fed: readonly number[]): string =>
+      verdictOf('relay-contacts', {
+        restAB: rest[0],
+        restAC: rest[1],
+        restBC: rest[2],
+        fedAB: fed[0],
+        fedAC: fed[1],
+        fedBC: fed[2],
+      }).words
+    expect(words([0.2, open, open], [0.2, open, open])).toMatch(/^Nothing changes over/)
+    expect(words([0.2, open, open], [0.2, 0.2, 0.2])).toMatch(/joined/)
+    expect(words([open, open, open], [open, open, open])).toMatch(/not pins of one pole/)
+    expect(words([open, open, open], [open, open, 0.2])).toMatch(/open at rest/)
+  })
+})
+
+test('a bank in wye looks alike with an element or a line open: two lines of 0.866, one of nothing', () => {
+  const whole = lineAmps(15, 240, 240, true)
+  const [two] = [(Math.sqrt(3) / 2) * whole]
+  expect(bankPattern([two, 0, two], whole, 'wye')?.words).toMatch(/one element or one line/)
+  expect(bankPattern([whole, whole / Math.sqrt(3), whole / Math.sqrt(3)], whole, 'wye')).toBeNull()
+})
+
+test('hard-start parts: the worst is named, and an open coil sends one to the capacitor', () => {
+  expect(verdictOf('hard-start', { measured: 90, marked: 88 }).level).toBe('good')
+  expect(verdictOf('hard-start', { measured: 40, marked: 88 }).words).toMatch(/lost its value/)
+  expect(verdictOf('hard-start', { measured: 90, marked: 88, contact: Infinity }).words).toMatch(
+    /does not make at rest/,
+  )
+  expect(verdictOf('hard-start', { measured: 90, marked: 88, coil: Infinity }).words).toMatch(/bursts/)
+})

@@ -8,7 +8,7 @@ export const lineAmps = (kw: number, rated: number, measured: number, isThreePha
   (kw * 1000 * (measured / rated) ** 2) / measured / (isThreePhase ? Math.sqrt(3) : 1)
 
 /** Lines that a delta bank draws, as shares of those with all three elements in. */
-const patterns = [
+const deltaPatterns = [
   { words: 'every element draws', shares: [1, 1, 1], level: 'good' },
   { words: 'one element is open', shares: [1, 1 / Math.sqrt(3), 1 / Math.sqrt(3)], level: 'act' },
   {
@@ -20,13 +20,38 @@ const patterns = [
   { words: 'nothing draws', shares: [0, 0, 0], level: 'act' },
 ] as const
 
+/**
+ * The same of a bank in wye, its star point free: an element that is open leaves the two others in series, and looks just
+ * as an open line does.
+ */
+const wyePatterns = [
+  { words: 'every element draws', shares: [1, 1, 1], level: 'good' },
+  {
+    words: 'one element or one line is open: full volts across the element that is',
+    shares: [Math.sqrt(3) / 2, Math.sqrt(3) / 2, 0],
+    level: 'act',
+  },
+  { words: 'nothing draws', shares: [0, 0, 0], level: 'act' },
+] as const
+
+interface Pattern {
+  readonly words: string
+  readonly shares: readonly number[]
+  readonly level: 'good' | 'act'
+}
+
 /** How far a line may be from its pattern: plates are within a twentieth, meters a few per cent. */
 const nearShare = 0.13
 
 /** The pattern that three line currents, largest first, come nearest; null where none is near. */
-export function deltaPattern(lines: readonly number[], whole: number): (typeof patterns)[number] | null {
+export function bankPattern(
+  lines: readonly number[],
+  whole: number,
+  connection: 'delta' | 'wye',
+): Pattern | null {
+  const patterns: readonly Pattern[] = connection === 'delta' ? deltaPatterns : wyePatterns
   const shares = [...lines].sort((a, b) => b - a).map((line) => line / whole)
-  const far = (pattern: (typeof patterns)[number]): number =>
+  const far = (pattern: Pattern): number =>
     Math.max(...pattern.shares.map((share, k) => Math.abs(share - shares[k])))
   const best = patterns.reduce((near, pattern) => (far(pattern) < far(near) ? pattern : near))
   return far(best) < nearShare ? best : null
@@ -44,10 +69,11 @@ const placesOf = (diagram: Diagram) =>
 
 export const heaterThreePhase = benchTool({
   id: 'heater-three-phase',
-  title: 'Electric heat, three phase delta',
+  title: 'Electric heat, three phase',
   group: 'Electric heat',
   use: 'Three line currents of a bank: which element, fuse or line explains them?',
-  source: 'Watts go with (volts / rated)²; line = watts / (√3 · volts) with all three elements in',
+  source:
+    'Watts go with (volts / rated)²; line = watts / (√3 · volts) with all three elements in, delta or wye',
   example: { kw: 15, rated: 240, measured: 240, ampsA: 20.8, ampsB: 36.1, ampsC: 20.8 },
   inputs: {
     kw: kilowatts('Rated'),
@@ -57,13 +83,27 @@ export const heaterThreePhase = benchTool({
     ampsB: amps('Line 2'),
     ampsC: amps('Line 3'),
   },
+  extras: {
+    connection: {
+      words: 'Elements are in',
+      unit: '',
+      least: 0,
+      most: 1,
+      usual: 0,
+      among: [
+        { value: 0, words: 'Delta' },
+        { value: 1, words: 'Wye' },
+      ],
+    },
+  },
   places: placesOf,
-  find: ({ kw, rated, measured, ampsA, ampsB, ampsC }): Verdict => {
+  find: ({ kw, rated, measured, ampsA, ampsB, ampsC, connection = 0 }): Verdict => {
+    const isWye = connection === 1
     const whole = lineAmps(kw, rated, measured, true)
-    const pattern = deltaPattern([ampsA, ampsB, ampsC], whole)
+    const pattern = bankPattern([ampsA, ampsB, ampsC], whole, isWye ? 'wye' : 'delta')
     const lines: readonly BenchLine[] = [
       { what: 'Each line, all elements in', value: shown(whole, 'A', 2) },
-      { what: 'Each element', value: shown(whole / Math.sqrt(3), 'A', 2) },
+      { what: 'Each element', value: shown(isWye ? whole : whole / Math.sqrt(3), 'A', 2) },
       { what: 'Power now', value: shown(kw * (measured / rated) ** 2, 'kW', 2) },
     ]
     return pattern

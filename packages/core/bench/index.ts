@@ -6,6 +6,7 @@ import { damperCommand } from './damperCommand'
 import { fuse } from './fuse'
 import { evacuation } from './evacuation'
 import { heaterSinglePhase, heaterThreePhase } from './heaterAmps'
+import { hardStart } from './hardStart'
 import { heatRise } from './heatRise'
 import { insulation } from './insulation'
 import { mixedAir } from './mixedAir'
@@ -15,11 +16,14 @@ import { motorAmps } from './motorAmps'
 import { nodeAmps } from './nodeAmps'
 import { poleDrop } from './poleDrop'
 import { poleVolts } from './poleVolts'
+import { relayContacts } from './relayContacts'
 import { sensor } from './sensor'
 import { subcooling } from './subcooling'
 import { superheat } from './superheat'
+import { supplySystem } from './supplySystem'
 import type { BenchTool } from './tool'
 import { transformerLoad } from './transformerLoad'
+import { transformerPhasing } from './transformerPhasing'
 import { transformerTap } from './transformerTap'
 import { turnLeads } from './turnLeads'
 import { unbalance } from './unbalance'
@@ -29,18 +33,22 @@ import { windingOhms } from './windingOhms'
 export const benchTools: readonly BenchTool[] = [
   transformerTap,
   transformerLoad,
+  transformerPhasing,
   fuse,
   modeAmps,
   coilVolts,
   coilOhms,
   poleVolts,
   poleDrop,
+  relayContacts,
+  supplySystem,
   unbalance,
   turnLeads,
   monitorSetting,
   motorAmps,
   windingOhms,
   capacitor,
+  hardStart,
   insulation,
   heaterSinglePhase,
   heaterThreePhase,

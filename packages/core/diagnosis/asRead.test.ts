@@ -57,6 +57,47 @@ test('an open proving loop shows OL or anything that a board’s input makes of 
   }
 })
 
+test('ohms into a control are no firmer for a grounded rod than for a dirty one', () => {
+  const unit = builtInUnit('rooftop-enthalpy')
+  const odds = (...entries: readonly EntryBody[]): number => {
+    const found = diagnose(unit, { complaint: 'no-heat', entries: [call('heat1'), isolated, ...entries] })
+    return shareOf(found, 'FR:1-grounded') / shareOf(found, 'FR:dirty')
+  }
+  // between terminals that neither of them touches
+  expect(odds(ohms('IC.PS', 'IC.MV', 1843.7)) / odds()).toBeCloseTo(1, 1)
+  expect(odds(ohms('IC.FS', 'IC.C', 999_626.5)) / odds()).toBeLessThan(0.5)
+})
+
+describe('a cooling call in the season of a heating complaint', () => {
+  const unit = builtInUnit('rooftop-enthalpy')
+  const limitOpen: readonly EntryBody[] = [
+    call('heat1'),
+    { kind: 'observation', of: 'BRL', what: 'pulled-in' },
+    { kind: 'observation', of: 'IFC', what: 'pulled-in' },
+    { kind: 'observation', of: 'GR', what: 'dropped-out' },
+    { kind: 'reading', meter: 'amps', from: 'XF.S1', to: 'FU.L1', value: 1.2 },
+    volts('LS1.2', 'TB.C', 0),
+    { kind: 'observation', of: 'FILT', what: 'clean' },
+  ]
+  // no compressor runs in the cold: it says nothing of a belt that would freeze the coil as well
+  const noCompressor: readonly EntryBody[] = [call('cool1'), volts('CC1.13', 'CC1.14', 26)]
+
+  test('is not read as if it were summer', () => {
+    const limit = (...entries: readonly EntryBody[]): number =>
+      shareOf(diagnose(unit, { complaint: 'no-heat', entries }), 'LS1:tripped', 'LS1:contact-open')
+    expect(limit(...limitOpen, ...noCompressor)).toBeGreaterThan(0.5 * limit(...limitOpen))
+  })
+
+  test('is asked for only once the weather is known', () => {
+    const { next } = diagnose(
+      unit,
+      { complaint: 'no-heat', entries: limitOpen },
+      { school: 'best', count: 1, sorts: ['measure', 'condition'] },
+    )
+    expect(next[0]).toMatchObject({ do: 'condition', of: 'outdoorDryBulb', first: 'reading' })
+  })
+})
+
 // what stands on it is what an idle transformer and the inputs of a monitor leave of 480 V
 test.each([30, 90, 150])('%d V to a leg that is dead is a pole that is open', (floating) => {
   const found = diagnose(builtInUnit('air-handler-heat'), {

@@ -22,7 +22,6 @@ export function conditionSteps(search: Search): readonly ConditionStep[] {
     .filter(({ id }) => findings.now.conditions[id] === undefined && !findings.unreachable.has(id))
     .flatMap(({ id, seconds }): readonly ConditionStep[] => {
       const outcomes = outcomesOf(search, id)
-      if (outcomes.length < 2) return []
       const bearing = which
         .filter((h) => model.hypotheses[h].faults.some((fault) => bearsOn(model.diagram, id, fault)))
         .reduce((sum, h) => sum + search.belief.probability[h], 0)

@@ -73,7 +73,8 @@ function surroundingsFirst(search: Search, steps: readonly Step[]): readonly Ste
   const best = steps.find((step) => step.do === 'measure' || step.do === 'look')
   const judged = steps.map((step): Step =>
     step.do === 'condition' && step.first === null && best && turnsOn(search, best, step.of)
-      ? { ...step, first: 'reading' }
+      ? // without it the reading would tell another thing than it seems to
+        { ...step, first: 'reading', bits: Math.max(step.bits, best.bits) }
       : step,
   )
   const isFirst = (step: Step): boolean => step.do === 'condition' && step.first !== null

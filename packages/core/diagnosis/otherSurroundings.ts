@@ -1,4 +1,7 @@
-import type { Conditions } from '../parts/kind'
+import type { Diagram } from '../diagram/diagram'
+import type { Condition, Conditions } from '../parts/kind'
+import { conditionsThatSurround, surroundings } from '../parts/surroundings'
+import type { Standing } from '../visit/standing'
 import type { Candidate } from './candidates'
 import { readingOf } from './grouping'
 import { distinct } from './likelihood'
@@ -18,7 +21,7 @@ export const unmeasured = (model: UnitModel, conditions: Conditions): readonly n
 
 /**
  * What the evidence so far says of the surroundings, under one account of a suspect: the probability that
- * they are as a call assumes, and of each other stretch that nobody has measured. They are the same for
+ * they are as the visit's own call assumes, and of each other stretch that nobody has measured. They are the same for
  * every piece of evidence.
  */
 export interface Around {
@@ -53,21 +56,49 @@ export function looksAsHealthy(situation: SituationModel, part: string): (h: num
   return (h) => seen(h) === healthy
 }
 
-/**
- * Chance of a piece of evidence in each of the other surroundings; null where it is the same there as
- * assumed.
- */
-export type Elsewhere = readonly (number | null)[]
+/** What other surroundings would make of a piece of evidence. */
+export interface Elsewhere {
+  /** Its chance in each of them; null where it is the same there as its call assumes. */
+  readonly chances: readonly (number | null)[]
+  /**
+   * Its chance in what the visit's own call assumes, where that is another season than the call assumes in which it was
+   * taken; null where it is the same.
+   */
+  readonly atHome: number | null
+}
 
 /** What a piece of evidence says of other surroundings; null where none of them would change it. */
 export function elsewhereOf(
   model: UnitModel,
-  conditions: Conditions,
+  { conditions, call }: Standing,
+  homeCall: string,
   isAsHealthy: (k: number) => boolean,
   chanceOf: (k: number) => number,
 ): Elsewhere | null {
-  const chances = unmeasured(model, conditions).map((k) => (isAsHealthy(k) ? null : chanceOf(k)))
-  return chances.every((chance) => chance === null) ? null : chances
+  const others = unmeasured(model, conditions)
+  const chances = others.map((k) => (isAsHealthy(k) ? null : chanceOf(k)))
+  if (chances.every((chance) => chance === null)) return null
+  const ofHome = call === homeCall ? [] : stretchesOf(model.diagram, homeCall, call)
+  const atHome = others.flatMap((k, place) => {
+    const chance = chances[place]
+    return chance !== null && ofHome.includes(model.hypotheses[k].id) ? [chance] : []
+  })
+  return { chances, atHome: atHome.length === 0 ? null : Math.min(...atHome) }
+}
+
+/** Stretches of weather and water, by their hypotheses, that one call assumes and another does not. */
+function stretchesOf({ calls }: Diagram, homeCall: string, call: string): readonly string[] {
+  const stretchIn = (id: string, condition: Condition): string | null => {
+    const value = calls.find((each) => each.id === id)?.conditions[condition]
+    const found = surroundings[condition]?.find(
+      ([from, to]) => value !== undefined && from <= value && value < to,
+    )
+    return found ? `${condition}:${found[0]}..${found[1]}` : null
+  }
+  return conditionsThatSurround.flatMap((condition) => {
+    const [atHome, here] = [stretchIn(homeCall, condition), stretchIn(call, condition)]
+    return atHome !== null && here !== null && atHome !== here ? [atHome] : []
+  })
 }
 
 /** A piece of evidence told with other surroundings counted in, and what it leaves of them. */
@@ -83,13 +114,21 @@ export interface ToldAround {
  * or blamed for what the weather does. `own`: chance of the evidence under the suspect in the surroundings
  * that are assumed.
  */
-export function toldAround(own: number, { assumed, others }: Around, elsewhere: Elsewhere): ToldAround {
-  const joint = others.map((share, k) => share * (elsewhere[k] ?? own))
-  const changed = joint.reduce((sum, weight, k) => (elsewhere[k] === null ? sum : sum + weight), 0)
-  const chance = joint.reduce((sum, weight) => sum + weight, assumed * own)
+export function toldAround(
+  own: number,
+  { assumed, others }: Around,
+  { chances, atHome }: Elsewhere,
+): ToldAround {
+  const joint = others.map((share, k) => share * (chances[k] ?? own))
+  const asAssumed = assumed * (atHome ?? own)
+  const changed = joint.reduce(
+    (sum, weight, k) => (chances[k] === null ? sum : sum + weight),
+    atHome === null ? 0 : asAssumed,
+  )
+  const chance = joint.reduce((sum, weight) => sum + weight, asAssumed)
   return {
     chance,
     own: 1 - changed / chance,
-    around: { assumed: (assumed * own) / chance, others: joint.map((weight) => weight / chance) },
+    around: { assumed: asAssumed / chance, others: joint.map((weight) => weight / chance) },
   }
 }

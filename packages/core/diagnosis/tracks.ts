@@ -98,18 +98,20 @@ export function tell(reading: Weighable, factors: Factors, met: readonly Met[], 
 const blundered = ({ meter, value }: Weighable, predicted: number | null, sharing: Sharing): number =>
   blunderChance * blunderDensity(meter, value, predicted, sharing)
 
+const isIntoElectronics = ({ isElectronic }: Weighable, ohms: readonly (number | null)[]): boolean =>
+  isElectronic && ohms.every((each) => each !== null && each > electronicFromOhms)
+
 function explainedByState(
   reading: Weighable,
   version: number,
   foretold: Foretold,
   sharing: Sharing,
 ): Explained {
-  const { meter, value, isElectronic } = reading
+  const { meter, value } = reading
   const predicted = readingOf(foretold.values[version])
-  const exact =
-    isElectronic && predicted !== null && predicted > electronicFromOhms
-      ? electronicDensity(value)
-      : goodDensity(meter, value, predicted, sharing)
+  const exact = isIntoElectronics(reading, [predicted])
+    ? electronicDensity(value)
+    : goodDensity(meter, value, predicted, sharing)
   const loose = foretold.moving(version) ?? floating(reading, predicted, foretold.loaded?.[version], sharing)
   const good = loose === null ? exact : (exact + loose) / 2
   return {
@@ -138,6 +140,17 @@ function floating(
   return densityBetween(meter, value, 0, 2 * volts, sharing)
 }
 
+/** Mean density of a reading that may lie anywhere between each two values in a row. */
+const meanBetween = (
+  { meter, value }: Weighable,
+  values: readonly (number | null)[],
+  sharing: Sharing,
+): number =>
+  values
+    .slice(1)
+    .reduce<number>((sum, next, k) => sum + densityBetween(meter, value, values[k], next, sharing), 0) /
+  (values.length - 1)
+
 function explainedByRange(
   reading: Weighable,
   versions: readonly number[],
@@ -147,9 +160,9 @@ function explainedByRange(
   const { meter, value, collapsedBelow } = reading
   const values = versions.map((version) => readingOf(foretold.values[version]))
   const [dead] = values
-  let range = 0
-  for (let k = 1; k < values.length; k++)
-    range += densityBetween(meter, value, values[k - 1], values[k], sharing) / (values.length - 1)
+  const range = isIntoElectronics(reading, values)
+    ? electronicDensity(value)
+    : meanBetween(reading, values, sharing)
   const hasCollapsed = dead !== null && dead > 0 && dead < collapsedBelow
   const steady = hasCollapsed
     ? (1 - nothingLeft) * range +

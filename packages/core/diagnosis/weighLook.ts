@@ -12,6 +12,7 @@ export function lookWeigher(
   model: UnitModel,
   { of, what, standing }: Extract<Evidence, { kind: 'look' }>,
   moment: Moment,
+  homeCall: string,
 ): Weigher {
   const { situation } = moment
   const usual = what === 'code' ? situation.looks(0, of) : null
@@ -23,9 +24,7 @@ export function lookWeigher(
   const chanceOf = (met: readonly Met[]): number =>
     met.reduce((sum, { versions, weight }) => sum + weight * seen(versions), 0)
   const isAsHealthy = looksAsHealthy(situation, of)
-  const elsewhere = elsewhereOf(model, standing.conditions, isAsHealthy, (k) =>
-    chanceOf(moment.met(k, 'not')),
-  )
+  const elsewhere = elsewhereOf(model, standing, homeCall, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
   return (h, track) => {
     const there = chanceOf(moment.met(h, track.blown))
     const around = isAsHealthy(h) ? elsewhere : null

@@ -19,7 +19,7 @@ type Reading = Extract<Evidence, { readonly kind: 'reading' }>
 const collapsedShare = 0.5
 
 /** What a reading makes of a track. */
-export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigher {
+export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment, homeCall: string): Weigher {
   const { meter, from, to, value, typed } = piece
   const { situation } = moment
   const healthy = situation.predict(meter, from, to, [0])[0]
@@ -47,7 +47,8 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment)
   const isAsHealthy = readsAsHealthy(situation, piece)
   const elsewhere = elsewhereOf(
     model,
-    piece.standing.conditions,
+    piece.standing,
+    homeCall,
     isAsHealthy,
     (k) => under(moment.met(k, 'not'), { factors: new Factors() }).chance,
   )

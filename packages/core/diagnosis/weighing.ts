@@ -201,6 +201,11 @@ function startTracks(context: Context, which: readonly number[]): readonly (read
   return tracks
 }
 
+/** The call that the visit is about: it says which season nobody has measured. */
+const homeCallOf = ({ model: { diagram }, findings, evidence }: Context): string =>
+  diagram.complaints.find(({ id }) => id === findings.complaint)?.call ??
+  (evidence[0]?.standing ?? findings.now).call
+
 function advance(
   context: Context,
   { tracks, weight }: Chain,
@@ -208,13 +213,14 @@ function advance(
   which: readonly number[],
 ): Omit<Chain, 'key'> {
   const { model, repairedFaults } = context
+  const home = homeCallOf(context)
   const also = model.stillThere(repairedFaults, piece.standing)
   const settled = new Moment(model, piece.standing, also)
-  const weigher = weigherOf(model, piece, settled, which)
+  const weigher = weigherOf(model, piece, settled, home, which)
   const late =
     piece.standing.age === null
       ? weigher
-      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), which)
+      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), home, which)
   const row = new Float64Array(model.hypotheses.length).fill(-Infinity)
   const after: (readonly Track[] | undefined)[] = []
   for (const h of which) {
@@ -237,12 +243,18 @@ const sumOfLogs = (tracks: readonly Track[]): number => {
 }
 
 /** What a piece of evidence makes of a track. */
-function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, which: readonly number[]): Weigher {
+function weigherOf(
+  model: UnitModel,
+  piece: Evidence,
+  moment: Moment,
+  homeCall: string,
+  which: readonly number[],
+): Weigher {
   switch (piece.kind) {
     case 'reading':
-      return readingWeigher(model, piece, moment)
+      return readingWeigher(model, piece, moment, homeCall)
     case 'look':
-      return lookWeigher(model, piece, moment)
+      return lookWeigher(model, piece, moment, homeCall)
     case 'drop-out':
       return plainly((h) => dropOutChance(moment.situation, piece, which, h))
     case 'found-set': {

@@ -1,4 +1,4 @@
-import type { Condition } from './kind'
+import { knownConditions, type Condition } from './kind'
 
 /**
  * Stretches of what surrounds a unit, each from one value to another: what any of them does to the circuit
@@ -48,3 +48,6 @@ export const surroundings: Readonly<Partial<Record<Condition, Stretches>>> = {
 
 /** Whether a condition surrounds the unit, rather than being made by what it does. */
 export const isSurrounding = (condition: string): boolean => condition in surroundings
+
+/** Conditions that surround a unit. */
+export const conditionsThatSurround = knownConditions.filter((condition) => condition in surroundings)
