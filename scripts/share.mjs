@@ -5,7 +5,9 @@ import path from 'node:path'
 import { root } from './house/paths.mjs'
 
 const isCode = (file) => /\.(ts|tsx|mjs|js)$/.test(file) && !file.endsWith('.d.ts')
-const isTest = (file) => /\.test\.tsx?$/.test(file) || file.startsWith('e2e/') || file.includes('/cases/')
+// what only tests use is named test…: a log, a server, a visit
+const isTest = (file) =>
+  /\.test\.tsx?$|\/test[A-Z]\w*\.tsx?$/.test(file) || file.startsWith('e2e/') || file.includes('/cases/')
 const linesOf = (file) =>
   readFileSync(path.join(root, file), 'utf8')
     .split('\n')

@@ -40,7 +40,7 @@ export function Heading({ title, below, back, right }: HeadingProps) {
         </Pressable>
       ) : null}
       <View style={{ flex: 1 }}>
-        <Words size="lead" strong role="heading" aria-level={1} numberOfLines={1}>
+        <Words size="lead" strong role="heading" aria-level={1} numberOfLines={2}>
           {title}
         </Words>
         {below ? (

@@ -11,8 +11,8 @@ export interface PicturePoint {
 }
 
 /**
- * What a tool draws. Arrows that may be turned any way, drawn with the same scale both ways; or a chart of
- * two quantities with its curves and the points that were given.
+ * What a tool draws. Arrows that may be turned any way, drawn with the same scale both ways; a chart of two
+ * quantities with its curves and the points that were given; bars against a limit.
  */
 export type Picture =
   | { readonly is: 'arrows'; readonly words: string; readonly arrows: readonly PictureLine[] }
@@ -27,3 +27,18 @@ export type Picture =
       }[]
       readonly points: readonly PicturePoint[]
     }
+  | {
+      readonly is: 'bars'
+      readonly words: string
+      readonly unit: string
+      /** What none of them should pass. */
+      readonly limit: number
+      readonly bars: readonly PictureBar[]
+    }
+
+/** A bar with what stands, and what is reached for a moment. */
+export interface PictureBar {
+  readonly words: string
+  readonly holds: number
+  readonly peaks: number
+}

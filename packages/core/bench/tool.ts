@@ -56,6 +56,8 @@ export interface BenchPlace {
   readonly readings: Readonly<Record<string, Omit<BenchReading, 'value'>>>
   /** Which input is a condition outside the circuit. */
   readonly conditions?: Readonly<Record<string, Condition>>
+  /** What the unit itself shows there, before any number is typed. */
+  readonly picture?: Picture
 }
 
 /** One tool of the bench: what it asks for, what it finds, and the rule it finds it by. */

@@ -1,3 +1,4 @@
+import { callLoads } from './callLoads'
 import { amps, ratedVolts, voltAmperes } from './inputs'
 import { atParts, settingOf } from './unitPlaces'
 import { benchTool, percent, shown } from './tool'
@@ -20,7 +21,11 @@ export const transformerLoad = benchTool({
   places: (diagram) =>
     atParts(diagram, (part) =>
       part.kind.fullLoadAmps
-        ? { readings: {}, known: { rating: settingOf(part, 'va'), secondary: settingOf(part, 'secondary') } }
+        ? {
+            readings: {},
+            known: { rating: settingOf(part, 'va'), secondary: settingOf(part, 'secondary') },
+            picture: callLoads(diagram, part),
+          }
         : null,
     ),
   find: ({ rating, secondary, load, fuse }) => {

@@ -18,7 +18,7 @@ const known = (entries: Readonly<Record<string, number | undefined>>): Readonly<
 export const atParts = (
   diagram: Diagram,
   use: (part: Part) =>
-    | (Pick<BenchPlace, 'readings' | 'conditions'> & {
+    | (Pick<BenchPlace, 'readings' | 'conditions' | 'picture'> & {
         readonly known: Readonly<Record<string, number | undefined>>
       })
     | null,

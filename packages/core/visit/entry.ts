@@ -88,7 +88,14 @@ type FindingEntry =
       readonly is: 'right' | 'wrong' | 'not-looked'
       readonly words?: string
     }
-  | { readonly kind: 'photo'; readonly photo: string; readonly of?: string; readonly words?: string }
+  | {
+      readonly kind: 'photo'
+      readonly photo: string
+      readonly of?: string
+      /** The entry that it shows: a defect, a repair. */
+      readonly on?: string
+      readonly words?: string
+    }
   | { readonly kind: 'note'; readonly words: string }
   /** What a tool of the bench was given and found, as it said it then. */
   | {

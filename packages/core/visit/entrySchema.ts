@@ -175,7 +175,13 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     is: oneOf('is', ['right', 'wrong', 'not-looked']),
     words: words('words'),
   }),
-  photo: object({ kind: kindIs('photo'), photo: uuid('photo'), of: words('of'), words: words('words') }),
+  photo: object({
+    kind: kindIs('photo'),
+    photo: uuid('photo'),
+    of: words('of'),
+    on: words('on'),
+    words: words('words'),
+  }),
   note: object({ kind: kindIs('note'), words: words('words').required() }),
   calculation: object({
     kind: kindIs('calculation'),

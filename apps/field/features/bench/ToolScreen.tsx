@@ -24,6 +24,7 @@ import { Words } from '../../ui/Words'
 import { useVisit, type OpenVisit } from '../visit/useVisit'
 import { BenchPage } from './BenchPage'
 import { ListScreen } from './ListScreen'
+import { LazyPicture } from './LazyPicture'
 import { mayRead } from './mayRead'
 import { numberTyped } from './numberTyped'
 import { VerdictView } from './VerdictView'
@@ -145,6 +146,7 @@ function ToolForm({ tool, visit }: ToolFormProps) {
           />
         ))}
       </View>
+      {place.picture ? <LazyPicture picture={place.picture} /> : null}
       <VerdictView outcome={outcome} hasTyped={Object.keys(typed).length > 0} />
       <Part title="An example">
         <Words size="small">{exampleWords(tool)}</Words>

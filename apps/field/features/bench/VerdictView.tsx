@@ -1,11 +1,9 @@
-import { lazy, Suspense } from 'react'
 import { View } from 'react-native'
 import type { Level, Outcome } from '@jokulgale/core/bench/tool'
 import { Notice } from '../../ui/Notice'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
-
-const PictureView = lazy(async () => ({ default: (await import('../plots')).PictureView }))
+import { LazyPicture } from './LazyPicture'
 
 const noticeOf = { good: 'good', watch: 'caution', act: 'wrong' } as const satisfies Record<Level, string>
 
@@ -25,11 +23,7 @@ export function VerdictView({
   return (
     <View style={{ gap: space.small }} aria-live="polite">
       <Notice kind={noticeOf[level]}>{words}</Notice>
-      {picture ? (
-        <Suspense fallback={null}>
-          <PictureView picture={picture} />
-        </Suspense>
-      ) : null}
+      {picture ? <LazyPicture picture={picture} /> : null}
       {lines.map(({ what, value }) => (
         <View key={what} style={{ flexDirection: 'row', gap: space.medium }}>
           <Words style={{ flex: 1 }}>{what}</Words>

@@ -99,7 +99,7 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
           >
             <View style={{ gap: space.small, flexDirection: 'row', alignItems: 'center' }}>
               <Words style={{ flex: 1 }}>{words}</Words>
-              <PhotoPress visit={visit.id} of={id} label={words} />
+              <PhotoPress visit={visit.id} shows={{ of: id }} label={words} />
               <View style={{ flexDirection: 'row', gap: space.hair }}>
                 <Press
                   title="Right"

@@ -1,23 +1,23 @@
 import { Pressable } from 'react-native'
 import { Icon } from '../../ui/Icon'
 import { target, usePalette } from '../../ui/theme'
+import type { PhotoOf } from '../sync/photoOf'
 import { useSync } from '../sync/SyncContext'
 import { choosePicture } from './takePicture'
 
 interface PhotoPressProps {
   readonly visit: string
-  readonly of: string
+  readonly shows: PhotoOf
   readonly label: string
-  readonly words?: string
 }
 
 /** Takes a picture of something and keeps it with the visit. */
-export function PhotoPress({ visit, of, label, words }: PhotoPressProps) {
+export function PhotoPress({ visit, shows, label }: PhotoPressProps) {
   const sync = useSync()
   const palette = usePalette()
   const take = async (): Promise<void> => {
     const image = await choosePicture()
-    if (image) await sync.takePhoto(visit, image, of, words)
+    if (image) await sync.takePhoto(visit, image, shows)
   }
   return (
     <Pressable

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale'
 import { View } from 'react-native'
-import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg'
+import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg'
 import type { Picture } from '@jokulgale/core/bench/picture'
 import { fonts, space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
@@ -17,9 +17,20 @@ export function PictureView({ picture }: { readonly picture: Picture }) {
       <Words size="small" quiet>
         {picture.words}
       </Words>
-      {picture.is === 'arrows' ? <Arrows picture={picture} /> : <Chart picture={picture} />}
+      <Drawn picture={picture} />
     </View>
   )
+}
+
+function Drawn({ picture }: { readonly picture: Picture }) {
+  switch (picture.is) {
+    case 'arrows':
+      return <Arrows picture={picture} />
+    case 'bars':
+      return <Bars picture={picture} />
+    case 'chart':
+      return <Chart picture={picture} />
+  }
 }
 
 /** Lines from point to point, with the same scale both ways, each with its words at its middle. */
@@ -150,6 +161,66 @@ function Chart({ picture: { words, across, up, curves, points } }: { readonly pi
           {point.words}
         </SvgText>
       ))}
+    </Svg>
+  )
+}
+
+const bar = { step: 40, thick: 12, below: 24 } as const
+
+/** Bars under each other, what stands within what is reached for a moment, against their limit. */
+function Bars({ picture: { words, unit, limit, bars } }: { readonly picture: Of<'bars'> }) {
+  const palette = usePalette()
+  const most = Math.max(limit, ...bars.map(({ peaks }) => peaks))
+  const x = scaleLinear([0, most], [0, size.width - size.right])
+  const height = bar.step * bars.length + bar.below
+  const told = bars.map(({ words: said, holds, peaks }) => ({
+    said,
+    numbers: `${Math.round(holds)} ${unit}, up to ${Math.round(peaks)}`,
+    holds,
+    peaks,
+  }))
+  const text = { fontFamily: fonts.text, fontSize: 12, fill: palette.text } as const
+  return (
+    <Svg
+      width="100%"
+      height={height}
+      viewBox={`0 0 ${size.width} ${height}`}
+      accessibilityLabel={`${words}: ${told.map(({ said, numbers }) => `${said} ${numbers}`).join('; ')}; limit ${limit} ${unit}`}
+    >
+      {told.map(({ said, numbers, holds, peaks }, k) => [
+        <SvgText key={`${said} words`} x={0} y={k * bar.step + 12} {...text}>
+          {`${said}: ${numbers}`}
+        </SvgText>,
+        <Rect
+          key={`${said} peak`}
+          x={0}
+          y={k * bar.step + 18}
+          width={x(peaks)}
+          height={bar.thick}
+          fill="none"
+          stroke={palette.quiet}
+        />,
+        <Rect
+          key={`${said} holds`}
+          x={0}
+          y={k * bar.step + 18}
+          width={x(holds)}
+          height={bar.thick}
+          fill={holds > limit ? palette.wrong : palette.accent}
+        />,
+      ])}
+      <Line
+        x1={x(limit)}
+        x2={x(limit)}
+        y1={16}
+        y2={height - bar.below + 4}
+        stroke={palette.text}
+        strokeWidth={2}
+        strokeDasharray="4 3"
+      />
+      <SvgText x={x(limit)} y={height - 6} textAnchor="end" {...text}>
+        {`rated ${limit} ${unit}`}
+      </SvgText>
     </Svg>
   )
 }

@@ -5,13 +5,16 @@ import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { PhotoPress } from '../photo/PhotoPress'
+import { PhotoRow } from '../photo/PhotoRow'
 import type { OpenVisit } from '../visit/useVisit'
 
 /**
  * What is still wrong and not part of this repair, with what is recommended and why; the price is the
  * office's.
  */
-export function Defects({ visit: { state, say } }: { readonly visit: OpenVisit }) {
+export function Defects({ visit }: { readonly visit: OpenVisit }) {
+  const { state, say } = visit
   const [words, setWords] = useState('')
   const [recommend, setRecommend] = useState('')
   const [open, setOpen] = useState(false)
@@ -19,15 +22,19 @@ export function Defects({ visit: { state, say } }: { readonly visit: OpenVisit }
     <Part title="Still open">
       {state.defects.length === 0 ? <Words quiet>Nothing noted.</Words> : null}
       {state.defects.map(({ entry, body }) => (
-        <View key={entry.id} style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
-          <Words style={{ flex: 1 }}>{[body.words, body.recommend].filter(Boolean).join(' → ')}</Words>
-          <Press
-            title="Done"
-            label={`${body.words}: done`}
-            onPress={() => {
-              void say({ kind: 'defect-closed', entry: entry.id })
-            }}
-          />
+        <View key={entry.id} style={{ gap: space.hair }}>
+          <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+            <Words style={{ flex: 1 }}>{[body.words, body.recommend].filter(Boolean).join(' → ')}</Words>
+            <PhotoPress visit={visit.id} shows={{ on: entry.id, words: body.words }} label={body.words} />
+            <Press
+              title="Done"
+              label={`${body.words}: done`}
+              onPress={() => {
+                void say({ kind: 'defect-closed', entry: entry.id })
+              }}
+            />
+          </View>
+          <PhotoRow photos={state.photos.filter((photo) => photo.body.on === entry.id)} />
         </View>
       ))}
       {open ? (

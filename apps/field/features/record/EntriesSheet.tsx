@@ -76,7 +76,7 @@ function NoteForm({ visit }: { readonly visit: OpenVisit }) {
             })
           }}
         />
-        <PhotoPress visit={visit.id} of="" label="with the note" words={words.trim()} />
+        <PhotoPress visit={visit.id} shows={{ words: words.trim() }} label="with the note" />
       </View>
     </Part>
   )

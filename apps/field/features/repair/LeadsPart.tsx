@@ -50,7 +50,11 @@ export function LeadsPart({ visit, part }: { readonly visit: OpenVisit; readonly
             ? 'Photograph and note every lead before it leaves its terminal; the one hardest to reach first.'
             : 'Tick each lead as it is landed again, round its screw in the tightening direction.'}
         </Words>
-        <PhotoPress visit={visit.id} of={part} label={`leads of ${part}, as found`} words="as found" />
+        <PhotoPress
+          visit={visit.id}
+          shows={{ of: part, words: 'as found' }}
+          label={`leads of ${part}, as found`}
+        />
       </View>
       {found.length === 0 ? (
         <Press

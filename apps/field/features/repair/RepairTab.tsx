@@ -53,7 +53,7 @@ export function RepairTab({ visit }: { readonly visit: OpenVisit }) {
                 </Words>
               ) : null}
             </View>
-            <PhotoPress visit={visit.id} of={body.of} label={body.of} />
+            <PhotoPress visit={visit.id} shows={{ of: body.of }} label={body.of} />
           </View>
         ))}
       </Part>

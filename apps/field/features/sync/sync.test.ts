@@ -234,7 +234,7 @@ test('a device that can keep no more says so, shows nothing that it has not kept
     throw new DOMException('no room', 'QuotaExceededError')
   })
   await expect(sync.say(visit, { kind: 'note', words: 'not kept' })).rejects.toThrow()
-  await expect(sync.takePhoto(visit, new Blob(['x']), 'CC1')).rejects.toThrow()
+  await expect(sync.takePhoto(visit, new Blob(['x']), { of: 'CC1' })).rejects.toThrow()
   expect(store.getState().visits.cannotKeep).toMatch(/can keep no more/)
   expect(store.getState().visits.logs[visit] ?? []).toEqual([])
   full.mockRestore()

@@ -19,6 +19,7 @@ import {
   placesTaken,
 } from '../places/placesSlice'
 import { signedIn, signedOut } from '../session/sessionSlice'
+import type { PhotoOf } from './photoOf'
 import type { AppStore } from '../store'
 import { entriesKept, reachable, visitKept, visitsForgotten } from '../visit/visitsSlice'
 import {
@@ -319,10 +320,10 @@ export class Sync {
   }
 
   /** Keeps a picture on the device, and says in the log what it shows. Gives the identity of the entry. */
-  async takePhoto(visit: string, image: Blob, of: string, words = ''): Promise<string> {
+  async takePhoto(visit: string, image: Blob, shows: PhotoOf): Promise<string> {
     const id = newId()
     await this.aloud(writePhoto({ id, visit, image, sent: false }))
-    return this.say(visit, { kind: 'photo', photo: id, of, words })
+    return this.say(visit, { kind: 'photo', photo: id, ...shows })
   }
 
   /** Entries that go with the next sending: nobody's are sent in another's name, nor before their visit. */

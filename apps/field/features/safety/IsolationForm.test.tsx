@@ -1,0 +1,63 @@
+import { fireEvent, render, screen, waitFor } from '@testing-library/react-native'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { builtInUnit } from '@jokulgale/core/units/index'
+import { VisitUnderTest } from '../visit/testVisit'
+import { IsolationForm, legsOf } from './IsolationForm'
+
+const show = (unit: string) => {
+  const onSaid = jest.fn<undefined, [EntryBody]>()
+  const onDone = jest.fn()
+  render(
+    <VisitUnderTest unit={unit} entries={[]} onSaid={onSaid}>
+      {(visit) => <IsolationForm visit={visit} onDone={onDone} />}
+    </VisitUnderTest>,
+  )
+  return { onSaid, onDone }
+}
+const legs = legsOf(builtInUnit('fan-coil-two-pipe')).length
+/** Boxes in the order that they stand: isolators, stored energy, the tester before and after. */
+const tick = (): void => {
+  for (const box of screen.getAllByRole('checkbox')) fireEvent.press(box)
+}
+const allZero = (count: number): void => {
+  for (let k = 0; k < count; k++) fireEvent.press(screen.getByText(/reads 0 V$/))
+}
+const finish = (): void => {
+  fireEvent.press(screen.getByText('Isolated, proven dead'))
+}
+
+test('every leg behind every isolator is asked for, to each other and to ground', () => {
+  // two poles at each breaker and at the disconnect: three readings each
+  expect(legsOf(builtInUnit('package-heat-pump'))).toHaveLength(9)
+  // three poles at breaker and disconnect: six each
+  expect(legsOf(builtInUnit('rooftop-two-stage'))).toHaveLength(12)
+})
+
+test('a unit is not isolated by ticking boxes: nothing is said before each leg was read', async () => {
+  const { onSaid, onDone } = show('fan-coil-two-pipe')
+  tick()
+  finish()
+  allZero(legs - 1)
+  finish()
+  expect(onSaid).not.toHaveBeenCalled()
+  allZero(1)
+  finish()
+  await waitFor(() => {
+    expect(onDone).toHaveBeenCalled()
+  })
+  const said = onSaid.mock.calls.map(([body]) => body)
+  expect(said.map(({ kind }) => kind)).toEqual(['isolation', 'power'])
+  expect(said[0]).toMatchObject({ testerBefore: true, testerAfter: true, sources: ['BR', 'BRH'] })
+})
+
+test('a leg that is not dead stops it, and says where to look', () => {
+  const { onSaid } = show('fan-coil-two-pipe')
+  tick()
+  fireEvent.press(screen.getByLabelText(/enter another value$/))
+  for (const digit of ['1', '1', '9']) fireEvent.press(screen.getByLabelText(digit))
+  fireEvent.press(screen.getByText(/^Log/))
+  expect(screen.getByText(/119 V is not dead\. Find the other source\./)).toBeTruthy()
+  allZero(legs - 1)
+  finish()
+  expect(onSaid).not.toHaveBeenCalled()
+})

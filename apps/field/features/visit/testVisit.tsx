@@ -1,0 +1,50 @@
+import { useMemo, useState, type ReactNode } from 'react'
+import { builtInUnit, builtInUnitText } from '@jokulgale/core/units/index'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { logOf } from '@jokulgale/core/visit/testLog'
+import { foldVisit } from '@jokulgale/core/visit/visitState'
+import type { OpenVisit } from './useVisit'
+
+interface VisitUnderTestProps {
+  readonly unit: string
+  readonly entries: readonly EntryBody[]
+  readonly onSaid: (body: EntryBody) => void
+  readonly children: (visit: OpenVisit) => ReactNode
+}
+
+const site: OpenVisit['site'] = { id: 's', name: 'Skerry Baths', address: '', access: '', archived: false }
+const placed: OpenVisit['unit'] = {
+  id: 'u',
+  site: 's',
+  label: 'RTU-1',
+  place: 'Roof',
+  diagram: 'd',
+  plan: '',
+  make: '',
+  serial: '',
+  installed: '',
+  archived: false,
+}
+
+/** A visit to a built-in unit that keeps what is said as a device does, so that it shows at once. */
+export function VisitUnderTest({ unit, entries, onSaid, children }: VisitUnderTestProps) {
+  const [bodies, setBodies] = useState(entries)
+  const visit = useMemo((): OpenVisit => {
+    const diagram = builtInUnit(unit)
+    return {
+      id: 'v',
+      unit: placed,
+      site,
+      ladder: builtInUnitText(unit),
+      diagram,
+      state: foldVisit(logOf(bodies), diagram),
+      bodies,
+      say: (body) => {
+        onSaid(body)
+        setBodies((before) => [...before, body])
+        return Promise.resolve(String(bodies.length))
+      },
+    }
+  }, [unit, bodies, onSaid])
+  return <>{children(visit)}</>
+}
