@@ -80,7 +80,10 @@ async function unitTests(scratch, projects, env = {}) {
 async function otherUnitTests(scratch) {
   const postgres = await startPostgres(path.join(scratch, 'postgres'), { throwAway: true })
   undo.push(() => postgres.stop())
-  await unitTests(scratch, ['server', 'field', 'contract', 'cli'], { TEST_DATABASE_URL: postgres.url })
+  await unitTests(scratch, ['server', 'field', 'contract', 'cli'], {
+    TEST_DATABASE_URL: postgres.url,
+    TEST_ADMIN_URL: postgres.adminUrl,
+  })
   await postgres.stop()
 }
 

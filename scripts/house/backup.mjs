@@ -15,7 +15,7 @@ async function reach(folder) {
     return { url, leave: () => undefined }
   }
   const postgres = await startPostgres(folder)
-  return { url: postgres.url, leave: () => postgres.stop() }
+  return { url: postgres.adminUrl, leave: () => postgres.stop() }
 }
 
 /** Writes everything of a database into one file, while it is in use or not. A file half written is not left. */
@@ -48,11 +48,11 @@ export async function restore(folder, file, now = new Date()) {
   await rm(fresh, { recursive: true, force: true })
   const postgres = await startPostgres(fresh)
   try {
-    await run(`${bin}/pg_restore`, ['--no-owner', '--exit-on-error', `--dbname=${postgres.url}`, file], {
+    await run(`${bin}/pg_restore`, ['--no-owner', '--exit-on-error', `--dbname=${postgres.adminUrl}`, file], {
       quiet: true,
     })
     const { default: pg } = await import('pg')
-    const client = new pg.Client({ connectionString: postgres.url })
+    const client = new pg.Client({ connectionString: postgres.adminUrl })
     await client.connect()
     await client.query('INSERT INTO epochs DEFAULT VALUES')
     await client.end()

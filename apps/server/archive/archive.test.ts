@@ -63,7 +63,10 @@ const demoShop = async (): Promise<string> => {
 /** A house with nothing in it: another database on the same server. */
 async function emptyHouse(): Promise<Database> {
   const name = `archive_${uuid().replaceAll('-', '')}`
-  await server.pool.query(`CREATE DATABASE ${name}`)
+  const admin = connect(process.env.TEST_ADMIN_URL ?? '', () => undefined)
+  const role = new URL(process.env.TEST_DATABASE_URL ?? '').username
+  await admin.pool.query(`CREATE DATABASE ${name} OWNER ${role}`)
+  await admin.pool.end()
   const url = (process.env.TEST_DATABASE_URL ?? '').replace(/\/[^/]*$/, `/${name}`)
   const house = connect(url, () => undefined)
   fresh.push(house)

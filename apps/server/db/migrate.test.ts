@@ -6,6 +6,7 @@ import { migrateDatabase } from './migrate'
 
 const folder = path.join(__dirname, 'migrations')
 const url = process.env.TEST_DATABASE_URL ?? ''
+const role = new URL(url).username
 
 /** Only the first migration, as an installation of that day had it. */
 async function firstOnly(): Promise<string> {
@@ -19,8 +20,8 @@ async function firstOnly(): Promise<string> {
 
 test('an installation with data goes forward through every migration and loses nothing', async () => {
   const name = `old_${process.pid}`
-  const admin = new pg.Pool({ connectionString: url })
-  await admin.query(`CREATE DATABASE ${name}`)
+  const admin = new pg.Pool({ connectionString: process.env.TEST_ADMIN_URL })
+  await admin.query(`CREATE DATABASE ${name} OWNER ${role}`)
   const pool = new pg.Pool({ connectionString: url.replace(/\/[^/]*$/, `/${name}`) })
   const old = await firstOnly()
   try {
