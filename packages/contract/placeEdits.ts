@@ -38,7 +38,7 @@ const placeEditSchema = object({
   .strict()
 
 /** What a device sends at once; a longer list goes in several requests. */
-export const mostEdits = 500
+export const mostEdits = 200
 
 export const sentPlaceEditsSchema = object({
   edits: boundedList(placeEditSchema, mostEdits, 'edits'),

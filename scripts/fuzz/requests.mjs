@@ -181,9 +181,9 @@ function costly() {
         follows: '',
       },
     },
-    '500 edits of places': {
+    '200 edits of places': {
       at: '/place-edits',
-      body: { edits: many(500, () => templates['POST /place-edits']().edits[0]) },
+      body: { edits: many(200, () => templates['POST /place-edits']().edits[0]) },
     },
     '250 sign-offs with 250 readings': {
       at: '/entries',

@@ -209,15 +209,18 @@ function Bars({ picture: { words, unit, limit, bars } }: { readonly picture: Of<
           fill={holds > limit ? palette.wrong : palette.accent}
         />,
       ])}
-      <Line
-        x1={x(limit)}
-        x2={x(limit)}
-        y1={16}
-        y2={height - bar.below + 4}
-        stroke={palette.text}
-        strokeWidth={2}
-        strokeDasharray="4 3"
-      />
+      {told.map(({ said }, k) => (
+        // beside the bars alone: through the words it could not be read
+        <Line
+          key={`${said} limit`}
+          x1={x(limit)}
+          x2={x(limit)}
+          y1={k * bar.step + 15}
+          y2={k * bar.step + 21 + bar.thick}
+          stroke={palette.text}
+          strokeWidth={2}
+        />
+      ))}
       <SvgText x={x(limit)} y={height - 6} textAnchor="end" {...text}>
         {`rated ${limit} ${unit}`}
       </SvgText>
