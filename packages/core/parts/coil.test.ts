@@ -1,0 +1,50 @@
+import { Circuit } from '../circuit/circuit'
+import { situationOf } from '../circuit/situation'
+import { readLadder } from '../diagram/readLadder'
+
+/** One coil across a 120 V leg: whether what it drives is in at these volts. */
+const withCoil = (part: string, branch: string) => {
+  const diagram = readLadder(`unit bench "Bench"
+class bench
+common SV.N
+call off "Off"
+zone here "Here"
+part SV supply "Supply" in here : system "120 one leg", ohms 0.0001
+part K ${part}
+rung "Coil" line
+  SV.L1 -black 1- K.A1 = K.A2 -white 2- SV.N
+`)
+  const circuit = (volts: number): Circuit =>
+    // the leg stands at a share of 208 V leg to leg
+    new Circuit(diagram, situationOf(diagram, 'off', 'on', { supplyVolts: volts * Math.sqrt(3) }))
+  return (volts: number): string => {
+    const { healthy, network } = circuit(volts)
+    return healthy.states[network.linkNumbers.get(`K/${branch}`) ?? -1]
+  }
+}
+
+describe.each([
+  [
+    'contactor',
+    'contactor "Contactor" in here : poles 3, coilVolts 120, va 8, coilOhms 300',
+    'armature',
+    'in',
+  ],
+  ['relay', 'relay "Relay" in here : coilVolts 120, va 4, coilOhms 900', 'made1', 'closed'],
+])('a %s', (_, part, branch, whenIn) => {
+  const at = withCoil(part, branch)
+
+  test.each([103, 110, 120, 132])('comes in at %d V: from 85 to 110 %% of its coil', (volts) => {
+    expect(at(volts)).toBe(whenIn)
+  })
+
+  test.each([0, 12, 24])('stays out at %d V: below 20 %% nothing holds it', (volts) => {
+    expect(at(volts)).not.toBe(whenIn)
+  })
+
+  test('comes in once on the way up and never falls out again', () => {
+    const swept = Array.from({ length: 28 }, (_, k) => at(5 * k) === whenIn)
+    expect(swept.indexOf(true)).toBeGreaterThan(0)
+    expect(swept.slice(swept.indexOf(true)).every(Boolean)).toBe(true)
+  })
+})
