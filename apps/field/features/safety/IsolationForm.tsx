@@ -3,6 +3,7 @@ import { View } from 'react-native'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import type { DeadLeg, DropPoint } from '@jokulgale/core/visit/entry'
+import { isolationCautions } from '@jokulgale/core/visit/isolationCautions'
 import { Check } from '../../ui/Check'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -157,8 +158,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
         }}
       />
       <Words size="small" quiet>
-        480 V and arc flash belong to qualified people. One hand, eye protection, rated gloves and leads. A
-        contactor that switches two legs leaves the third live.
+        {isolationCautions(diagram).join(' ')}
       </Words>
     </View>
   )
