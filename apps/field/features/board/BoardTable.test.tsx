@@ -1,22 +1,12 @@
 import { fireEvent, render, screen } from '@testing-library/react-native'
 import type { BoardItem } from '@jokulgale/contract/places'
+import { testSite, testUnit } from '../places/testPlaces'
 import { BoardTable } from './BoardTable'
 
 const call = (visit: string, unit: string, over: Partial<BoardItem>): BoardItem => ({
   visit,
-  unit: {
-    id: unit,
-    site: 's',
-    label: unit,
-    place: '',
-    diagram: 'd',
-    plan: '',
-    make: '',
-    serial: '',
-    installed: '',
-    archived: false,
-  },
-  site: { id: 's', name: 'Skerry Baths', address: '', access: '', archived: false },
+  unit: { ...testUnit, id: unit, label: unit },
+  site: testSite,
   startedAt: '2026-11-20T08:00:00Z',
   complaint: 'not-cooling',
   words: '',

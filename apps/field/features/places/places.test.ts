@@ -4,6 +4,7 @@ import { listedUnits, mappingOf } from '@jokulgale/core/places/unitList'
 import { changesOf } from './changesOf'
 import { circuitsToChoose } from './circuits'
 import { editsOfList } from './editsOfList'
+import { testUnit } from './testPlaces'
 import { withEdits } from './withEdits'
 
 const circuit = (id: string, follows: string, isBuiltIn: boolean) => ({
@@ -14,18 +15,7 @@ const circuit = (id: string, follows: string, isBuiltIn: boolean) => ({
   why: '',
   isBuiltIn,
 })
-const unit = {
-  id: 'u',
-  site: 's',
-  label: 'RTU-1',
-  place: 'Roof',
-  diagram: 'd',
-  plan: '',
-  make: '',
-  serial: '',
-  installed: '',
-  archived: false,
-}
+const unit = { ...testUnit, place: 'Roof' }
 const heard: Places = {
   sites: [{ id: 's', name: 'Gannet Hall', address: '', access: '', archived: false }],
   units: [unit],

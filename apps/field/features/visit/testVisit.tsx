@@ -3,6 +3,7 @@ import { builtInUnit, builtInUnitText } from '@jokulgale/core/units/index'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { logOf } from '@jokulgale/core/visit/testLog'
 import { foldVisit } from '@jokulgale/core/visit/visitState'
+import { testSite, testUnit } from '../places/testPlaces'
 import type { OpenVisit } from './useVisit'
 
 interface VisitUnderTestProps {
@@ -12,20 +13,6 @@ interface VisitUnderTestProps {
   readonly children: (visit: OpenVisit) => ReactNode
 }
 
-const site: OpenVisit['site'] = { id: 's', name: 'Skerry Baths', address: '', access: '', archived: false }
-const placed: OpenVisit['unit'] = {
-  id: 'u',
-  site: 's',
-  label: 'RTU-1',
-  place: 'Roof',
-  diagram: 'd',
-  plan: '',
-  make: '',
-  serial: '',
-  installed: '',
-  archived: false,
-}
-
 /** A visit to a built-in unit that keeps what is said as a device does, so that it shows at once. */
 export function VisitUnderTest({ unit, entries, onSaid, children }: VisitUnderTestProps) {
   const [bodies, setBodies] = useState(entries)
@@ -33,8 +20,8 @@ export function VisitUnderTest({ unit, entries, onSaid, children }: VisitUnderTe
     const diagram = builtInUnit(unit)
     return {
       id: 'v',
-      unit: placed,
-      site,
+      unit: testUnit,
+      site: testSite,
       ladder: builtInUnitText(unit),
       diagram,
       state: foldVisit(logOf(bodies), diagram),
