@@ -35,7 +35,7 @@ test('two-pipe fan coil: the changeover sensor is stuck, proven by hand, replace
   await technician.isolate()
   await technician.press(/^As drawn: note all/)
   const leads = page.getByRole('checkbox', { name: /^CO\./ })
-  await expect(leads).toHaveCount(3)
+  await expect(leads).toHaveCount(5)
   for (const lead of await leads.all()) await lead.click()
   await technician.powerOn()
   await technician.tab('Prove')

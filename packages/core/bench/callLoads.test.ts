@@ -8,15 +8,18 @@ const barsOf = (id: string) => {
   return picture?.is === 'bars' ? picture : null
 }
 
-test.each(builtInUnitIds)('%s: what a call takes is within the rating, and what it reaches is no less', (id) => {
-  const picture = barsOf(id)
-  // a unit controlled at line voltage has no transformer
-  if (!picture) return
-  for (const { words, holds, peaks } of picture.bars) {
-    expect([words, holds <= picture.limit]).toEqual([words, true])
-    expect(peaks).toBeGreaterThanOrEqual(holds)
-  }
-})
+test.each(builtInUnitIds)(
+  '%s: what a call takes is within the rating, and what it reaches is no less',
+  (id) => {
+    const picture = barsOf(id)
+    // a unit controlled at line voltage has no transformer
+    if (!picture) return
+    for (const { words, holds, peaks } of picture.bars) {
+      expect([words, holds <= picture.limit]).toEqual([words, true])
+      expect(peaks).toBeGreaterThanOrEqual(holds)
+    }
+  },
+)
 
 test('two contactors that pull in at once ask for four times their holding more', () => {
   const two = barsOf('package-proving')?.bars.find(({ words }) => words === 'Cooling, both stages')
