@@ -1,4 +1,5 @@
-// npm run dev: the application with hot reload, the API behind it on the same address, and a server that starts anew at
+// npm run dev: the application with hot reload, the API behind it on the same address, and a server that
+// starts anew at
 // each edit; the demo data in a database of its own. PORT=8081 npm run dev for another port.
 import { spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'

@@ -61,7 +61,9 @@ const microseconds = (count: number, work: () => void): number =>
     }),
   )
 
-/** Factors and solves one matrix by both; the right-hand side is one in every row, so that nothing is skipped. */
+/**
+ * Factors and solves one matrix by both; the right-hand side is one in every row, so that nothing is skipped.
+ */
 export function measureKlu(program: string, matrix: SparseMatrix): KluRow {
   const { size } = matrix
   const entries = byColumn(matrix)

@@ -1,4 +1,5 @@
-// npm run benchmark: how much work the circuit is, beside the same work done by ngspice in one process; writes
+// npm run benchmark: how much work the circuit is, beside the same work done by ngspice in one process;
+// writes
 // docs/benchmark.*
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'

@@ -1,4 +1,5 @@
-// npm run fuzz:requests [-- --count 50000 --seed 480]: changed requests to every address; none may end in a 500, cost
+// npm run fuzz:requests [-- --count 50000 --seed 480]: changed requests to every address; none may end in a
+// 500, cost
 // more processor than it may, or keep another's health answer waiting
 import { Buffer } from 'node:buffer'
 import { randomUUID } from 'node:crypto'

@@ -18,7 +18,9 @@ async function reach(folder) {
   return { url: postgres.adminUrl, leave: () => postgres.stop() }
 }
 
-/** Writes everything of a database into one file, while it is in use or not. A file half written is not left. */
+/**
+ * Writes everything of a database into one file, while it is in use or not. A file half written is not left.
+ */
 export async function backUp(folder, file) {
   if (!existsSync(path.join(folder, 'data')))
     throw new Error('There is no database here yet: run npm start first.')

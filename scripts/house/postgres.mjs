@@ -148,7 +148,10 @@ const handOver = (adminUrl, serverPassword) =>
     for (const { statement } of rows) await client.query(`${statement} OWNER TO ${serverRole}`)
   })
 
-/** Schemas, tables, sequences, views, types and functions of the cluster's own role outside the system's schemas. */
+/**
+ * Schemas, tables, sequences, views, types and functions of the cluster's own role outside the system's
+ * schemas.
+ */
 const leftWithAdmin = `
   WITH ours AS (
     SELECT oid, nspname, nspowner FROM pg_namespace

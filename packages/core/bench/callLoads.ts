@@ -1,23 +1,13 @@
+import { calledCoils } from '../changes/coilInrush'
 import { Circuit } from '../circuit/circuit'
 import { clampAmps } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import type { Diagram, Part } from '../diagram/diagram'
-import { dropOutShare } from '../parts/coil'
 import type { Picture, PictureBar } from './picture'
 
-const out = new Float64Array(2)
-
-/** Volt-amperes that the coils of a call draw over what they hold with, for the cycles in which they pull in together. */
-function inrushOf({ healthy, network }: Circuit): number {
-  return network.links.reduce((sum, { part, role, a, b }) => {
-    const times = part?.kind.inrushTimes
-    if (!part || times === undefined || role !== 'coil') return sum
-    healthy.ac.volts(a, b, out)
-    const rated = part.settings.number('coilVolts')
-    const isCalled = Math.hypot(out[0], out[1]) > dropOutShare * rated
-    return isCalled ? sum + (times - 1) * part.settings.number('va') : sum
-  }, 0)
-}
+/** Volt-amperes over what they hold with, for the cycles in which the coils of a call pull in together. */
+const inrushOf = (circuit: Circuit): number =>
+  calledCoils(circuit).reduce((sum, { holds, times }) => sum + (times - 1) * holds, 0)
 
 /**
  * What a transformer gives in each call of a healthy unit, and what it is asked for while the contactors of the call pull

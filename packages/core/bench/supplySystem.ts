@@ -1,4 +1,4 @@
-import { systems } from '../parts/supply'
+import { systemsLike } from '../parts/supply'
 import { volts } from './inputs'
 import { phasorPicture } from './phasors'
 import { benchTool, shown, type Verdict } from './tool'
@@ -17,13 +17,15 @@ const isNear = (value: number, nominal: number): boolean => Math.abs(value / nom
 
 /** Systems of three legs that these readings are of, their legs in any order. */
 export const systemsRead = ({ between, toGround }: Legs): readonly string[] =>
-  Object.entries(systems)
-    .filter(([, { legs, legToLegVolts }]) => {
-      if (legs.length !== 3 || !between.every((value) => isNear(value, legToLegVolts))) return false
-      const nominal = legs.map(({ share }) => share * legToLegVolts).sort((a, b) => a - b)
-      return [...toGround].sort((a, b) => a - b).every((value, k) => isNear(value, nominal[k]))
+  systemsLike('208Y/120')
+    .filter(({ legToLegVolts, toGroundVolts }) => {
+      const [read, nominal] = [toGround, toGroundVolts].map((legs) => [...legs].sort((a, b) => a - b))
+      return (
+        between.every((value) => isNear(value, legToLegVolts)) &&
+        read.every((value, k) => isNear(value, nominal[k]))
+      )
     })
-    .map(([name]) => name)
+    .map(({ name }) => name)
 
 const legNames = ['L1', 'L2', 'L3'] as const
 

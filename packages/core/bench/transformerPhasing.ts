@@ -5,7 +5,9 @@ import { benchTool, shown, type Verdict } from './tool'
 /** How near the sum or the difference a reading must be, as a share of the sum. */
 const nearShare = 0.12
 
-/** Degrees between two voltages, by the third side of their triangle; null where there is no such triangle. */
+/**
+ * Degrees between two voltages, by the third side of their triangle; null where there is no such triangle.
+ */
 export function degreesBetween(first: number, second: number, between: number): number | null {
   const cosine = (first ** 2 + second ** 2 - between ** 2) / (2 * first * second)
   return Math.abs(cosine) > 1 + nearShare

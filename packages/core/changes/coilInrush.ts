@@ -13,22 +13,31 @@ export interface WeakPull {
 const out = new Float64Array(2)
 
 /**
- * Coils that would not surely come in if every contactor of a call pulled in at the same instant: each draws its inrush,
- * and the transformer’s own impedance takes the rest. Below 85 % of its volts (IEC 60947-4-1) a coil may chatter.
+ * Coils of contactors that are called: rated volts, volt-amperes that they hold with, and how many times that
+ * pulls in.
  */
-export function weakPulls(circuit: Circuit): readonly WeakPull[] {
-  const { healthy, network } = circuit
-  const coils = network.links.flatMap(({ part, role, id, a, b }, link) => {
+export function calledCoils({ healthy, network }: Circuit) {
+  return network.links.flatMap(({ part, role, id, a, b }, link) => {
     if (!part?.kind.inrushTimes || role !== 'coil') return []
     healthy.ac.volts(a, b, out)
     const rated = part.settings.number('coilVolts')
     const isCalled = Math.hypot(out[0], out[1]) > dropOutShare * rated
-    return isCalled ? [{ part, id, link, rated, times: part.kind.inrushTimes }] : []
+    const holds = part.settings.number('va')
+    return isCalled ? [{ part, id, link, rated, holds, times: part.kind.inrushTimes }] : []
   })
-  const pulling = coils.map(({ part, id, rated, times }): Effect => ({
+}
+
+/**
+ * Coils that would not surely come in if every contactor of a call pulled in at the same instant: each draws its inrush,
+ * and the transformer’s own impedance takes the rest. Below 85 % of its volts (IEC 60947-4-1) a coil may chatter.
+ */
+export function weakPulls(circuit: Circuit): readonly WeakPull[] {
+  const { network } = circuit
+  const coils = calledCoils(circuit)
+  const pulling = coils.map(({ id, rated, times, holds }): Effect => ({
     does: 'ohms',
     branch: id,
-    ohms: rated ** 2 / (times * part.settings.number('va')),
+    ohms: rated ** 2 / (times * holds),
   }))
   const first = circuit.atFirst(pulling)
   return coils.flatMap(({ part, link, rated }) => {

@@ -3,7 +3,10 @@ import type { EntryBody } from '../visit/entry'
 import { askOf } from './asks'
 import { diagnose, type Diagnosis } from './diagnose'
 
-/** Readings as they are taken: a lead off that nobody spoke of, a floating leg, a part that was moved, a blunder. */
+/**
+ * Readings as they are taken: a lead off that nobody spoke of, a floating leg, a part that was moved, a
+ * blunder.
+ */
 const volts = (from: string, to: string, value: number): EntryBody => ({
   kind: 'reading',
   meter: 'volts',

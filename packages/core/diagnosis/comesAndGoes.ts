@@ -24,7 +24,9 @@ export const stays = 0.88
 const staysMeanwhile = 0.97
 const presentWhenTouched = 0.35
 
-/** Evidence on a fault that comes and goes: its chance, and how likely the fault was there when it was taken. */
+/**
+ * Evidence on a fault that comes and goes: its chance, and how likely the fault was there when it was taken.
+ */
 export function whetherThere(
   before: number,
   keeps: number,

@@ -4,7 +4,9 @@ import { notDrawn } from './hypothesis'
 import type { UnitModel } from './predictor'
 import type { Belief } from './suspects'
 
-/** Log-likelihood that a suspect may fall short of one that predicts just this value, and still explain it. */
+/**
+ * Log-likelihood that a suspect may fall short of one that predicts just this value, and still explain it.
+ */
 const explains = 3.5
 /** Share of what is believed that must take a reading for a blunder, before it is worth taking it again. */
 const doubtedFrom = 0.25

@@ -254,7 +254,10 @@ export const distinct = (meter: Meter, a: number | null, b: number | null): bool
 
 /** Chance of seeing what is there, and of seeing what is not. */
 const lookChance = { hit: 0.95, falseAlarm: 0.03 } as const
-/** The same of how a thing stands that moves or lights: one in eighty is another relay, or the sun in the lamp. */
+/**
+ * The same of how a thing stands that moves or lights: one in eighty is another relay, or the sun in the
+ * lamp.
+ */
 const standingChance = { hit: 0.97, falseAlarm: 0.012 } as const
 const standingWords: ReadonlySet<string> = new Set([
   'pulled-in',
@@ -270,7 +273,10 @@ const standingWords: ReadonlySet<string> = new Set([
 ])
 /** The same of what nobody mistakes: where a handle stands, whether a lead is on this terminal or that. */
 const plainChance = { hit: 0.99, falseAlarm: 0.0005 } as const
-/** The same of what is heard: a hum may be missed in the noise of a roof, and nobody hears one that is not there. */
+/**
+ * The same of what is heard: a hum may be missed in the noise of a roof, and nobody hears one that is not
+ * there.
+ */
 const heardChance = { hit: 0.85, falseAlarm: 0.005 } as const
 const heardWords: ReadonlySet<string> = new Set(['humming', 'noisy'])
 /** The same of a code of flashes: counted wrong it is one of several others, or none that the table has. */

@@ -140,7 +140,10 @@ function asStanding(
   return byHypothesis
 }
 
-/** Readings taken in a standing, and whether what was read is doubted; one that was taken twice is not asked for again. */
+/**
+ * Readings taken in a standing, and whether what was read is doubted; one that was taken twice is not asked
+ * for again.
+ */
 function takenIn(
   { model, findings, belief }: Search,
   met: Standing,
@@ -154,7 +157,10 @@ function takenIn(
   return taken
 }
 
-/** Readings in a standing, each with its outcomes, but those that are known there already and those out of reach. */
+/**
+ * Readings in a standing, each with its outcomes, but those that are known there already and those out of
+ * reach.
+ */
 export function readingSteps(
   search: Search,
   standing: Standing,

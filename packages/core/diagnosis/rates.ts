@@ -206,7 +206,9 @@ function standingShare(diagram: Diagram, { of, class: sort }: Fault): number {
   return [wire.from, wire.to].some((end) => feeds.has(partOfPoint(end))) ? standingShort : 1
 }
 
-/** Contacts that make a control circuit's small current weld seldom; what is left is an armature that sticks. */
+/**
+ * Contacts that make a control circuit's small current weld seldom; what is left is an armature that sticks.
+ */
 const pilotWelds = 0.3
 
 function weldingShare(diagram: Diagram, { of, welds, effects }: Fault): number {

@@ -43,7 +43,10 @@ export interface Weighable {
   readonly value: number | null
   readonly coarse: Coarseness
   readonly terms: readonly FactorTerm[]
-  /** Volts below which a short has collapsed what feeds it: a transformer far over its rating gives less than its winding says. */
+  /**
+   * Volts below which a short has collapsed what feeds it: a transformer far over its rating gives less than
+   * its winding says.
+   */
   readonly collapsedBelow: number
   /** Ohms into an electronic input: what a meter's small direct volts make of it says nothing firm. */
   readonly isElectronic: boolean
@@ -64,7 +67,10 @@ export interface Told {
   readonly factors: Factors
 }
 
-/** Of readings on a supply that a short has collapsed, the share below what its winding says: core, heat, protector. */
+/**
+ * Of readings on a supply that a short has collapsed, the share below what its winding says: core, heat,
+ * protector.
+ */
 const nothingLeft = 0.4
 
 /** A reading must be so much likelier good than a blunder before anything is learned from it. */

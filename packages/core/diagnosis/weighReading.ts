@@ -83,7 +83,10 @@ const isIntoElectronics = ({ diagram }: UnitModel, from: string, to: string): bo
 /** How often a lead was off while the ohms of a part were taken, and nobody said so. */
 const leadOffShare = 0.25
 
-/** The same situation with a lead of the part off whose own ohms are taken; null where they are of no one part. */
+/**
+ * The same situation with a lead of the part off whose own ohms are taken; null where they are of no one
+ * part.
+ */
 function withLeadOff(
   { diagram }: UnitModel,
   situation: SituationModel,

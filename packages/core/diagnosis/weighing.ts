@@ -36,7 +36,10 @@ export interface Weighed {
   readonly weight: readonly Float64Array[]
   /** Logarithm of how probable all of this evidence is. */
   readonly logChance: number
-  /** What has been learned of the factors that readings share, by hypothesis number; as its weightiest track has it. */
+  /**
+   * What has been learned of the factors that readings share, by hypothesis number; as its weightiest track
+   * has it.
+   */
   readonly factors: readonly (Factors | undefined)[]
   /** Whether and how its trips happened before anybody arrived, by hypothesis number. */
   readonly blown: readonly Blown[]
@@ -114,7 +117,10 @@ interface Chain {
 const chains = new WeakMap<UnitModel, Chain[]>()
 const mostChains = 6
 
-/** Carries every hypothesis through the evidence, in order: each piece is weighed in the light of those before it. */
+/**
+ * Carries every hypothesis through the evidence, in order: each piece is weighed in the light of those before
+ * it.
+ */
 function tracksAfter(context: Context, which: readonly number[]): AllTold {
   const { model, evidence } = context
   const kept = chains.get(model) ?? []

@@ -13,7 +13,8 @@ export function nearest(name: string, known: Iterable<string>, count = 3): reado
 
 /** Names are shorter; what is longer is compared by its beginning. */
 const mostLetters = 200
-// kept from one comparison to the next: a request may have hundreds of unknown names, each against all of a unit's
+// kept from one comparison to the next: a request may have hundreds of unknown names, each against all of a
+// unit's
 let row = new Uint16Array(mostLetters + 1)
 let next = new Uint16Array(mostLetters + 1)
 

@@ -102,7 +102,10 @@ export interface PartFault {
   readonly prove?: string
   /** Marks of it that a look at the part may show, beside how it stands. */
   readonly shows?: readonly string[]
-  /** It comes of the current that its contacts make: they carry little in a control circuit, and weld there seldom. */
+  /**
+   * It comes of the current that its contacts make: they carry little in a control circuit, and weld there
+   * seldom.
+   */
   readonly welds?: true
   /** What clears it for the time being: it was a trip, and nothing in the part is broken. */
   readonly clears?: readonly Clearing[]

@@ -1,7 +1,10 @@
 import { memory } from './contact'
 import type { PartFault } from './kind'
 
-/** What turns in a motor, as it is seen; its bearings are a thing of their own, or a seized one would run with no call. */
+/**
+ * What turns in a motor, as it is seen; its bearings are a thing of their own, or a seized one would run with
+ * no call.
+ */
 export const rotorBranches = (ways: readonly string[]) =>
   [memory('rotor', ways, 'still'), memory('bearings', ['free', 'seized'], 'free')] as const
 

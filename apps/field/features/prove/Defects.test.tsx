@@ -1,6 +1,6 @@
-import { fireEvent, render, screen, waitFor } from '@testing-library/react-native'
+import { fireEvent, screen, waitFor } from '@testing-library/react-native'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
-import { VisitUnderTest } from '../visit/testVisit'
+import { renderVisit } from '../visit/testVisit'
 import { Defects } from './Defects'
 
 const mockTakePhoto = jest.fn().mockResolvedValue('entry')
@@ -8,15 +8,8 @@ jest.mock('../sync/SyncContext', () => ({ useSync: () => ({ takePhoto: mockTakeP
 jest.mock('../photo/takePicture', () => ({ choosePicture: () => Promise.resolve('picture') }))
 jest.mock('../sync/device', () => ({ readPhoto: () => Promise.resolve(undefined) }))
 
-const show = (...entries: readonly EntryBody[]) => {
-  const onSaid = jest.fn<undefined, [EntryBody]>()
-  render(
-    <VisitUnderTest unit="rooftop-two-stage" entries={entries} onSaid={onSaid}>
-      {(visit) => <Defects visit={visit} />}
-    </VisitUnderTest>,
-  )
-  return onSaid
-}
+const show = (...entries: readonly EntryBody[]) =>
+  renderVisit('rooftop-two-stage', entries, (visit) => <Defects visit={visit} />)
 const cracked: EntryBody = { kind: 'defect', words: 'Drain pan cracked', recommend: 'New pan in spring' }
 
 test('what is still wrong is noted with what is recommended, and stands in the list at once', () => {

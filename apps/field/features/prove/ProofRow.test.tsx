@@ -1,7 +1,7 @@
-import { fireEvent, render, screen } from '@testing-library/react-native'
+import { fireEvent, screen } from '@testing-library/react-native'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { ProofLine } from '@jokulgale/core/visit/proofSheet'
-import { VisitUnderTest } from '../visit/testVisit'
+import { renderVisit } from '../visit/testVisit'
 import { ProofRow } from './ProofRow'
 
 const control: ProofLine = {
@@ -10,15 +10,10 @@ const control: ProofLine = {
   expected: 25.4123,
   at: { meter: 'volts', from: 'TB.R', to: 'TB.C' },
 }
-const show = (...entries: readonly EntryBody[]) => {
-  const onSaid = jest.fn<undefined, [EntryBody]>()
-  render(
-    <VisitUnderTest unit="rooftop-two-stage" entries={entries} onSaid={onSaid}>
-      {(visit) => <ProofRow visit={visit} call="cool1" words="Cooling" lines={[control]} />}
-    </VisitUnderTest>,
-  )
-  return onSaid
-}
+const show = (...entries: readonly EntryBody[]) =>
+  renderVisit('rooftop-two-stage', entries, (visit) => (
+    <ProofRow visit={visit} call="cool1" words="Cooling" lines={[control]} />
+  ))
 const type = (digits: string): void => {
   for (const key of digits) fireEvent.press(screen.getByLabelText(key === '.' ? 'Point' : key))
   fireEvent.press(screen.getByText(/^Log/))

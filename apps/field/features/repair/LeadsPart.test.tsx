@@ -1,19 +1,12 @@
-import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native'
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
-import { VisitUnderTest } from '../visit/testVisit'
+import { renderVisit } from '../visit/testVisit'
 import { LeadsPart } from './LeadsPart'
 
 jest.mock('../sync/SyncContext', () => ({ useSync: () => ({ takePhoto: jest.fn() }) }))
 
-const show = (...entries: readonly EntryBody[]) => {
-  const onSaid = jest.fn<undefined, [EntryBody]>()
-  render(
-    <VisitUnderTest unit="fan-coil-cooling" entries={entries} onSaid={onSaid}>
-      {(visit) => <LeadsPart visit={visit} part="FLT" />}
-    </VisitUnderTest>,
-  )
-  return onSaid
-}
+const show = (...entries: readonly EntryBody[]) =>
+  renderVisit('fan-coil-cooling', entries, (visit) => <LeadsPart visit={visit} part="FLT" />)
 const found = (terminal: string, color: string, number: string): EntryBody => ({
   kind: 'lead-found',
   of: 'FLT',

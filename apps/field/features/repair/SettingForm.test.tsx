@@ -1,15 +1,9 @@
-import { fireEvent, render, screen } from '@testing-library/react-native'
-import type { EntryBody } from '@jokulgale/core/visit/entry'
-import { VisitUnderTest } from '../visit/testVisit'
+import { fireEvent, screen } from '@testing-library/react-native'
+import { renderVisit } from '../visit/testVisit'
 import { SettingForm } from './SettingForm'
 
 test('a setting is recorded from what to what, and only with both', () => {
-  const onSaid = jest.fn<undefined, [EntryBody]>()
-  render(
-    <VisitUnderTest unit="rooftop-two-stage" entries={[]} onSaid={onSaid}>
-      {(visit) => <SettingForm visit={visit} />}
-    </VisitUnderTest>,
-  )
+  const onSaid = renderVisit('rooftop-two-stage', [], (visit) => <SettingForm visit={visit} />)
   fireEvent.press(screen.getByText(/stages.*should be 2/i))
   const record = (): void => {
     fireEvent.press(screen.getByText('Record the change'))

@@ -1,17 +1,11 @@
-import { fireEvent, render, screen, waitFor } from '@testing-library/react-native'
-import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { fireEvent, screen, waitFor } from '@testing-library/react-native'
 import { builtInUnit } from '@jokulgale/core/units/index'
-import { VisitUnderTest } from '../visit/testVisit'
+import { renderVisit } from '../visit/testVisit'
 import { IsolationForm, legsOf } from './IsolationForm'
 
 const show = (unit: string) => {
-  const onSaid = jest.fn<undefined, [EntryBody]>()
   const onDone = jest.fn()
-  render(
-    <VisitUnderTest unit={unit} entries={[]} onSaid={onSaid}>
-      {(visit) => <IsolationForm visit={visit} onDone={onDone} />}
-    </VisitUnderTest>,
-  )
+  const onSaid = renderVisit(unit, [], (visit) => <IsolationForm visit={visit} onDone={onDone} />)
   return { onSaid, onDone }
 }
 const legs = legsOf(builtInUnit('fan-coil-two-pipe')).length

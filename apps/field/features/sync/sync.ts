@@ -188,7 +188,10 @@ export class Sync {
     })
   }
 
-  /** A server that was restored may lack what it had said it has: all that was said here is sent again, each once. */
+  /**
+   * A server that was restored may lack what it had said it has: all that was said here is sent again, each
+   * once.
+   */
   private async sendAgainTo(epoch: string): Promise<void> {
     const before = await readFact('epoch')
     await writeFact('epoch', epoch)

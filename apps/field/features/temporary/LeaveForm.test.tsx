@@ -1,19 +1,14 @@
-import { fireEvent, render, screen, waitFor } from '@testing-library/react-native'
+import { fireEvent, screen, waitFor } from '@testing-library/react-native'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
-import { VisitUnderTest } from '../visit/testVisit'
+import { renderVisit } from '../visit/testVisit'
 import { LeaveForm } from './LeaveForm'
 
 const show = (bridge: EntryBody) => {
-  const onSaid = jest.fn<undefined, [EntryBody]>()
   const onDone = jest.fn()
-  render(
-    <VisitUnderTest unit="rooftop-two-stage" entries={[bridge]} onSaid={onSaid}>
-      {(visit) => {
-        const [measure] = visit.state.measures
-        return measure ? <LeaveForm visit={visit} measure={measure} onDone={onDone} /> : null
-      }}
-    </VisitUnderTest>,
-  )
+  const onSaid = renderVisit('rooftop-two-stage', [bridge], (visit) => {
+    const [measure] = visit.state.measures
+    return measure ? <LeaveForm visit={visit} measure={measure} onDone={onDone} /> : null
+  })
   return { onSaid, onDone }
 }
 const joined: EntryBody = { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.G' }

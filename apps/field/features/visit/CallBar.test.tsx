@@ -1,17 +1,10 @@
-import { fireEvent, render, screen } from '@testing-library/react-native'
+import { fireEvent, screen } from '@testing-library/react-native'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { CallBar } from './CallBar'
-import { VisitUnderTest } from './testVisit'
+import { renderVisit } from './testVisit'
 
-const show = (...entries: readonly EntryBody[]) => {
-  const onSaid = jest.fn<undefined, [EntryBody]>()
-  render(
-    <VisitUnderTest unit="package-heat-pump" entries={entries} onSaid={onSaid}>
-      {(visit) => <CallBar visit={visit} />}
-    </VisitUnderTest>,
-  )
-  return onSaid
-}
+const show = (...entries: readonly EntryBody[]) =>
+  renderVisit('package-heat-pump', entries, (visit) => <CallBar visit={visit} />)
 
 test('before a call is set the bar shows the one that the complaint is about', () => {
   show({ kind: 'complaint', complaint: 'no-heat' })

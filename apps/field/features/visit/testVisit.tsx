@@ -1,3 +1,4 @@
+import { render } from '@testing-library/react-native'
 import { useMemo, useState, type ReactNode } from 'react'
 import { builtInUnit, builtInUnitText } from '@jokulgale/core/units/index'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
@@ -14,7 +15,7 @@ interface VisitUnderTestProps {
 }
 
 /** A visit to a built-in unit that keeps what is said as a device does, so that it shows at once. */
-export function VisitUnderTest({ unit, entries, onSaid, children }: VisitUnderTestProps) {
+function VisitUnderTest({ unit, entries, onSaid, children }: VisitUnderTestProps) {
   const [bodies, setBodies] = useState(entries)
   const visit = useMemo((): OpenVisit => {
     const diagram = builtInUnit(unit)
@@ -34,4 +35,19 @@ export function VisitUnderTest({ unit, entries, onSaid, children }: VisitUnderTe
     }
   }, [unit, bodies, onSaid])
   return <>{children(visit)}</>
+}
+
+/** Renders something of such a visit; gives what was said, as it is said. */
+export function renderVisit(
+  unit: string,
+  entries: readonly EntryBody[],
+  children: (visit: OpenVisit) => ReactNode,
+): jest.Mock<undefined, [EntryBody]> {
+  const onSaid = jest.fn<undefined, [EntryBody]>()
+  render(
+    <VisitUnderTest unit={unit} entries={entries} onSaid={onSaid}>
+      {children}
+    </VisitUnderTest>,
+  )
+  return onSaid
 }
