@@ -4,6 +4,7 @@ import path from 'node:path'
 import compression from 'compression'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import session from 'express-session'
+import staticGzip from 'express-static-gzip'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
@@ -103,9 +104,14 @@ function neverKept(_request: Request, response: Response, next: NextFunction): v
 }
 
 function serveWeb(app: Express, folder: string): void {
-  const forever = { maxAge: '1y', immutable: true }
-  app.use('/_expo', express.static(path.join(folder, '_expo'), forever))
-  app.use('/assets', express.static(path.join(folder, 'assets'), forever))
+  // built once and packed as small as they get; their names change with what they hold
+  const packed = {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    serveStatic: { maxAge: '1y', immutable: true },
+  }
+  app.use('/_expo', staticGzip(path.join(folder, '_expo'), packed))
+  app.use('/assets', staticGzip(path.join(folder, 'assets'), packed))
   app.use(express.static(folder, { index: false, maxAge: 0 }))
   app.get('/{*splat}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(path.join(folder, 'index.html'))

@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs'
 import { readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import path from 'node:path'
 import { generate } from '../generate.mjs'
+import { precompress } from './precompress.mjs'
 import { fieldFolder, root, serverBundle, serverFolder, webFolder } from './paths.mjs'
 import { run } from './run.mjs'
 
@@ -125,5 +126,6 @@ export async function buildWeb() {
     sourcemap: false,
     mode: 'production',
   })
+  await precompress(webFolder)
   await writeFile(stamp, wanted)
 }

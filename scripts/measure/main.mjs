@@ -6,8 +6,9 @@ import { gzipSync } from 'node:zlib'
 import { machine } from '../house/machine.mjs'
 import { root, webFolder } from '../house/paths.mjs'
 import { browserOptions, throwAwayHouse } from '../house/throwAway.mjs'
-import { signIn, tapsOfCaseThree } from './journey.mjs'
+import { callsByAsks } from './callsByAsks'
 import { entryTimes } from './entryTimes.mjs'
+import { signIn } from './journey'
 
 const phone = { width: 390, height: 844 }
 /** A slow 4G connection as browsers’ own tools state it, and a processor four times slower. */
@@ -120,12 +121,12 @@ try {
   const load = await firstLoad(browser, house.address)
   const reloadMs = await reloadOffline(browser, house.address)
   const entries = await entryTimes(browser, house.address, { unit: 'RTU-A', complaint: 'Not cooling', phone })
-  const taps = await tapsOfCaseThree(browser, house.address, phone)
+  const calls = await callsByAsks(browser, house.address, phone)
   const scripts = await allScripts()
   const on = `${machine}, Chromium ${browser.version()}`
   await writeFile(
     path.join(root, 'docs', 'field.json'),
-    `${JSON.stringify({ machine: on, load, reloadMs, entries, taps, scripts }, null, 2)}\n`,
+    `${JSON.stringify({ machine: on, load, reloadMs, entries, calls, scripts }, null, 2)}\n`,
   )
   await writeFile(
     path.join(root, 'docs', 'field.md'),
@@ -144,12 +145,23 @@ By \`npm run measure\` on ${on}.
 | after an entry, until the new ask is on the screen, median of ${entries.count} (worst) | ${entries.medianMs} ms (${entries.worstMs} ms) | under 100 ms |
 | the same from the tap that logs it, keeping it on the device and asking about it included, median | ${entries.medianFromTapMs} ms | |
 | longest block of the interface thread meanwhile | ${entries.longestBlockMs} ms | under 50 ms |
-| taps for a lost-charge call (low-pressure switch open) from board to signed report, number-pad digits aside | ${taps.taps} (and ${taps.digits} digits) | at most 45 |
+
+Whole calls from the board to the signed report, by the asks alone, on units that answer as their circuit does with
+that fault in it; digits of the pad apart, and what must be confirmed one by one before hands go in:
+
+| unit | complaint | found | taps, at most 45 | digits | confirmations |
+| --- | --- | --- | --- | --- | --- |
+${calls
+  .map(
+    ({ unit, circuit, complaint, found, taps, digits, confirmations }) =>
+      `| ${unit}, ${circuit} | ${complaint} | ${found} | ${taps} | ${digits} | ${confirmations} |`,
+  )
+  .join('\n')}
 
 All chunks together: ${scripts.files} files, ${scripts.gzipKilobytes} kB gzip; what a screen needs comes with it.
 `,
   )
-  console.log(JSON.stringify({ load, reloadMs, entries, taps, scripts }, null, 2))
+  console.log(JSON.stringify({ load, reloadMs, entries, calls, scripts }, null, 2))
 } finally {
   await browser.close()
   await house.stop()

@@ -157,13 +157,20 @@ export function worldTrials({
   }
 }
 
+/** What is said of a unit in which something does not run that should, or runs that should not. */
+const drawnComplaints: ReadonlySet<string> = new Set([
+  'no-cooling',
+  'no-heat',
+  'weak-heat',
+  'no-air',
+  'runs-on',
+])
+
 /** A complaint about a call that fails, chosen without asking the diagnosis what it thinks a symptom is. */
 function complaintIn(world: World, random: Random): string {
   const failing = new Set(world.failingCalls())
   const fitting = world.diagram.complaints.filter(
-    ({ call, means }) =>
-      failing.has(call) &&
-      (means === 'no-cooling' || means === 'no-heat' || means === 'no-air' || means === 'runs-on'),
+    ({ call, means }) => failing.has(call) && drawnComplaints.has(means),
   )
   const chosen = fitting[Math.floor(random() * fitting.length)]
   return chosen?.id ?? ''

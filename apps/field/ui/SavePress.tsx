@@ -6,7 +6,7 @@ interface SavePressProps {
   /** Its kind, as a browser has it: `image/svg+xml`. */
   readonly type: string
   /** Made only when it is asked for. */
-  readonly make: () => string
+  readonly make: () => Promise<string>
 }
 
 /** Keeps a text as a file on the device. */
@@ -14,12 +14,18 @@ export const SavePress = ({ title, file, type, make }: SavePressProps) => (
   <Press
     title={title}
     onPress={() => {
-      const address = URL.createObjectURL(new Blob([make()], { type: `${type};charset=utf-8` }))
-      const link = document.createElement('a')
-      link.href = address
-      link.download = file
-      link.click()
-      URL.revokeObjectURL(address)
+      void make().then((text) => {
+        save(file, new Blob([text], { type: `${type};charset=utf-8` }))
+      })
     }}
   />
 )
+
+function save(file: string, content: Blob): void {
+  const address = URL.createObjectURL(content)
+  const link = document.createElement('a')
+  link.href = address
+  link.download = file
+  link.click()
+  URL.revokeObjectURL(address)
+}

@@ -14,11 +14,12 @@ import {
   type DiagramProblem,
 } from '@jokulgale/core/diagram/readLadder'
 import { withTraces } from '@jokulgale/core/circuit/tracedCalls'
-import type { Meter } from '@jokulgale/core/circuit/meter'
+import type { Meter } from '@jokulgale/core/circuit/meters'
 import type { Conditions } from '@jokulgale/core/parts/kind'
 import type { CaseFile } from '@jokulgale/core/visit/entry'
 import { platePairs, type PlatePair } from '@jokulgale/core/visit/plate'
-import { proofSheets, type ProofSheet } from '@jokulgale/core/visit/proofSheet'
+import type { ProofSheet } from '@jokulgale/core/visit/proofLine'
+import { proofSheets } from '@jokulgale/core/visit/proofSheet'
 
 type Case = Omit<CaseFile, 'unit'>
 

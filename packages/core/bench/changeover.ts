@@ -1,6 +1,7 @@
 import { enthalpyBtuPerPound } from '../physics/psychrometrics'
 import { fahrenheit, feet, humidity } from './inputs'
 import { psychrometricChart } from './psychrometricChart'
+import { atParts } from './unitPlaces'
 import { benchTool, shown } from './tool'
 
 export const changeover = benchTool({
@@ -20,6 +21,22 @@ export const changeover = benchTool({
     dryBulbLimit: fahrenheit('High limit, dry bulb', 75),
     altitude: feet('Altitude', 0),
   },
+  places: (diagram) =>
+    atParts(diagram, ({ kind, settings }) => {
+      const limit = kind.dryBulbLimit?.(settings)
+      return limit === undefined
+        ? null
+        : {
+            known: { dryBulbLimit: limit },
+            readings: {},
+            conditions: {
+              outdoor: 'outdoorDryBulb',
+              outdoorHumidity: 'outdoorHumidity',
+              returnAir: 'returnDryBulb',
+              returnHumidity: 'returnHumidity',
+            },
+          }
+    }),
   find: ({ outdoor, outdoorHumidity, returnAir, returnHumidity, dryBulbLimit = 75, altitude = 0 }) => {
     const outside = enthalpyBtuPerPound(outdoor, outdoorHumidity, altitude)
     const inside = enthalpyBtuPerPound(returnAir, returnHumidity, altitude)

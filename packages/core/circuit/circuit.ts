@@ -43,6 +43,7 @@ export class Circuit {
   readonly healthy: Settled
   private readonly standing: Overrides
   private readonly settling: Settling
+  private slowHeldHealthy: readonly Effect[] | null = null
   private readonly whole = new WeakMap<Settled, Variation>()
 
   constructor(
@@ -136,7 +137,13 @@ export class Circuit {
   /**
    * Everything that acts slowly, held as it stands in the healthy state: for a moment it has not acted yet.
    */
-  slowHeld({ overrides }: Settled): readonly Effect[] {
+  slowHeld(settled: Settled): readonly Effect[] {
+    if (settled !== this.healthy) return this.slowHeldUnder(settled)
+    this.slowHeldHealthy ??= this.slowHeldUnder(settled)
+    return this.slowHeldHealthy
+  }
+
+  private slowHeldUnder({ overrides }: Settled): readonly Effect[] {
     return this.network.links.flatMap(({ id, part, role }, link): readonly Effect[] =>
       part?.kind.slow && (role === 'fuse' || role === 'contact') && !overrides.held.has(link)
         ? [{ does: 'hold', branch: id, state: this.healthy.states[link] }]

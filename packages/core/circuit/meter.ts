@@ -1,29 +1,15 @@
 import { UnknownNameError } from '../diagram/nearest'
 import type { Settled } from './circuit'
+import { display, meterOhms, ohmsRangeEnd, unitOf, type LeadMeter, type Meter, type Reading } from './meters'
 import { Sweep } from './sweep'
 import type { Variation } from './variation'
 
-export type Meter = 'volts' | 'loz' | 'ohms' | 'amps' | 'dc' | 'millivolts'
-export const meters: readonly Meter[] = ['volts', 'loz', 'ohms', 'amps', 'dc', 'millivolts']
-
-/** Input resistance, ohms. */
-export const meterOhms = { volts: 10e6, millivolts: 10e6, dc: 10e6, loz: 3000 } as const
-/** Beyond this the ohms range shows OL. */
-export const ohmsRangeEnd = 40e6
-
-export interface Reading {
-  /** Volts, amps or ohms; null when out of range. */
-  readonly value: number | null
-  readonly unit: 'V' | 'A' | 'Ω' | 'mV' | 'V DC'
-  /** What the display says. */
-  readonly shows: string
-}
-
 const scratch = new Float64Array(2)
-export type LeadMeter = Exclude<Meter, 'amps'>
 
 /** Below this no meter shows anything, volts. */
 const unreadVolts = 1e-7
+/** Below this nothing that matters flows through a short, volts: less than is lost in a contact. */
+const levelVolts = 1e-3
 
 /**
  * What the meter reads between two points of a settled circuit, its own input resistance included; for
@@ -56,23 +42,65 @@ const size = (re: number, im: number): number => Math.sqrt(re * re + im * im)
 /** The value between two nodes; see `readMeter`. */
 export function valueBetween(settled: Settled, meter: LeadMeter, a: number, b: number): number | null {
   if (a === b) return 0
-  const solution = solutionFor(settled, meter)
   if (meter === 'ohms') {
-    solution.impedance(a, b, scratch)
+    solutionFor(settled, meter).impedance(a, b, scratch)
     return ohmsShown(scratch[0])
   }
+  const fed = feedBetween(solutionFor(settled, meter), a, b)
+  return fed ? voltsShown(meter, fed.vRe, fed.vIm, fed.zRe, fed.zIm) : 0
+}
+
+/** What feeds a pair of nodes: the volts with nothing between them, and the impedance behind those. */
+interface Feed {
+  readonly vRe: number
+  readonly vIm: number
+  readonly zRe: number
+  readonly zIm: number
+}
+
+/** Null where there is nothing that a meter would show. */
+function feedBetween(solution: Variation, a: number, b: number): Feed | null {
   solution.volts(a, b, scratch)
-  const vRe = scratch[0]
-  const vIm = scratch[1]
-  if (isUnread(vRe, vIm)) return 0
+  const [vRe, vIm] = scratch
+  if (isUnread(vRe, vIm)) return null
   solution.impedance(a, b, scratch)
-  return voltsShown(meter, vRe, vIm, scratch[0], scratch[1])
+  return { vRe, vIm, zRe: scratch[0], zIm: scratch[1] }
+}
+
+/** Whether two nodes stand at one potential: a short between them would draw nothing. */
+export function areLevel(settled: Settled, a: number, b: number): boolean {
+  return [settled.ac, settled.dc].every((solution) => {
+    solution.volts(a, b, scratch)
+    return size(scratch[0], scratch[1]) < levelVolts
+  })
+}
+
+/** A pair of points floats where its volts fall below this share through a meter of low resistance. */
+const floatsBelow = 0.5
+const floatsFromVolts = 5
+
+const isFloating = (volts: number, vRe: number, vIm: number, zRe: number, zIm: number): boolean =>
+  volts >= floatsFromVolts && voltsShown('loz', vRe, vIm, zRe, zIm) < floatsBelow * volts
+
+/** The alternating volts between two nodes as a meter shows them, and whether nothing firm feeds them. */
+export function voltsBetween(
+  settled: Settled,
+  a: number,
+  b: number,
+): { readonly volts: number; readonly floats: boolean } {
+  const fed = a === b ? null : feedBetween(settled.ac, a, b)
+  if (!fed) return { volts: 0, floats: false }
+  const { vRe, vIm, zRe, zIm } = fed
+  const volts = voltsShown('volts', vRe, vIm, zRe, zIm)
+  return { volts, floats: isFloating(volts, vRe, vIm, zRe, zIm) }
 }
 
 /** What a meter in each of many settled states shows between one pair of nodes after another. */
 export class MeterSweep {
   private readonly sweep: Sweep
   private readonly shown: Float64Array
+  /** After a pair was read in volts: 1 where nothing firm feeds it. */
+  readonly floats: Uint8Array
 
   constructor(
     private readonly meter: LeadMeter,
@@ -80,6 +108,7 @@ export class MeterSweep {
   ) {
     this.sweep = new Sweep(states.map((settled) => solutionFor(settled, meter)))
     this.shown = new Float64Array(states.length)
+    this.floats = new Uint8Array(states.length)
   }
 
   /**
@@ -89,6 +118,7 @@ export class MeterSweep {
     const {
       meter,
       shown,
+      floats,
       sweep,
       sweep: { voltsRe, voltsIm, ohmsRe, ohmsIm },
     } = this
@@ -100,10 +130,14 @@ export class MeterSweep {
     }
     sweep.volts(a, b)
     sweep.impedance(a, b, unreadVolts)
-    for (let k = 0; k < shown.length; k++)
-      shown[k] = isUnread(voltsRe[k], voltsIm[k])
-        ? 0
-        : voltsShown(meter, voltsRe[k], voltsIm[k], ohmsRe[k], ohmsIm[k])
+    for (let k = 0; k < shown.length; k++) {
+      const isThere = !isUnread(voltsRe[k], voltsIm[k])
+      shown[k] = isThere ? voltsShown(meter, voltsRe[k], voltsIm[k], ohmsRe[k], ohmsIm[k]) : 0
+      floats[k] =
+        isThere && meter === 'volts' && isFloating(shown[k], voltsRe[k], voltsIm[k], ohmsRe[k], ohmsIm[k])
+          ? 1
+          : 0
+    }
     return shown
   }
 }
@@ -146,29 +180,3 @@ export function wireLink(settled: Settled, from: string, to: string): number {
   if (link === undefined) throw new UnknownNameError('wire', `${from}-${to}`, diagram.wires.keys())
   return link
 }
-
-export const unitOf = (meter: Meter): Reading['unit'] =>
-  meter === 'amps'
-    ? 'A'
-    : meter === 'ohms'
-      ? 'Ω'
-      : meter === 'millivolts'
-        ? 'mV'
-        : meter === 'dc'
-          ? 'V DC'
-          : 'V'
-
-/** A value as a meter's display would give it, with its unit. */
-export function display(value: number | null, meter: Meter): string {
-  if (value === null) return 'OL'
-  if (meter === 'ohms') return ohmsText(value)
-  if (meter === 'amps') return `${value.toFixed(Math.abs(value) < 10 ? 2 : 1)} A`
-  return `${value.toFixed(1)} ${unitOf(meter)}`
-}
-
-const ohmsText = (ohms: number): string =>
-  ohms >= 1e6
-    ? `${(ohms / 1e6).toFixed(2)} MΩ`
-    : ohms >= 1000
-      ? `${(ohms / 1000).toFixed(2)} kΩ`
-      : `${ohms.toFixed(1)} Ω`

@@ -1,7 +1,8 @@
 import { faultsOf } from '../diagram/faults'
 import { builtInUnit, builtInUnitIds } from '../units/index'
 import { Circuit } from './circuit'
-import { MeterSweep, valueBetween, type LeadMeter } from './meter'
+import { MeterSweep, valueBetween, voltsBetween } from './meter'
+import type { LeadMeter } from './meters'
 import { situationOf } from './situation'
 
 const leadMeters: readonly LeadMeter[] = ['volts', 'loz', 'dc', 'millivolts', 'ohms']
@@ -51,4 +52,25 @@ test('states of several factorisations, in any order, and one state alone', () =
   states.forEach((settled, place) => {
     expect(new MeterSweep('volts', [settled]).read(a, b)[0]).toBe(all[place])
   })
+})
+
+test('a point floats where a meter of low resistance pulls it down, swept and alone', () => {
+  const diagram = builtInUnit('rooftop-480')
+  const circuit = new Circuit(diagram, situationOf(diagram, 'cool1'))
+  const states = [circuit.healthy, ...faultsOf(diagram).map(({ effects }) => circuit.vary(effects))]
+  const sweep = new MeterSweep('volts', states)
+  const loaded = new MeterSweep('loz', states)
+  const { earthNode } = circuit.network
+  let floating = 0
+  for (let a = 0; a < earthNode; a += 7) {
+    const volts = sweep.read(a, earthNode).slice()
+    const loz = loaded.read(a, earthNode)
+    states.forEach((settled, place) => {
+      const floats = volts[place] >= 5 && loz[place] < volts[place] / 2
+      floating += floats ? 1 : 0
+      expect({ a, place, floats: sweep.floats[place] === 1 }).toEqual({ a, place, floats })
+      expect(voltsBetween(settled, a, earthNode).floats).toBe(floats)
+    })
+  }
+  expect(floating).toBeGreaterThan(0)
 })

@@ -1,7 +1,8 @@
 import { readLadder } from '../diagram/readLadder'
 import type { Effect } from '../parts/effect'
 import { Circuit } from './circuit'
-import { meterValue, type Meter } from './meter'
+import { meterValue } from './meter'
+import type { Meter } from './meters'
 import { situationOf } from './situation'
 
 const bench = (system: string, parts: string, rungs: string): string => `unit bench "Bench"

@@ -1,4 +1,4 @@
-import { display, type Meter } from '../circuit/meter'
+import { display, type Meter } from '../circuit/meters'
 import { callWords, partWords, zoneWords, type Diagram } from '../diagram/diagram'
 import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'

@@ -1,4 +1,4 @@
-import { display, type Meter } from '../circuit/meter'
+import { display, type Meter } from '../circuit/meters'
 import type { CaseFile } from '../visit/entry'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { askOf, type Ask } from './asks'

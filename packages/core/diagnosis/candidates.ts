@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import type { Diagram, Part, Zone } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
 import { isCarried } from '../diagram/feeding'

@@ -58,6 +58,7 @@ function* solveTripped(model: UnitModel, moment: Moment): Generator<undefined, v
   for (const h of model.everySingle) {
     for (const { id } of model.diagram.complaints) complaintChance(model, id, h)
     const ways = model.mayTrip(h) ? moment.waysBlown(h) : []
+    if (ways.length > 0) moment.tripsSlowly(h)
     for (const blown of [...ways, 'not'] as const) moment.situation.settle(moment.asTripped(h, blown))
     if (h % pieceFaults === 0) yield
   }

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import { groupEnds } from './grouping'
 import { distinct } from './likelihood'
 

@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import { distinct, spreadsApart } from './likelihood'
 
 /** A predicted value as a reading: `null` for out of range. */

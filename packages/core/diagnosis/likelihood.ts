@@ -1,5 +1,5 @@
 import { codeIn } from '../parts/codeWord'
-import { ohmsRangeEnd, type Meter } from '../circuit/meter'
+import { ohmsRangeEnd, type Meter } from '../circuit/meters'
 import type { Coarseness } from './typed'
 
 /** Chance that a reading is a blunder: wrong terminal, wrong function, a lead that does not touch. */

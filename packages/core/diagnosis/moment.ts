@@ -24,7 +24,7 @@ const firstShare = { standIn: 0.25, clamped: 0.15 } as const
 const slowFromSeconds = 10
 const beforeSlowTrip = 0.5
 
-const isSlow = (trips: readonly Trip[]): boolean => trips.every(({ seconds }) => seconds >= slowFromSeconds)
+const isSlow = (trips: readonly Trip[]): boolean => trips.every(({ seconds }) => seconds() >= slowFromSeconds)
 
 /**
  * Whether and how a hypothesis had tripped things before anybody arrived: at which of its resistances, or not
@@ -150,6 +150,12 @@ export class Moment {
     return this.model.firstInstant(h, 'drawn')
   }
 
+  /** The calls in which a hypothesis may trip anything: with the least ohms, which draw the most, it does. */
+  private everyCallTripped(h: number): readonly SituationModel[] {
+    const deadShort = this.model.version(h, 'least', [])
+    return this.everyCall.filter((situation) => situation.trips(deadShort).length > 0)
+  }
+
   private held(h: number, blown: Blown): readonly Effect[] {
     if (!this.model.mayTrip(h)) return []
     const { renewed, standIns } = this.standing
@@ -161,7 +167,7 @@ export class Moment {
         if (!isBack && !trips.has(trip.part)) trips.set(trip.part, trip)
       }
     }
-    if (blown !== 'not') for (const situation of this.everyCall) note(situation, -1)
+    if (blown !== 'not') for (const situation of this.everyCallTripped(h)) note(situation, -1)
     this.runs.forEach((situation, run) => {
       note(situation, run)
     })

@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import type { Candidate } from './candidates'
 import { normal, type Random } from '../world/random'
 import { displayStep } from './likelihood'

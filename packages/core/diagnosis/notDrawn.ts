@@ -1,4 +1,4 @@
-import { ohmsRangeEnd, type Meter } from '../circuit/meter'
+import { ohmsRangeEnd, type Meter } from '../circuit/meters'
 import { likelihood } from './likelihood'
 
 /**

@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import { endsAmong, sortable } from './grouping'
 import { displayStep } from './likelihood'
 

@@ -1,5 +1,5 @@
 import { codeIn } from '../parts/codeWord'
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import { endsAmong, groupNumbers, readingAt, readingOf, sortable, valuesOf } from './grouping'
 import { distinct } from './likelihood'
 import type { Predictions, SituationModel } from './situationModel'

@@ -6,7 +6,7 @@ import type { Effect, Fault } from '../parts/effect'
 import type { FaultClass } from '../parts/faultClass'
 import type { SettingChange, Standing } from '../visit/standing'
 import { bothOf, hypothesesOf, type Hypothesis } from './hypothesis'
-import { isShort, withOhms, type Resistance } from './resistance'
+import { hasRange, isShort, withOhms, type Resistance } from './resistance'
 import { SituationModel } from './situationModel'
 
 /** Sorts of fault that may overload something, beside shorts. */
@@ -81,12 +81,14 @@ export class UnitModel {
    * The number of a hypothesis as it may stand at some moment: its shorts of so many ohms, with what has come of it held.
    * It is no suspect of its own, only something to predict with.
    */
-  version(of: number, ohms: Resistance, held: readonly Effect[]): number {
+  version(of: number, asked: Resistance, held: readonly Effect[]): number {
+    const hypothesis = this.all[of]
+    // what has no range is of any resistance as it is drawn
+    const ohms = asked === 'drawn' || hypothesis.faults.some(hasRange) ? asked : 'drawn'
     if (ohms === 'drawn' && held.length === 0) return of
     const key = `${of} ${ohms} ${held.map((effect) => JSON.stringify(effect)).join()}`
     const known = this.versions.get(key)
     if (known !== undefined) return known
-    const hypothesis = this.all[of]
     const faults =
       ohms === 'drawn' ? hypothesis.faults : hypothesis.faults.map((fault) => withOhms(fault, ohms))
     const version: Hypothesis = {
@@ -191,6 +193,9 @@ export class UnitModel {
 
   private settingEffect({ part, setting, to }: SettingChange): Effect {
     const usual = this.diagram.parts.get(part)?.kind.settings[setting]
-    return { does: 'set', part, setting, to: typeof usual === 'number' ? Number(to) : to }
+    // a dial that shows marks keeps the mark: its part knows what it stands for
+    const asNumber = Number(to)
+    const isNumber = typeof usual === 'number' && Number.isFinite(asNumber)
+    return { does: 'set', part, setting, to: isNumber ? asNumber : to }
   }
 }

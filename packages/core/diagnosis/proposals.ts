@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
 import { actAfter } from '../visit/actions'
 import { costOf, type Candidate, type CostRules } from './candidates'

@@ -1,4 +1,4 @@
-import { display } from '../circuit/meter'
+import { display } from '../circuit/meters'
 import { partWords } from '../diagram/diagram'
 import { deedWords } from './asks'
 import type { Diagnosis } from './diagnose'

@@ -1,6 +1,7 @@
 import type { Fault } from '../parts/effect'
 import type { EntryBody, ProofValue } from '../visit/entry'
-import { isNear, proofSheets } from '../visit/proofSheet'
+import { isNear } from '../visit/proofLine'
+import { proofSheets } from '../visit/proofSheet'
 import type { UnitModel } from './predictor'
 import { atArrival } from '../visit/standing'
 import { playTrial, trueValue, type TrialOptions } from './trial'

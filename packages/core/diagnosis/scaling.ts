@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import { partOfPoint, type Diagram } from '../diagram/diagram'
 import { circuitOf } from '../diagram/joins'
 import type { FactorTerm } from './factors'

@@ -1,14 +1,15 @@
 import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
 import { glanceOf } from '../circuit/glance'
 import {
+  areLevel,
   clampAmps,
   MeterSweep,
   nodeOf,
   valueBetween,
+  voltsBetween,
   wireLink,
-  type LeadMeter,
-  type Meter,
 } from '../circuit/meter'
+import type { LeadMeter, Meter } from '../circuit/meters'
 import type { Part } from '../diagram/diagram'
 import type { Clearing, Effect, Fault } from '../parts/effect'
 import { openingSeconds } from '../physics/fuseTimes'
@@ -26,6 +27,8 @@ export type Predictions = Float64Array
 interface Numbers {
   readonly values: Float64Array
   readonly done: Uint8Array
+  /** Of volts: 1 where nothing firm feeds the two points. */
+  readonly floats: Uint8Array
   /** Outcomes numbered over all single faults, of predictions; worked out when first asked for. */
   outcome: Int32Array | null
 }
@@ -46,8 +49,14 @@ const drawnFromAmps = 0.5
 export interface Trip {
   readonly part: string
   readonly held: readonly Effect[]
-  /** Seconds that the overload lasts before it opens. */
-  readonly seconds: number
+  /** Seconds that the overload lasts before it opens; worked out when asked for. */
+  readonly seconds: () => number
+}
+
+/** A part that opens slowly, with its branches. */
+interface SlowPart {
+  readonly part: Part
+  readonly links: readonly { readonly name: string; readonly link: number }[]
 }
 
 /** Hypotheses from which one sweep over all of them costs less than as many walks. */
@@ -71,6 +80,7 @@ export class SituationModel {
   private readonly symptoms: (boolean | undefined)[] = []
   private readonly knownPhases: (readonly MetPhase[] | undefined)[] = []
   private readonly knownTrips: (readonly Trip[] | undefined)[] = []
+  private slowParts: readonly SlowPart[] | null = null
   private heating: readonly { readonly link: number; readonly amps: number }[] | null = null
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
 
@@ -144,7 +154,7 @@ export class SituationModel {
 
   /** What the meter would show under each of the hypotheses; others are left as they were. */
   predict(meter: Meter, from: string, to: string, which: readonly number[]): Predictions {
-    const { values, done } = this.numbers(`${meter} ${from} ${to}`)
+    const { values, done, floats } = this.numbers(`${meter} ${from} ${to}`)
     if (isAllDone(which, done)) return values
     const asked = which.filter((h) => done[h] !== 1)
     const { healthy } = this.circuit
@@ -154,17 +164,27 @@ export class SituationModel {
     } else {
       const a = nodeOf(healthy, from)
       const b = nodeOf(healthy, to)
-      if (asked.length < sweptFrom)
-        for (const h of asked) values[h] = valueBetween(this.settle(h), meter, a, b) ?? NaN
-      else
-        this.sweepOver(meter, asked)
-          .read(a, b)
-          .forEach((value, k) => {
-            values[asked[k]] = value
-          })
+      if (asked.length >= sweptFrom) {
+        const sweep = this.sweepOver(meter, asked)
+        sweep.read(a, b).forEach((value, k) => {
+          values[asked[k]] = value
+          floats[asked[k]] = sweep.floats[k]
+        })
+      } else if (meter === 'volts')
+        for (const h of asked) {
+          const there = voltsBetween(this.settle(h), a, b)
+          values[h] = there.volts
+          floats[h] = there.floats ? 1 : 0
+        }
+      else for (const h of asked) values[h] = valueBetween(this.settle(h), meter, a, b) ?? NaN
     }
     for (const h of asked) done[h] = 1
     return values
+  }
+
+  /** By hypothesis, of the volts predicted between two points: 1 where nothing firm feeds them. */
+  floats(from: string, to: string): Uint8Array {
+    return this.numbers(`volts ${from} ${to}`).floats
   }
 
   /**
@@ -199,11 +219,13 @@ export class SituationModel {
     const fresh: Numbers = {
       values: new Float64Array(roomy).fill(NaN),
       done: new Uint8Array(roomy),
+      floats: new Uint8Array(roomy),
       outcome: known?.outcome ?? null,
     }
     if (known) {
       fresh.values.set(known.values)
       fresh.done.set(known.done)
+      fresh.floats.set(known.floats)
     }
     this.known.set(name, fresh)
     return fresh
@@ -264,35 +286,60 @@ export class SituationModel {
 
   private findTrips(hypothesis: number): readonly Trip[] {
     const { circuit, hypotheses } = this
-    const { network, healthy } = circuit
+    const { healthy } = circuit
+    if (this.joinsLevelPoints(hypothesis)) return []
     const { states } = this.settle(hypothesis)
     const own = new Set(hypotheses[hypothesis].of)
-    const linksOf = (part: Part): readonly { readonly name: string; readonly link: number }[] =>
-      part.kind
-        .branches(part.settings, {})
-        .map(({ name }) => ({ name, link: network.linkNumbers.get(`${part.id}/${name}`) ?? -1 }))
-    const opened = [...network.diagram.parts.values()].filter(
-      (part) =>
-        part.kind.slow &&
-        !own.has(part.id) &&
-        linksOf(part).some(({ link }) => states[link] === 'open' && healthy.states[link] !== 'open'),
+    return this.slow()
+      .filter(
+        ({ part, links }) =>
+          !own.has(part.id) &&
+          links.some(({ link }) => states[link] === 'open' && healthy.states[link] !== 'open'),
+      )
+      .map(({ part, links }): Trip => {
+        let known: number | null = null
+        return {
+          part: part.id,
+          seconds: () => (known ??= this.secondsToOpen(hypothesis, { part, links })),
+          held: links.map(({ name, link }) => ({
+            does: 'hold',
+            branch: `${part.id}/${name}`,
+            state: states[link],
+          })),
+        }
+      })
+  }
+
+  /** Whether all that is wrong are shorts between points at one potential: then nothing flows through them. */
+  private joinsLevelPoints(hypothesis: number): boolean {
+    const { healthy } = this.circuit
+    const effects = [...this.done, ...this.effectsNow(this.hypotheses[hypothesis])]
+    return effects.every(
+      (effect) =>
+        effect.does === 'join' && areLevel(healthy, nodeOf(healthy, effect.from), nodeOf(healthy, effect.to)),
     )
-    if (opened.length === 0) return []
+  }
+
+  private slow(): readonly SlowPart[] {
+    if (this.slowParts) return this.slowParts
+    const { network } = this.circuit
+    this.slowParts = [...network.diagram.parts.values()]
+      .filter(({ kind }) => kind.slow)
+      .map((part) => ({
+        part,
+        links: part.kind
+          .branches(part.settings, {})
+          .map(({ name }) => ({ name, link: network.linkNumbers.get(`${part.id}/${name}`) ?? -1 })),
+      }))
+    return this.slowParts
+  }
+
+  private secondsToOpen(hypothesis: number, { part, links }: SlowPart): number {
+    const { overcurrent } = part.kind
+    if (!overcurrent) return 0
     const before = this.beforeTrips(hypothesis)
-    return opened.map((part): Trip => {
-      const links = linksOf(part)
-      const most = Math.max(...links.map(({ link }) => clampAmps(before, link)))
-      const { overcurrent } = part.kind
-      return {
-        part: part.id,
-        seconds: overcurrent ? openingSeconds(overcurrent, most / part.settings.number('amps')) : 0,
-        held: links.map(({ name, link }) => ({
-          does: 'hold',
-          branch: `${part.id}/${name}`,
-          state: states[link],
-        })),
-      }
-    })
+    const most = Math.max(...links.map(({ link }) => clampAmps(before, link)))
+    return openingSeconds(overcurrent, most / part.settings.number('amps'))
   }
 
   /** The settled state with everything that acts slowly held where it was. */

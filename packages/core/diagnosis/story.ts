@@ -1,4 +1,4 @@
-import { display } from '../circuit/meter'
+import { display } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { findTheShort } from '../parts/energising'
 import type { Diagnosis } from './diagnose'

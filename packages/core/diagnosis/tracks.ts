@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import { readingOf } from './grouping'
 import { Factors, type FactorTerm } from './factors'
 import {
@@ -55,8 +55,8 @@ export interface Weighable {
 /** What a reading is predicted to be by version, and what tells how firmly. */
 export interface Foretold {
   readonly values: Predictions
-  /** The same through a meter that loads the circuit; null where that says nothing of this reading. */
-  readonly loaded: Predictions | null
+  /** By version, of volts: 1 where nothing firm feeds the two points; null of any other reading. */
+  readonly floats: Uint8Array | null
   /** Density of the reading on a circuit that will not rest; null where it rests. */
   readonly moving: (version: number) => number | null
 }
@@ -118,7 +118,8 @@ function explainedByState(
   const exact = isIntoElectronics(reading, [predicted])
     ? electronicDensity(value)
     : goodDensity(meter, value, predicted, sharing)
-  const loose = foretold.moving(version) ?? floating(reading, predicted, foretold.loaded?.[version], sharing)
+  const loose =
+    foretold.moving(version) ?? floating(reading, predicted, foretold.floats?.[version] === 1, sharing)
   const good = loose === null ? exact : (exact + loose) / 2
   return {
     chance: (1 - blunderChance) * good + blundered(reading, predicted, sharing),
@@ -127,24 +128,16 @@ function explainedByState(
   }
 }
 
-/** A point whose volts fall below this share through a meter of low resistance floats. */
-const floatsBelow = 0.5
-const floatsFromVolts = 5
-
 /**
  * A dead leg that stands between loads of many kilohms, an idle transformer and the inputs of a monitor, reads what those
  * of this very unit make of it: anything about the value that the drawing's give. Null where a point is fed firmly.
  */
-function floating(
+const floating = (
   { meter, value }: Weighable,
   volts: number | null,
-  loaded: number | undefined,
+  floats: boolean,
   sharing: Sharing,
-): number | null {
-  if (volts === null || loaded === undefined || volts < floatsFromVolts || loaded > floatsBelow * volts)
-    return null
-  return densityBetween(meter, value, 0, 2 * volts, sharing)
-}
+): number | null => (floats && volts !== null ? densityBetween(meter, value, 0, 2 * volts, sharing) : null)
 
 /** Mean density of a reading that may lie anywhere between each two values in a row. */
 const meanBetween = (

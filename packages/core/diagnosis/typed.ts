@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 
 /** Volts that people say when they mean that it is there. */
 const nominalVolts: ReadonlySet<number> = new Set([24, 120, 208, 240, 277, 480])

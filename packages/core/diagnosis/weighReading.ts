@@ -37,10 +37,10 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
   const under = (met: readonly Met[], { factors }: Pick<Track, 'factors'>) => {
     const versions = met.flatMap((state) => state.versions)
     const values = situation.predict(meter, from, to, versions)
-    const loaded = meter === 'volts' ? situation.predict('loz', from, to, versions) : null
-    const told = tell(reading, factors, met, { values, loaded, moving })
+    const floats = meter === 'volts' ? situation.floats(from, to) : null
+    const told = tell(reading, factors, met, { values, floats, moving })
     if (!leadOff) return told
-    const alone = { values: leadOff.predict(meter, from, to, versions), loaded, moving }
+    const alone = { values: leadOff.predict(meter, from, to, versions), floats, moving }
     const { chance } = tell(reading, factors, met, alone)
     return { ...told, chance: (1 - leadOffShare) * told.chance + leadOffShare * chance }
   }

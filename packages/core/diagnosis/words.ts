@@ -1,4 +1,4 @@
-import { display, type Meter } from '../circuit/meter'
+import { display, type Meter } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
 import { seenWords } from '../visit/seenWords'

@@ -1,5 +1,6 @@
 import { parse } from '../generated/ladderParser'
 import { partKinds } from '../parts/index'
+import { dialledNumber } from '../parts/dialMarks'
 import { Settings } from '../parts/settings'
 import type {
   Call,
@@ -230,6 +231,8 @@ class Reader {
         })
       }
       kind.branches(settings, {})
+      for (const [setting, { marked }] of Object.entries(kind.dials ?? {}))
+        if (marked) dialledNumber(settings, setting)
     } catch (error) {
       this.problem(line, `${id}: ${error instanceof Error ? error.message : String(error)}`)
       return

@@ -1,9 +1,11 @@
 import { complex, impedanceForVoltAmperes } from '../electric/complex'
 import { directSource, impedance, rectified, type Law } from '../electric/law'
 import { contact, fixed, position } from './contact'
+import { dialledNumber, dialMarks } from './dialMarks'
 import { misset, opens, sticks } from './fault'
 import { enthalpyBtuPerPound } from '../physics/psychrometrics'
 import { humidityLoop, humidityOfAmps } from './humiditySensor'
+import type { Effect } from './effect'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
 import type { Settings } from './settings'
 import { sensorFeed, sensorFeedOhms } from '../physics/sensorFeed'
@@ -14,6 +16,12 @@ const calledAboveVolts = 16
 
 /** Damper signals, direct volts. */
 const signals = { shut: 2, minimum: 4, full: 10 } as const
+
+const usesEnthalpy = (s: Settings): boolean => s.text('method').endsWith('enthalpy')
+
+/** A dial that stands at its last mark cannot have been turned there. */
+const isAsSet = (s: Settings, effect: Effect): boolean =>
+  effect.does === 'set' && s.text(effect.setting) === String(effect.to)
 
 const hasMixedAir = (s: Settings): boolean => s.text('mixedAir') === 'fitted'
 
@@ -43,13 +51,13 @@ function outdoorAirIsGood(now: Now): boolean {
   const outdoor = thermistorFahrenheit(family, sensorFeedOhms(now.direct.outdoorInput))
   switch (now.settings.text('method')) {
     case 'fixed-dry-bulb':
-      return outdoor <= now.settings.number('changeover')
+      return outdoor <= dialledNumber(now.settings, 'changeover')
     case 'differential-dry-bulb':
       return outdoor <= thermistorFahrenheit(family, sensorFeedOhms(now.direct.returnInput)) - 2
     case 'fixed-enthalpy':
       return (
         enthalpyBtuPerPound(outdoor, humidityOf(now.direct.outdoorHumidity)) <=
-        now.settings.number('changeover')
+        dialledNumber(now.settings, 'changeover')
       )
     case 'differential-enthalpy': {
       const returning = thermistorFahrenheit(family, sensorFeedOhms(now.direct.returnInput))
@@ -129,11 +137,18 @@ const humidityBranches: readonly Branch[] = [
   ...loop('returnHumidity', 'HR'),
 ]
 
-const changeoverFaults = (humidity: boolean): readonly PartFault[] => [
+/** How far a dial can be turned wrong: to the ends of its marks, or as far as a number may be off. */
+function wrongChangeovers(s: Settings): { readonly high: number | string; readonly low: number | string } {
+  const marks = [...dialMarks(s)].sort((a, b) => a.value - b.value)
+  if (marks.length > 0) return { high: marks[marks.length - 1].mark, low: marks[0].mark }
+  return usesEnthalpy(s) ? { high: 45, low: 12 } : { high: 95, low: 30 }
+}
+
+const changeoverFaults = (s: Settings): readonly PartFault[] => [
   misset(
     'changeover-high',
     'changeover',
-    humidity ? 45 : 95,
+    wrongChangeovers(s).high,
     'changeover set far too high: takes hot air for good',
     1.5,
     {
@@ -144,7 +159,7 @@ const changeoverFaults = (humidity: boolean): readonly PartFault[] => [
   misset(
     'changeover-low',
     'changeover',
-    humidity ? 12 : 30,
+    wrongChangeovers(s).low,
     'changeover set too low: never takes outdoor air',
     1,
   ),
@@ -168,9 +183,21 @@ export const economizerControl = (
   governedBy: 'sensors',
   dials: {
     method: { words: 'changeover by', unit: '' },
-    changeover: { words: 'changeover point', unit: '°F' },
+    changeover: {
+      words: 'changeover point',
+      unit: (s) => (usesEnthalpy(s) ? 'Btu/lb' : '°F'),
+      marked: true,
+    },
   },
-  settings: { method, changeover: 60, family: '2', lostSensor: 'reads-cold', mixedAir: 'none' },
+  dryBulbLimit: (s) => (s.text('method') === 'fixed-dry-bulb' ? dialledNumber(s, 'changeover') : undefined),
+  settings: {
+    method,
+    changeover: 60,
+    dialMarks: '',
+    family: '2',
+    lostSensor: 'reads-cold',
+    mixedAir: 'none',
+  },
   terminals: (s) => [
     { name: 'R', words: 'control power' },
     { name: 'C', words: 'common' },
@@ -239,7 +266,7 @@ export const economizerControl = (
     sticks('signal-low', ['signal'], 'low', 'damper signal stays at closed', 0.5),
     sticks('signal-full', ['signal'], 'full', 'damper signal stays at full open', 0.4),
     ...(s.text('method').startsWith('fixed')
-      ? changeoverFaults(humidity)
+      ? changeoverFaults(s).filter(({ effects }) => !effects.some((effect) => isAsSet(s, effect)))
       : [
           misset(
             'method-fixed',

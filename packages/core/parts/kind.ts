@@ -144,7 +144,9 @@ export type PartSymbol =
 /** Something that is set by hand: its words, and the unit of its number. */
 export interface Dial {
   readonly words: string
-  readonly unit: string
+  readonly unit: string | ((settings: Settings) => string)
+  /** It may show marks of its maker’s, letters or numbers, listed in the part’s setting `dialMarks`. */
+  readonly marked?: true
 }
 
 /**
@@ -274,6 +276,8 @@ export interface PartKind {
   readonly ratings?: readonly Rating[]
   /** What a person sets on it, by setting: a dial, a switch, a menu. */
   readonly dials?: Readonly<Record<string, Dial>>
+  /** The outdoor temperature up to which it lets outdoor air in, °F, where it goes by that alone. */
+  dryBulbLimit?(settings: Settings): number | undefined
   /** Seconds that the energy stored in it is waited for before hands go in. */
   readonly storedSeconds?: number
   /** Which circuit a fuse or breaker of these settings is meant for. */

@@ -55,7 +55,7 @@ const cannotStart = (now: Now): readonly Phase[] =>
     : []
 
 /**
- * A capacitor-run single-phase motor: main winding `C`–`R`, start winding `C`–`S`, the capacitor outside,
+ * A capacitor-run single-phase motor; `load` is the share of its plate amps that what it turns makes it draw: main winding `C`–`R`, start winding `C`–`S`, the capacitor outside,
  * between `R` and `S`.
  * The start winding draws its share through the capacitor; without it the motor stalls.
  */
@@ -79,7 +79,7 @@ export const singlePhaseMotor = (
   ],
   lookWords: () => ['turning', 'humming', 'still'],
   beforeEnergising: windingsFirst,
-  settings: { volts: 208, amps },
+  settings: { volts: 208, amps, load: 1 },
   moving: 'rotor',
   terminals: () => [
     { name: 'C', words: `${words} common` },
@@ -90,6 +90,8 @@ export const singlePhaseMotor = (
     const volts = s.number('volts')
     const full = s.number('amps')
     const main = impedanceFor(volts, mainShare * full, 0.8)
+    // what it turns decides what it draws, not what it draws at a stand
+    const running = scale(main, 1 / s.number('load'))
     const start = add(multiply(main, polar(1.3, 0)), scale(main, 0.2))
     const mainOhms = (windingShare * volts) / full
     return [
@@ -100,7 +102,7 @@ export const singlePhaseMotor = (
         role: 'load',
         rest: 'stalled',
         states: {
-          running: impedance(main, mainOhms),
+          running: impedance(running, mainOhms),
           stalled: impedance(scale(main, 1 / lockedShare), mainOhms),
           off: opened,
         },

@@ -14,8 +14,18 @@ const holdUpSeconds = 0.5
 const outputs = (s: Settings): readonly string[] => s.list('outputs')
 const relay = (terminal: string): string => `relay${terminal}`
 
-/** Outputs that a call drives, given how the thermostat is set up. */
-function driven({ settings, call }: Now): ReadonlySet<string> {
+const drivenKnown = new WeakMap<Settings, Map<string, ReadonlySet<string>>>()
+
+/** Outputs that a call drives, given how the thermostat is set up; asked anew each time that it is felt. */
+function driven({ settings, call }: Pick<Now, 'settings' | 'call'>): ReadonlySet<string> {
+  const byCall = drivenKnown.get(settings) ?? new Map<string, ReadonlySet<string>>()
+  drivenKnown.set(settings, byCall)
+  const known = byCall.get(call) ?? drivenIn(settings, call)
+  byCall.set(call, known)
+  return known
+}
+
+function drivenIn(settings: Settings, call: Now['call']): ReadonlySet<string> {
   const setUp: SetUp = {
     isHeatPump: settings.text('system') === 'heat-pump',
     drivesFanInHeat: settings.text('heat') === 'electric',

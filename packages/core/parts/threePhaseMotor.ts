@@ -129,7 +129,8 @@ const cannotStart = (now: Now): readonly Phase[] => {
 const motorBranches = (s: Settings, backwardsShare: number): readonly Branch[] => {
   const volts = s.number('volts') / Math.sqrt(3)
   const amps = s.number('amps')
-  const running = impedanceFor(volts, amps, s.number('powerFactor'))
+  // what it turns decides what it draws, not what it draws at a stand
+  const running = impedanceFor(volts, amps * s.number('load'), s.number('powerFactor'))
   const backwards = impedanceFor(volts, amps * backwardsShare, s.number('powerFactor'))
   const locked = impedanceFor(volts, amps * lockedShare, lockedPowerFactor)
   const directOhms = (windingShare * volts) / amps
@@ -174,6 +175,7 @@ const motorFaults = (words: string): readonly PartFault[] => [
 
 /**
  * Modelled by positive- and negative-sequence impedances: runs on with a leg lost, cannot start without it.
+ * `load` is the share of its plate amps that what it turns makes it draw.
  */
 export const threePhaseMotor = (
   kind: string,
@@ -195,7 +197,7 @@ export const threePhaseMotor = (
   ],
   lookWords: () => ['turning', 'humming', 'still', backwardsLook],
   beforeEnergising: windingsFirst,
-  settings: { volts: 208, amps, powerFactor: 0.84 },
+  settings: { volts: 208, amps, load: 1, powerFactor: 0.84 },
   moving: 'rotor',
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
   branches: (s) => [

@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 
 /**
  * Everything that a visit, or a case file, can say. `of`, `from` and `to` name points, parts or wires of the

@@ -1,5 +1,5 @@
 import { array, boolean, lazy, mixed, number, object, string, type ObjectSchema, type Schema } from 'yup'
-import { meters } from '../circuit/meter'
+import { meters } from '../circuit/meters'
 import { actionVerbs, alterationSorts, standInResults, temporarySorts, type EntryBody } from './entry'
 
 /** What no database can keep as text: a NUL, half of a surrogate pair. */

@@ -1,4 +1,4 @@
-import { display } from '../circuit/meter'
+import { display } from '../circuit/meters'
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { dialValue, dialWords } from '../diagram/dials'
 import { conditionNamed, conditionWords } from './conditionWords'

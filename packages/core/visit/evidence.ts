@@ -1,5 +1,5 @@
 import { codeWord } from '../parts/codeWord'
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import type { Complaint, Diagram } from '../diagram/diagram'
 import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
@@ -7,7 +7,7 @@ import type { Effect, Fault } from '../parts/effect'
 import { isSurrounding } from '../parts/surroundings'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
 import { faultOfLanding, wireBetween, wireNamed } from './movedLead'
-import { atArrival, follow, settingOf, type SettingChange, type Standing } from './standing'
+import { atArrival, follow, settingIn, settingOf, type SettingChange, type Standing } from './standing'
 
 /** One thing seen or measured, and what held when it was. */
 export type Evidence =
@@ -139,11 +139,12 @@ export function faultOfSetting(
 ): Fault | null {
   const place = settingOf(diagram, of)
   if (!place || from === to) return null
+  const found = settingIn(diagram, place, from)
   const isIt = (effect: Effect): boolean =>
     effect.does === 'set' &&
     effect.part === place.part &&
     effect.setting === place.setting &&
-    String(effect.to) === from
+    String(effect.to) === found
   return faultsOf(diagram).find(({ effects }) => effects.some(isIt)) ?? null
 }
 
@@ -225,11 +226,13 @@ function foundSet(
 ): readonly Evidence[] {
   const place = settingOf(diagram, entry.of)
   if (!place) return []
-  const usual = diagram.parts.get(place.part)?.kind.settings[place.setting]
   for (const value of [entry.from, entry.to])
-    if (typeof usual === 'number' && !Number.isFinite(Number(value)))
-      throw new EvidenceError(`setting ${entry.of}: “${value}” must be a number`)
-  return entry.from === '' ? [] : [{ kind: 'found-set', standing, found: { ...place, to: entry.from } }]
+    if (value !== '' && settingIn(diagram, place, value) === null)
+      throw new EvidenceError(`setting ${entry.of}: “${value}” must be a number, or a mark that its dial has`)
+  const found = settingIn(diagram, place, entry.from)
+  return found === null || found === ''
+    ? []
+    : [{ kind: 'found-set', standing, found: { ...place, to: found } }]
 }
 
 function reading(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'reading' }): Evidence {

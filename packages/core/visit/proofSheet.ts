@@ -4,27 +4,8 @@ import { clampAmps, valueBetween } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import { terminalOfPoint, type Diagram } from '../diagram/diagram'
 import type { Conditions } from '../parts/kind'
-import type { ProofPlace } from './entry'
 import { isPowerLoad } from '../parts/powerLoad'
-
-/** A value to read in proof, with what the solved circuit has there at the measured volts. */
-export interface ProofLine {
-  readonly what: string
-  /** Where to read it; null for what is not of the circuit: air. */
-  readonly at: ProofPlace | null
-  readonly unit: 'V' | 'A' | '°F'
-  /** Null where the circuit says nothing: air. */
-  readonly expected: number | null
-}
-
-export interface ProofSheet {
-  readonly call: string
-  readonly words: string
-  readonly lines: readonly ProofLine[]
-}
-
-/** A reading further off than this share asks for a second look. */
-const nearShare = 0.15
+import type { ProofLine, ProofSheet } from './proofLine'
 
 /**
  * For every call of a unit: control volts, amps of each leg of each load that runs, and that off means off.
@@ -90,18 +71,3 @@ function linesOf(diagram: Diagram, call: string, conditions: Conditions): readon
       : []
   return [...control, ...running, ...still, ...air]
 }
-
-/** Whether a value read is near what it should be. */
-export const isNear = (expected: number | null, value: number): boolean =>
-  expected === null || Math.abs(value - expected) <= Math.max(nearShare * Math.abs(expected), 0.3)
-
-/** What is put back before the unit is left, whatever was done to it. */
-export const restoredItems: readonly { readonly id: string; readonly words: string }[] = [
-  { id: 'fuses', words: 'Fuses of the right size in, stand-ins out' },
-  { id: 'jumpers', words: 'Jumpers, test leads and tone set off' },
-  { id: 'settings', words: 'Thermostat and controller settings back' },
-  { id: 'drain', words: 'Drain runs' },
-  { id: 'damper', words: 'Outside-air damper where it should be' },
-  { id: 'tucked', words: 'Wires tucked in, run once more with covers on' },
-  { id: 'panels', words: 'Panels on, screws in' },
-]

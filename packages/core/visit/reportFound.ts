@@ -1,4 +1,4 @@
-import { display } from '../circuit/meter'
+import { display } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { conditionNamed } from './conditionWords'
 import { entriesOf } from './fold'

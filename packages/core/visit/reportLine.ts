@@ -1,4 +1,4 @@
-import { display, unitOf, type Meter } from '../circuit/meter'
+import { display, unitOf, type Meter } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
 
 export interface ReportLine {

@@ -1,5 +1,6 @@
 import type { Power } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
+import { settingSaid } from '../diagram/dials'
 import { UnknownNameError } from '../diagram/nearest'
 import { knownConditions, type Conditions } from '../parts/kind'
 import type { EntryBody } from './entry'
@@ -229,7 +230,7 @@ function settingsAfter(
   return change
     ? [
         ...before.filter(({ part, setting }) => part !== change.part || setting !== change.setting),
-        { ...change, to },
+        { ...change, to: settingIn(diagram, change, to) ?? to },
       ]
     : before
 }
@@ -243,4 +244,14 @@ export function settingOf(diagram: Diagram, of: string): Omit<SettingChange, 'to
   const part = diagram.parts.get(id)
   if (!part) throw new UnknownNameError('part', id, diagram.parts.keys())
   return setting in part.kind.settings ? { part: id, setting } : null
+}
+
+/** A value that somebody says, as the dial of that setting shows it; null where it cannot stand there. */
+export function settingIn(
+  diagram: Diagram,
+  { part, setting }: Omit<SettingChange, 'to'>,
+  said: string,
+): string | null {
+  const found = diagram.parts.get(part)
+  return found ? settingSaid(found, setting, said) : said
 }

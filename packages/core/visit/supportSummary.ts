@@ -1,4 +1,4 @@
-import { display } from '../circuit/meter'
+import { display } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
 import { callWords } from './reportLine'
 import type { VisitState } from './visitState'

@@ -1,5 +1,5 @@
 import { callWords, type Diagram } from '../diagram/diagram'
-import { unitOf } from '../circuit/meter'
+import { unitOf } from '../circuit/meters'
 import { entriesOf } from './fold'
 import { merge, standingEntries, type Entry } from './log'
 

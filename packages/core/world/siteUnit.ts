@@ -73,8 +73,6 @@ function platesOf({ kind, settings }: Part, random: Random): Record<string, numb
   return kind.symbol === 'coil' ? off('va', 0.15) : {}
 }
 
-/** The share of its plate that a motor draws; the plate itself is drawn as it is. */
-const loadOf = ({ kind, settings }: Part, random: Random): Record<string, number> =>
-  kind.symbol === 'motor' && typeof kind.settings.amps === 'number'
-    ? { amps: settings.number('amps') * oneOf(random, [0.4, 0.55, 0.7, 0.8, 0.9, 1, 1.05]) }
-    : {}
+/** The share of its plate that a motor draws while it turns. */
+const loadOf = ({ kind }: Part, random: Random): Record<string, number> =>
+  typeof kind.settings.load === 'number' ? { load: oneOf(random, [0.4, 0.55, 0.7, 0.8, 0.9, 1, 1.05]) } : {}

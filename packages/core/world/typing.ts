@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import type { Unlikeness } from './siteUnit'
 import type { Random } from './random'
 

@@ -1,5 +1,6 @@
 import { Circuit, type Settled } from '../circuit/circuit'
-import { clampAmps, meterValue, wireLink, type Meter } from '../circuit/meter'
+import { clampAmps, meterValue, wireLink } from '../circuit/meter'
+import type { Meter } from '../circuit/meters'
 import { situationOf } from '../circuit/situation'
 import { glanceOf } from '../circuit/glance'
 import type { Diagram } from '../diagram/diagram'

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { isRight, type Found, type ListStep } from '@jokulgale/core/bench/lists/checkList'
-import { unitOf } from '@jokulgale/core/circuit/meter'
+import { unitOf } from '@jokulgale/core/circuit/meters'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'

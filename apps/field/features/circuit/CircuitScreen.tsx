@@ -4,7 +4,6 @@ import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
 import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { ladderSvg } from '@jokulgale/core/formats/ladderSvg'
-import { wireListCsv } from '@jokulgale/core/formats/wireListCsv'
 import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
@@ -137,18 +136,23 @@ function AsFiles({ text, name }: { readonly text: string; readonly name: string 
   return (
     <Part title="As a file">
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <SavePress title="As written" file={`${name}.ladder`} type="text/plain" make={() => text} />
+        <SavePress
+          title="As written"
+          file={`${name}.ladder`}
+          type="text/plain"
+          make={() => Promise.resolve(text)}
+        />
         <SavePress
           title="Drawing"
           file={`${name}.svg`}
           type="image/svg+xml"
-          make={() => ladderSvg(diagram)}
+          make={() => Promise.resolve(ladderSvg(diagram))}
         />
         <SavePress
           title="Wire list"
           file={`${name}-wires.csv`}
           type="text/csv"
-          make={() => wireListCsv(diagram)}
+          make={async () => (await import('../files/csv')).wireListCsv(diagram)}
         />
       </View>
     </Part>

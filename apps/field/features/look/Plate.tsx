@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { display } from '@jokulgale/core/circuit/meter'
+import { display } from '@jokulgale/core/circuit/meters'
 import type { PlatePair } from '@jokulgale/core/visit/plate'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { unitOf, type Meter } from '@jokulgale/core/circuit/meter'
+import { unitOf, type Meter } from '@jokulgale/core/circuit/meters'
 import { meterCaution, meterWords } from '@jokulgale/core/diagnosis/words'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'

@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router'
-import { parse } from 'papaparse'
-import { useMemo, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import type { Places } from '@jokulgale/contract/places'
 import {
@@ -35,10 +34,7 @@ const nothing: readonly (readonly string[])[] = []
 /** Brings in a list of units: a file or a paste, its columns, what is wrong by row, and then all or none of the rest. */
 export function ImportScreen() {
   const [text, setText] = useState('')
-  const table = useMemo(
-    () => (text.trim() === '' ? nothing : parse<string[]>(text.trim(), { skipEmptyLines: true }).data),
-    [text],
-  )
+  const table = useTable(text)
   const places = useAppSelector((state) => state.places.places)
   return (
     <Screen head={<Heading title="A list of units" back="/sites" />}>
@@ -64,6 +60,22 @@ export function ImportScreen() {
       ) : null}
     </Screen>
   )
+}
+
+/** The rows of a list with commas, semicolons or tabs. */
+function useTable(text: string): readonly (readonly string[])[] {
+  const [table, setTable] = useState(nothing)
+  useEffect(() => {
+    let isLast = true
+    void import('../files/csv').then(({ parse }) => {
+      const { data } = parse<string[]>(text.trim(), { skipEmptyLines: true })
+      if (isLast) setTable(text.trim() === '' ? nothing : data)
+    })
+    return () => {
+      isLast = false
+    }
+  }, [text])
+  return table
 }
 
 function Preview({

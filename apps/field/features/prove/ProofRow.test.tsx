@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react-native'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
-import type { ProofLine } from '@jokulgale/core/visit/proofSheet'
+import type { ProofLine } from '@jokulgale/core/visit/proofLine'
 import { renderVisit } from '../visit/testVisit'
 import { ProofRow } from './ProofRow'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { unitOf } from '@jokulgale/core/circuit/meter'
+import { unitOf } from '@jokulgale/core/circuit/meters'
 import { conditionNamed } from '@jokulgale/core/visit/conditionWords'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { entryWords } from '@jokulgale/core/visit/entryWords'

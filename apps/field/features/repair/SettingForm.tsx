@@ -1,6 +1,7 @@
 import { useState } from 'react'
-import { dialsOf, dialValue } from '@jokulgale/core/diagram/dials'
+import { dialsOf, dialValue, type UnitDial } from '@jokulgale/core/diagram/dials'
 import { entryWords } from '@jokulgale/core/visit/entryWords'
+import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
@@ -8,6 +9,42 @@ import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 
 const withUnit = (words: string, unit = ''): string => (unit === '' ? words : `${words}, ${unit}`)
+
+interface DialFieldProps {
+  readonly label: string
+  readonly dial: UnitDial | undefined
+  readonly value: string
+  readonly onChange: (value: string) => void
+  readonly autoFocus?: boolean
+}
+
+/** Where a dial stands: one of its marks where it shows such, else typed. */
+function DialField({ label, dial, value, onChange, autoFocus }: DialFieldProps) {
+  const marks = dial?.marks ?? []
+  if (marks.length === 0)
+    return (
+      <Field
+        label={withUnit(label, dial?.unit)}
+        value={value}
+        onChangeText={onChange}
+        autoFocus={autoFocus}
+      />
+    )
+  return (
+    <>
+      <Words>{label}</Words>
+      <Chips
+        label={label}
+        options={marks.map(({ mark, value: means }) => ({
+          id: mark,
+          words: `${mark} (${means} ${dial?.unit ?? ''})`,
+        }))}
+        chosen={value}
+        onChoose={onChange}
+      />
+    </>
+  )
+}
 
 /** A setting changed, from what to what: thermostat set-up, changeover, delays. */
 export function SettingForm({ visit: { diagram, state, say } }: { readonly visit: OpenVisit }) {
@@ -36,8 +73,8 @@ export function SettingForm({ visit: { diagram, state, say } }: { readonly visit
       ) : (
         <>
           <Words strong>{chosen?.words ?? of}</Words>
-          <Field label={withUnit('Found at', chosen?.unit)} value={from} onChangeText={setFrom} autoFocus />
-          <Field label={withUnit('Set to', chosen?.unit)} value={to} onChangeText={setTo} />
+          <DialField label="Found at" dial={chosen} value={from} onChange={setFrom} autoFocus />
+          <DialField label="Set to" dial={chosen} value={to} onChange={setTo} />
           <Press
             kind="main"
             title="Record the change"

@@ -21,8 +21,9 @@ interface AskDetailProps {
   readonly school: School
   readonly onSchool: (school: School) => void
   readonly onClose: () => void
-  readonly onMeasure: (wanted: ReadingWanted) => void
-  readonly onSaw: (of: string, what: string) => void
+  /** In another call where it names one. */
+  readonly onMeasure: (wanted: ReadingWanted, call?: string) => void
+  readonly onSaw: (of: string, what: string, call: string) => void
   readonly onCannot: () => void
   readonly onSee: () => void
   readonly onDo: () => void
@@ -78,7 +79,7 @@ export function AskDetail({
                   title="Enter this one"
                   label={`Enter ${ask.meterWords} ${ask.from} to ${ask.to}`}
                   onPress={() => {
-                    onMeasure(ask)
+                    onMeasure(ask, ask.call)
                   }}
                 />
               </View>

@@ -11,6 +11,7 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
+import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
 import { ActionSheet } from './ActionSheet'
 import { AskDetail } from './AskDetail'
@@ -39,6 +40,20 @@ interface AskPanelProps {
 
 /** Says to programs whether what is shown has been worked out from all that was entered. */
 const settled = (done: boolean): object => ({ dataSet: { settled: done ? 'yes' : 'no' } })
+
+/** What is left out when an ask cannot be done, and how that is said; null of a wait. */
+function leftOut(ask: Ask): { readonly of: string; readonly words: string } | null {
+  switch (ask.do) {
+    case 'look':
+      return { of: ask.of, words: `${ask.ofWords}: out of reach` }
+    case 'condition':
+      return { of: ask.of, words: `${ask.ofWords}: not measured` }
+    case 'measure':
+      return { of: ask.from, words: `${ask.from}: out of reach` }
+    case 'wait':
+      return null
+  }
+}
 
 /** The next step, as one would say it to a helper, and the way to enter what came of it. */
 export function AskPanel({
@@ -75,14 +90,26 @@ export function AskPanel({
       onSaid(entry, `${words} logged`)
     })
   }
+  const setCall = async (call: string): Promise<void> => {
+    if (call !== currentCall(visit)) await visit.say({ kind: 'call', call })
+  }
+  const measure = (wanted: ReadingWanted, call = currentCall(visit)): void => {
+    setDetail(false)
+    void setCall(call).then(() => {
+      onMeasure(wanted)
+    })
+  }
   const saw = (of: string, what: string): void => {
     say(observationOf(of, what), `${partWords(visit.diagram, of)}: ${seenWords(what)}`)
   }
+  const sawInCall = (of: string, what: string, call: string): void => {
+    void setCall(call).then(() => {
+      saw(of, what)
+    })
+  }
   const cannot = (): void => {
-    if (first?.do === 'look') say({ kind: 'unreachable', of: first.of }, `${first.ofWords}: out of reach`)
-    if (first?.do === 'condition')
-      say({ kind: 'unreachable', of: first.of }, `${first.ofWords}: not measured`)
-    if (first?.do === 'measure') say({ kind: 'unreachable', of: first.from }, `${first.from}: out of reach`)
+    const left = first ? leftOut(first) : null
+    if (left) say({ kind: 'unreachable', of: left.of }, left.words)
   }
   return (
     <View {...settled(!busy)} style={{ padding: space.medium, gap: space.small }}>
@@ -90,13 +117,9 @@ export function AskPanel({
         <Words size="small" quiet>
           Working out the next one …
         </Words>
-      ) : warning ? (
-        <Notice kind="caution">{warning}</Notice>
-      ) : story ? (
-        <Words size="small" strong>
-          {story}
-        </Words>
-      ) : null}
+      ) : (
+        <SoFar warning={warning} story={story} />
+      )}
       {first ? (
         <AskWords ask={first} visit={visit} />
       ) : (
@@ -114,9 +137,9 @@ export function AskPanel({
           <Press
             grow
             kind="main"
-            title="Enter the reading"
+            title={first.call === currentCall(visit) ? 'Enter the reading' : 'It is set: enter the reading'}
             onPress={() => {
-              onMeasure(first)
+              measure(first, first.call)
             }}
           />
         ) : null}
@@ -131,7 +154,7 @@ export function AskPanel({
             }}
           />
         ) : null}
-        {first?.do === 'look' ? <LookAnswers ask={first} main onSaw={saw} /> : null}
+        {first?.do === 'look' ? <LookAnswers ask={first} main onSaw={sawInCall} /> : null}
         {first ? null : leading && !busy ? (
           <Press grow kind="main" title="Go to the suspects" onPress={onSuspects} />
         ) : (
@@ -154,12 +177,9 @@ export function AskPanel({
           onClose={() => {
             setDetail(false)
           }}
-          onSaw={saw}
+          onSaw={sawInCall}
           onCannot={cannot}
-          onMeasure={(wanted) => {
-            setDetail(false)
-            onMeasure(wanted)
-          }}
+          onMeasure={measure}
           onSee={() => {
             setDetail(false)
             setSeeing(true)
@@ -191,4 +211,14 @@ export function AskPanel({
       ) : null}
     </View>
   )
+}
+
+/** What the evidence so far comes to, or what does not fit together in it. */
+function SoFar({ warning, story }: Pick<AskPanelProps, 'warning' | 'story'>) {
+  if (warning) return <Notice kind="caution">{warning}</Notice>
+  return story ? (
+    <Words size="small" strong>
+      {story}
+    </Words>
+  ) : null
 }

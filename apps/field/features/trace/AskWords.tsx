@@ -61,9 +61,8 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
   )
 }
 
-/** The call and power that the step needs, with the way to say that they are set. */
+/** The call and power that the step needs; entering what came of it says that the call is set. */
 function FirstSet({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
-  const call = ask.call !== currentCall(visit)
   const power =
     ask.power === 'off' && visit.state.power !== 'isolated'
       ? 'Isolate the unit and prove it dead first: power state above.'
@@ -72,14 +71,7 @@ function FirstSet({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit
         : ''
   return (
     <>
-      {call ? (
-        <Press
-          title={`Set the call: ${ask.callWords}`}
-          onPress={() => {
-            void visit.say({ kind: 'call', call: ask.call })
-          }}
-        />
-      ) : null}
+      {ask.call === currentCall(visit) ? null : <Words>{`First set the call: ${ask.callWords}`}</Words>}
       {power ? <Notice kind="caution">{power}</Notice> : null}
     </>
   )

@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { dropOutsOf, readMeterCsv } from '@jokulgale/core/formats/meterCsv'
 import { Notice } from '../../ui/Notice'
 import { pickFile } from '../../ui/pickFile'
 import { Press } from '../../ui/Press'
@@ -13,6 +12,7 @@ export function LogImport({ visit, onDone }: { readonly visit: OpenVisit; readon
     if (file === null) return
     const text = await file.text()
     try {
+      const { dropOutsOf, readMeterCsv } = await import('../files/csv')
       const drops = dropOutsOf(readMeterCsv(text, visit.diagram.common))
       if (drops.length === 0) {
         setProblem('Nothing drops out in this stretch. Log longer, or move the bundles while it runs.')

@@ -5,7 +5,7 @@ interface LookAnswersProps {
   readonly ask: LookAsk
   /** They are the main thing to press here. */
   readonly main?: true
-  readonly onSaw: (of: string, what: string) => void
+  readonly onSaw: (of: string, what: string, call: string) => void
 }
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
@@ -20,7 +20,7 @@ export function LookAnswers({ ask, main, onSaw }: LookAnswersProps) {
       title={capital(words)}
       label={`${ask.ofWords}: ${words}`}
       onPress={() => {
-        onSaw(ask.of, what)
+        onSaw(ask.of, what, ask.call)
       }}
     />
   ))

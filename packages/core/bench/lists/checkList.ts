@@ -1,4 +1,4 @@
-import { unitOf } from '../../circuit/meter'
+import { unitOf } from '../../circuit/meters'
 import type { Diagram } from '../../diagram/diagram'
 import type { Of } from '../../visit/fold'
 import type { BenchReading, Verdict } from '../tool'

@@ -1,0 +1,109 @@
+import type { Browser } from '@playwright/test'
+import { faultsOf } from '@jokulgale/core/diagram/faults'
+import { isNear } from '@jokulgale/core/visit/proofLine'
+import { proofSheets } from '@jokulgale/core/visit/proofSheet'
+import { builtInUnit } from '@jokulgale/core/units/index'
+import { seeded } from '@jokulgale/core/world/random'
+import { World } from '@jokulgale/core/world/world'
+import { followAsks, powerOn } from './followAsks'
+import { Hand, type Tapped } from './hand'
+import { signIn } from './journey'
+
+/** A call of which every tap is counted, from the board to the signed report. */
+interface Call {
+  readonly unit: string
+  /** The built-in circuit of that unit. */
+  readonly circuit: string
+  readonly complaint: string
+  /** What is wrong with it, by the fault’s name. */
+  readonly fault: string
+}
+
+const calls: readonly Call[] = [
+  { unit: 'RTU-1', circuit: 'rooftop-two-stage', complaint: 'Not cooling', fault: 'LPS1:tripped' },
+  { unit: 'Flat 22 SHP', circuit: 'split-heat-pump', complaint: 'Not cooling', fault: 'CC:coil-open' },
+  { unit: 'Flat 3 FC', circuit: 'fan-coil-two-pipe', complaint: 'Cold', fault: 'CO:stuck-hot' },
+  { unit: 'AH-2', circuit: 'air-handler-heat', complaint: 'Lukewarm or cold', fault: 'SQ:coil-open' },
+]
+
+/** Nothing unlike the drawing but the faults: trips stay, a motor may hum. */
+const asDrawn = {
+  supply: false,
+  plates: false,
+  loads: false,
+  faults: true,
+  weather: false,
+  readings: false,
+} as const
+
+export interface CallTapped extends Call, Tapped {
+  /** What it was found to be. */
+  readonly found: string
+}
+
+/** Every one of the calls, done by its asks alone. */
+export async function callsByAsks(
+  browser: Browser,
+  address: string,
+  viewport: { readonly width: number; readonly height: number },
+): Promise<readonly CallTapped[]> {
+  const done: CallTapped[] = []
+  for (const call of calls) {
+    const context = await browser.newContext({ viewport })
+    const page = await context.newPage()
+    await page.clock.install()
+    await signIn(page, address)
+    const hand = new Hand(page)
+    const found = await wholeCall(hand, call)
+    done.push({ ...call, found, ...hand.counted() })
+    await context.close()
+  }
+  return done
+}
+
+async function wholeCall(hand: Hand, { unit, circuit, complaint, fault }: Call): Promise<string> {
+  const { page } = hand
+  const diagram = builtInUnit(circuit)
+  const faults = faultsOf(diagram).filter(({ id }) => id === fault)
+  if (faults.length === 0) throw new Error(`${circuit} has no fault ${fault}`)
+  const said = diagram.complaints.find(({ words }) => words === complaint)
+  if (!said) throw new Error(`${circuit} has no complaint “${complaint}”`)
+  const world = new World(diagram, faults, asDrawn, seeded(480))
+  await hand.press('New call: choose the unit')
+  await page.getByLabel('Find').fill(unit)
+  await hand.tap(page.getByRole('link', { name: unit, exact: true }))
+  await hand.press('Take a call on this unit')
+  await hand.press(complaint)
+  await hand.press('I am here: start')
+  await hand.press('All of these are right')
+  await hand.tab('Trace')
+  const found = await followAsks(hand, world, said.id)
+  await repair(hand, found)
+  await prove(hand, world, said.call)
+  await hand.press('All of these')
+  await page.getByLabel('For the building, in plain words').fill('Found, repaired, and it runs.')
+  await hand.press('Sign off: repaired')
+  await page.getByText('Repaired and proven').waitFor()
+  return found
+}
+
+async function repair(hand: Hand, found: string): Promise<void> {
+  await hand.tab('Suspects')
+  await hand.tap(hand.page.getByRole('button', { name: `${found}, ` }).first())
+  await hand.press(/record the repair$|repaired$/)
+}
+
+/** The call that failed is run and every value of its sheet read, as a repaired unit gives it. */
+async function prove(hand: Hand, { diagram }: World, call: string): Promise<void> {
+  if (await hand.button(/^Power: Isolated/).isVisible()) await powerOn(hand)
+  await hand.tab('Prove')
+  const sheet = proofSheets(diagram, {}).find((each) => each.call === call)
+  if (!sheet) throw new Error(`no proof of ${call}`)
+  await hand.press(`Values for ${sheet.words}`)
+  for (const { what, expected } of sheet.lines) {
+    const value = expected ?? (what.startsWith('Return') ? 75 : 56)
+    await hand.press(new RegExp(`^${what.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`))
+    await hand.type(value.toFixed(isNear(expected, value) ? 1 : 0))
+  }
+  await hand.press(`${sheet.words}: proven`)
+}
