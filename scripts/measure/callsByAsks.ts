@@ -1,13 +1,11 @@
-import type { Browser } from '@playwright/test'
+import type { Browser, Page } from '@playwright/test'
 import { faultsOf } from '@jokulgale/core/diagram/faults'
-import { isNear } from '@jokulgale/core/visit/proofLine'
 import { proofSheets } from '@jokulgale/core/visit/proofSheet'
 import { builtInUnit } from '@jokulgale/core/units/index'
 import { seeded } from '@jokulgale/core/world/random'
 import { World } from '@jokulgale/core/world/world'
-import { followAsks, powerOn } from './followAsks'
+import { entriesSent, followAsks, powerOn } from './followAsks'
 import { Hand, type Tapped } from './hand'
-import { signIn } from './journey'
 
 /** A call of which every tap is counted, from the board to the signed report. */
 interface Call {
@@ -21,7 +19,7 @@ interface Call {
 
 const calls: readonly Call[] = [
   { unit: 'RTU-1', circuit: 'rooftop-two-stage', complaint: 'Not cooling', fault: 'LPS1:tripped' },
-  { unit: 'Flat 22 SHP', circuit: 'split-heat-pump', complaint: 'Not cooling', fault: 'CC:coil-open' },
+  { unit: 'Flat 22 SHP', circuit: 'split-heat-pump', complaint: 'Not cooling', fault: 'CC1:coil-open' },
   { unit: 'Flat 3 FC', circuit: 'fan-coil-two-pipe', complaint: 'Cold', fault: 'CO:stuck-hot' },
   { unit: 'AH-2', circuit: 'air-handler-heat', complaint: 'Lukewarm or cold', fault: 'SQ:coil-open' },
 ]
@@ -44,7 +42,7 @@ export interface CallTapped extends Call, Tapped {
 /** Every one of the calls, done by its asks alone. */
 export async function callsByAsks(
   browser: Browser,
-  address: string,
+  signedIn: (page: Page) => Promise<void>,
   viewport: { readonly width: number; readonly height: number },
 ): Promise<readonly CallTapped[]> {
   const done: CallTapped[] = []
@@ -52,7 +50,7 @@ export async function callsByAsks(
     const context = await browser.newContext({ viewport })
     const page = await context.newPage()
     await page.clock.install()
-    await signIn(page, address)
+    await signedIn(page)
     const hand = new Hand(page)
     const found = await wholeCall(hand, call)
     done.push({ ...call, found, ...hand.counted() })
@@ -97,13 +95,16 @@ async function repair(hand: Hand, found: string): Promise<void> {
 async function prove(hand: Hand, { diagram }: World, call: string): Promise<void> {
   if (await hand.button(/^Power: Isolated/).isVisible()) await powerOn(hand)
   await hand.tab('Prove')
-  const sheet = proofSheets(diagram, {}).find((each) => each.call === call)
+  const conditions = (await entriesSent(hand)).flatMap((body) =>
+    body.kind === 'condition' ? [[body.of, body.value] as const] : [],
+  )
+  const sheet = proofSheets(diagram, Object.fromEntries(conditions)).find((each) => each.call === call)
   if (!sheet) throw new Error(`no proof of ${call}`)
   await hand.press(`Values for ${sheet.words}`)
-  for (const { what, expected } of sheet.lines) {
-    const value = expected ?? (what.startsWith('Return') ? 75 : 56)
-    await hand.press(new RegExp(`^${what.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`))
-    await hand.type(value.toFixed(isNear(expected, value) ? 1 : 0))
-  }
+  const [first] = sheet.lines
+  await hand.tap(hand.page.getByRole('button', { name: `${first.what}, ` }))
+  // the pad asks for one value after another
+  for (const { what, expected } of sheet.lines)
+    await hand.type((expected ?? (what.startsWith('Return') ? 75 : 56)).toFixed(1))
   await hand.press(`${sheet.words}: proven`)
 }

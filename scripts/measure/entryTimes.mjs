@@ -1,4 +1,4 @@
-import { signIn, takeCall } from './journey'
+import { signIn, takeCall } from './journey.mjs'
 
 /**
  * Control points of the path, first to last, as they read on a unit whose first-stage contactor gets its

@@ -16,7 +16,7 @@ const mostAsks = 25
 const actsFrom = 0.9
 
 /** What the phone has sent of the visit that is open, as the server has it. */
-async function entriesSent({ page }: Hand): Promise<readonly EntryBody[]> {
+export async function entriesSent({ page }: Hand): Promise<readonly EntryBody[]> {
   const visit = /visits\/([^/?]+)/.exec(page.url())?.[1] ?? ''
   const answer = await page.request.get(new URL(`/api/visits/${visit}/entries`, page.url()).href)
   const { entries } = (await answer.json()) as { readonly entries: readonly StoredEntry[] }
@@ -42,6 +42,8 @@ async function settled(hand: Hand): Promise<readonly EntryBody[]> {
 export async function followAsks(hand: Hand, world: World, complaint: string): Promise<string> {
   const { page } = hand
   const model = modelOf(world.diagram)
+  // the weather of the day is that in which the unit was called for
+  const home = world.diagram.complaints.find(({ id }) => id === complaint)?.call ?? ''
   const classes = classesOf(model)
   for (let ask = 0; ask < mostAsks; ask++) {
     const entries = await settled(hand)
@@ -53,12 +55,12 @@ export async function followAsks(hand: Hand, world: World, complaint: string): P
     )
     if (ask > 0 && together >= actsFrom) return model.hypotheses[leader].words
     const { now } = gather(world.diagram, { complaint, entries })
-    await answerAsk(hand, world, now)
+    await answerAsk(hand, world, now, home)
   }
   throw new Error(`${await page.locator('[data-settled]').innerText()}: ${mostAsks} asks were not enough`)
 }
 
-async function answerAsk(hand: Hand, world: World, now: Standing): Promise<void> {
+async function answerAsk(hand: Hand, world: World, now: Standing, home: string): Promise<void> {
   const panel = hand.page.locator('[data-settled="yes"]')
   const words = await panel.innerText()
   const wait = /^Wait (\d+) min/m.exec(words)
@@ -78,7 +80,7 @@ async function answerAsk(hand: Hand, world: World, now: Standing): Promise<void>
   const condition = measuredConditions.find((each) => words.includes(`Measure: ${each.words}`))
   if (condition) {
     await hand.press(`Enter ${condition.words}`)
-    return hand.type(String(Math.round(world.condition(condition.id, now.call))))
+    return hand.type(String(Math.round(world.condition(condition.id, home))))
   }
   const [, looked] = /^Look at (.+)$/m.exec(words) ?? []
   const part = [...world.diagram.parts.values()].find((each) => each.words === looked)

@@ -7,7 +7,8 @@ import { entryProblem } from '../visit/checkEntry'
 import type { EntryBody } from '../visit/entry'
 import { entryWords } from '../visit/entryWords'
 import { dialsOf, dialValue } from './dials'
-import { LadderError, readLadder } from './readLadder'
+
+import { DiagramError, readLadder } from './readLadder'
 
 const rooftop = families.find(({ id }) => id === 'rooftop')
 const lettered = rooftop?.ladderOf({ economizer: 'dry-bulb', 'changeover-dial': 'letters' }) ?? ''
@@ -59,7 +60,7 @@ test.each([
   ['A 73', 'A hot', /“A hot” is no mark of a dial/],
 ])('in the ladder text “%s” written as “%s” is named with its part', (right, wrong, message) => {
   const spoiled = (): unknown => readLadder(lettered.replace(right, wrong))
-  expect(spoiled).toThrow(LadderError)
+  expect(spoiled).toThrow(DiagramError)
   expect(spoiled).toThrow(message)
   expect(spoiled).toThrow(/EC/)
 })

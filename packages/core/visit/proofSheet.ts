@@ -1,17 +1,43 @@
-import { Circuit } from '../circuit/circuit'
+import { Circuit, type Settled } from '../circuit/circuit'
 import { runsFromAmps } from '../circuit/loadAmps'
 import { clampAmps, valueBetween } from '../circuit/meter'
+import type { Network } from '../circuit/network'
 import { situationOf } from '../circuit/situation'
-import { terminalOfPoint, type Diagram } from '../diagram/diagram'
+import { terminalOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import type { Conditions } from '../parts/kind'
 import { isPowerLoad } from '../parts/powerLoad'
 import type { ProofLine, ProofSheet } from './proofLine'
 
 /**
- * For every call of a unit: control volts, amps of each leg of each load that runs, and that off means off.
+ * For every call of a unit: control volts, amps of each load that runs (of three legs each), and that off means off.
  */
 export function proofSheets(diagram: Diagram, conditions: Conditions): readonly ProofSheet[] {
   return diagram.calls.map(({ id, words }) => ({ call: id, words, lines: linesOf(diagram, id, conditions) }))
+}
+
+type Leg = ProofLine & { readonly amps: number }
+
+/** Every wire of a load’s own that carries line current, with what it carries. */
+function legsOf(diagram: Diagram, network: Network, healthy: Settled, part: Part): readonly Leg[] {
+  const isOwn = (point: string): boolean => point.startsWith(`${part.id}.`)
+  const seen = new Set<string>()
+  return [...diagram.wires.values()].flatMap(({ id, from, to, wiring }): readonly Leg[] => {
+    const link = network.linkNumbers.get(id)
+    if (wiring !== 'line' || link === undefined || (!isOwn(from) && !isOwn(to))) return []
+    const terminal = isOwn(from) ? from : to
+    if (seen.has(terminal)) return []
+    seen.add(terminal)
+    const amps = clampAmps(healthy, link)
+    return [
+      {
+        what: `${part.words}, at ${terminal}`,
+        at: { meter: 'amps', from, to },
+        unit: 'A',
+        expected: amps,
+        amps,
+      },
+    ]
+  })
 }
 
 function linesOf(diagram: Diagram, call: string, conditions: Conditions): readonly ProofLine[] {
@@ -29,28 +55,15 @@ function linesOf(diagram: Diagram, call: string, conditions: Conditions): readon
     })
   const legs = [...diagram.parts.values()]
     .filter(({ kind }) => isPowerLoad(kind))
-    .flatMap((part) => {
-      const wires = [...diagram.wires.values()].filter(
-        ({ from, to, wiring }) =>
-          wiring === 'line' && (from.startsWith(`${part.id}.`) || to.startsWith(`${part.id}.`)),
-      )
-      const seen = new Set<string>()
-      return wires.flatMap(({ id, from, to }): readonly (ProofLine & { readonly amps: number })[] => {
-        const terminal = from.startsWith(`${part.id}.`) ? from : to
-        const link = network.linkNumbers.get(id)
-        if (link === undefined || seen.has(terminal)) return []
-        seen.add(terminal)
-        const amps = clampAmps(healthy, link)
-        return [
-          {
-            what: `${part.words}, at ${terminal}`,
-            at: { meter: 'amps', from, to },
-            unit: 'A',
-            expected: amps,
-            amps,
-          },
-        ]
-      })
+    .flatMap((part): readonly Leg[] => {
+      const all = legsOf(diagram, network, healthy, part)
+      // on one phase what goes in comes out again: the wire that carries the most of it is read
+      return part.kind.threePhase
+        ? all
+        : all
+            .slice()
+            .sort((x, y) => y.amps - x.amps)
+            .slice(0, 1)
     })
   const running = legs.filter(({ amps }) => amps >= runsFromAmps).map(({ amps: _, ...line }) => line)
   const air: readonly ProofLine[] =

@@ -10,9 +10,9 @@ const control: ProofLine = {
   expected: 25.4123,
   at: { meter: 'volts', from: 'TB.R', to: 'TB.C' },
 }
-const show = (...entries: readonly EntryBody[]) =>
+const show = (lines: readonly ProofLine[] = [control], ...entries: readonly EntryBody[]) =>
   renderVisit('rooftop-two-stage', entries, (visit) => (
-    <ProofRow visit={visit} call="cool1" words="Cooling" lines={[control]} />
+    <ProofRow visit={visit} call="cool1" words="Cooling" lines={lines} />
   ))
 const type = (digits: string): void => {
   for (const key of digits) fireEvent.press(screen.getByLabelText(key === '.' ? 'Point' : key))
@@ -36,6 +36,35 @@ test('a value is kept with what it should have been, and where it was read', () 
   expect(screen.getByText('proven')).toBeTruthy()
 })
 
+const leg = (n: number): ProofLine => ({
+  what: `Compressor, at C1.T${n}`,
+  unit: 'A',
+  expected: 15.5,
+  at: { meter: 'amps', from: `CC1.T${n}`, to: `C1.T${n}` },
+})
+
+test('one value after another is asked for, each read by itself; one that is off is looked at first', () => {
+  const onSaid = show([control, leg(1), leg(2), leg(3)])
+  fireEvent.press(screen.getByLabelText('Values for Cooling'))
+  fireEvent.press(screen.getByLabelText(/^Control power/))
+  type('25.4')
+  // the pad is there for the next one, empty
+  expect(screen.getByText('Should be 15.5 A')).toBeTruthy()
+  type('15.4')
+  type('2.1')
+  expect(screen.getByText(/^≠ should 15\.5 A/)).toBeTruthy()
+  expect(screen.queryByText(/^Log/)).toBeNull()
+  fireEvent.press(screen.getByLabelText('Cooling: not right'))
+  expect(onSaid).toHaveBeenCalledWith(
+    expect.objectContaining({
+      passed: false,
+      values: [control, leg(1), leg(2)].map(({ what }, k) =>
+        expect.objectContaining({ what, value: [25.4, 15.4, 2.1][k] }),
+      ),
+    }),
+  )
+})
+
 test('a value that is not as it should be is marked before anything is proven', () => {
   show()
   fireEvent.press(screen.getByLabelText('Values for Cooling'))
@@ -46,6 +75,6 @@ test('a value that is not as it should be is marked before anything is proven', 
 
 test('the last proof of a call is the one that counts', () => {
   const proof = (passed: boolean): EntryBody => ({ kind: 'proof', call: 'cool1', words: 'seen', passed })
-  show(proof(true), proof(false))
+  show([control], proof(true), proof(false))
   expect(screen.getByText('not right')).toBeTruthy()
 })

@@ -43,7 +43,8 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
     setNoted('')
     setOpen(false)
   }
-  const enter = ({ what, unit, expected, at }: ProofLine, value: number): void => {
+  const enter = (line: ProofLine, value: number): void => {
+    const { what, unit, expected, at } = line
     const read: ProofValue = {
       what,
       value,
@@ -51,8 +52,9 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
       ...(expected === null ? {} : { expected: Math.round(expected * 100) / 100 }),
       ...(at ? { at } : {}),
     }
-    setValues((now) => [...now.filter((other) => other.what !== what), read])
-    setAsked(null)
+    const now = [...values.filter((other) => other.what !== what), read]
+    setValues(now)
+    setAsked(isNear(expected, value) ? nextUnread(lines ?? [], line, now) : null)
   }
   return (
     <View style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair, gap: 6 }}>
@@ -125,6 +127,7 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
               <Words>{`Should be ${shown(asked.expected, asked.unit)}`}</Words>
             )}
             <NumberPad
+              key={asked.what}
               unit={asked.unit}
               signed={asked.unit === '°F'}
               onDone={(value) => {
@@ -137,6 +140,16 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
     </View>
   )
 }
+
+/** The value that is read after one, of those that nobody has read; what is not as it should be is looked at first. */
+const nextUnread = (
+  lines: readonly ProofLine[],
+  after: ProofLine,
+  values: readonly ProofValue[],
+): ProofLine | null =>
+  lines
+    .slice(lines.findIndex(({ what }) => what === after.what) + 1)
+    .find(({ what }) => !values.some((value) => value.what === what)) ?? null
 
 type Proof = Of<'proof'>
 

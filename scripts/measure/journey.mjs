@@ -1,7 +1,5 @@
-import type { Page } from '@playwright/test'
-
 /** What a technician does at the phone, for measuring. */
-export async function signIn(page: Page, address: string): Promise<void> {
+export async function signIn(page, address) {
   await page.goto(address)
   await page.getByLabel('E-mail').fill('ines@skerry.example')
   await page.getByLabel('Password').fill('north-stairs-480')
@@ -9,7 +7,7 @@ export async function signIn(page: Page, address: string): Promise<void> {
   await page.getByRole('heading', { name: 'Calls' }).waitFor()
 }
 
-export async function takeCall(page: Page, unit: string, complaint: string): Promise<void> {
+export async function takeCall(page, unit, complaint) {
   await page.getByRole('button', { name: 'New call: choose the unit' }).click()
   await page.getByLabel('Find').fill(unit)
   await page.getByRole('link', { name: unit, exact: true }).click()
