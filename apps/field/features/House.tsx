@@ -7,8 +7,10 @@ import { dark, light, PaletteProvider, useScheme } from '../ui/theme'
 import { SignIn } from './session/SignIn'
 import { diagnosisService } from '../workers/diagnosis'
 import { createAppStore, useAppSelector } from './store'
+import { readFact } from './sync/device'
 import { Sync } from './sync/sync'
 import { SyncProvider } from './sync/SyncContext'
+import { unitsChosen } from './units/unitsSlice'
 import { Opening } from './session/Opening'
 
 /** Everything that stands around every screen: the store, the link to the server, the theme, the door. */
@@ -19,9 +21,12 @@ export function House({ children }: { readonly children: ReactNode }) {
   const theme = useMemo(() => createTheme({ mode: scheme }), [scheme])
   useEffect(() => {
     void sync.open()
+    void readFact('units').then((units) => {
+      if (units) store.dispatch(unitsChosen(units))
+    })
     if ('serviceWorker' in navigator && process.env.NODE_ENV === 'production')
       navigator.serviceWorker.register('/service-worker.js').catch(() => undefined)
-  }, [sync])
+  }, [sync, store])
   return (
     <Provider store={store}>
       <SyncProvider value={sync}>

@@ -1,3 +1,4 @@
+import { usualUnits, valueWords } from '../physics/displayUnits'
 import type { Of } from '../visit/fold'
 import type { BenchPlace, BenchReading, BenchTool } from './tool'
 
@@ -52,8 +53,8 @@ export const conditionsGiven = (
   )
 
 /** A tool's worked example as a sentence: what it was given, and what it says of it. */
-export function exampleWords(tool: BenchTool): string {
-  const entry = calculationEntry(tool, tool.example, '')
+export function exampleWords(tool: BenchTool, units = usualUnits): string {
+  const entry = calculationEntry(tool, tool.example, '', units)
   return entry
     ? `${entry.given.map(({ what, value }) => `${what} ${value}`).join(', ')}: “${entry.words}”`
     : ''
@@ -64,8 +65,9 @@ export function calculationEntry(
   { title, inputs, extras, work }: BenchTool,
   given: Given,
   of: string,
+  units = usualUnits,
 ): Of<'calculation'> | null {
-  const outcome = work(given)
+  const outcome = work(given, units)
   if (outcome.is === 'problems') return null
   const { level, words, lines } = outcome.verdict
   const asked = Object.entries({ ...inputs, ...extras })
@@ -73,11 +75,13 @@ export function calculationEntry(
     kind: 'calculation',
     tool: title,
     ...(of ? { of } : {}),
-    given: asked.flatMap(([input, { words: what, unit, among }]) => {
+    given: asked.flatMap(([input, { words: what, unit, among, sort }]) => {
       const value = given[input]
       if (value === undefined) return []
       const chosen = among?.find((each) => each.value === value)
-      return [{ what, value: chosen?.words ?? (value === Infinity ? 'OL' : `${value} ${unit}`) }]
+      return [
+        { what, value: chosen?.words ?? (value === Infinity ? 'OL' : valueWords(value, unit, units, sort)) },
+      ]
     }),
     found: lines,
     level,

@@ -1,6 +1,6 @@
 import { standardPressurePsi } from '../physics/psychrometrics'
 import { amps, fahrenheit, feet, kilowatts, volts } from './inputs'
-import { benchTool, shown } from './tool'
+import { benchTool, shown, shownIn } from './tool'
 
 /** Btu an hour of a watt, and of a cubic foot a minute of air by a degree at sea level. */
 const btuPerWatt = 3.412
@@ -31,7 +31,7 @@ export const heatRise = benchTool({
     leaving - entering < 2
       ? [{ input: 'leaving', message: 'the air leaves no warmer: nothing can be worked out from that' }]
       : [],
-  find: ({ kw, entering, leaving, altitude = 0, volts: across, load }) => {
+  find: ({ kw, entering, leaving, altitude = 0, volts: across, load }, units) => {
     const watts = across !== undefined && load !== undefined ? across * load : kw * 1000
     const rise = leaving - entering
     const air = (watts * btuPerWatt) / (sensibleFactorAt(altitude) * rise)
@@ -40,7 +40,7 @@ export const heatRise = benchTool({
       words: `About ${Math.round(air)} CFM. Compare with 350 to 450 for each ton, and with the plate’s least airflow.`,
       lines: [
         { what: 'Heat', value: shown(watts / 1000, 'kW', 2) },
-        { what: 'Rise', value: shown(rise, '°F') },
+        { what: 'Rise', value: shownIn(units, rise, '°F', 'difference') },
         { what: 'Factor here', value: sensibleFactorAt(altitude).toFixed(3) },
       ],
     }

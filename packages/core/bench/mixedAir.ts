@@ -1,5 +1,5 @@
 import { fahrenheit } from './inputs'
-import { benchTool, percent, shown } from './tool'
+import { benchTool, percent, shownIn } from './tool'
 
 /** Each sensor is read to about so many degrees. */
 const sensorError = 1
@@ -22,12 +22,12 @@ export const mixedAir = benchTool({
     mixed: fahrenheit('Mixed air'),
     outdoor: fahrenheit('Outdoor air'),
   },
-  find: ({ returnAir, mixed, outdoor }) => {
+  find: ({ returnAir, mixed, outdoor }, units) => {
     const span = Math.abs(returnAir - outdoor)
     if (span < leastDifference)
       return {
         level: 'watch',
-        words: `Return and outdoor air are only ${shown(span, '°F', 0)} apart: this says nothing today.`,
+        words: `Return and outdoor air are only ${shownIn(units, span, '°F', 'difference', 0)} apart: this says nothing today.`,
         lines: [],
       }
     const share = outdoorShare(returnAir, mixed, outdoor)

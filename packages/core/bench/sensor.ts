@@ -3,7 +3,8 @@ import { knownConditions } from '../parts/kind'
 import { sensorFeed, sensorFeedOhms } from '../physics/sensorFeed'
 import { directVolts, fahrenheit, kilohms } from './inputs'
 import { atParts, branchEnds } from './unitPlaces'
-import { benchTool, shown } from './tool'
+import { valueWords } from '../physics/displayUnits'
+import { benchTool, shown, shownIn } from './tool'
 
 const openSensor = { level: 'act', words: 'Open, or off: it reads far too cold.', lines: [] } as const
 const shortedSensor = { level: 'act', words: 'Shorted: it reads far too hot.', lines: [] } as const
@@ -38,14 +39,17 @@ export const sensor = benchTool({
       ? [{ input: 'direct', message: `its input gives no more than ${sensorFeed.volts} V` }]
       : []),
   ],
-  find: ({ ohms: measured, direct = 0, air }) => {
+  find: ({ ohms: measured, direct = 0, air }, units) => {
     const ohms = measured ?? sensorFeedOhms(direct) / 1000
     if (ohms === Infinity) return openSensor
     if (ohms === 0) return shortedSensor
     const says = families.map((family) => ({ family, at: thermistorFahrenheit(family, ohms * 1000) }))
     const lines = says.flatMap(({ family, at }) => [
-      { what: `Read as type ${family}`, value: shown(at, '°F') },
-      { what: `Type ${family} at ${air} °F`, value: shown(thermistorOhms(family, air) / 1000, 'kΩ', 2) },
+      { what: `Read as type ${family}`, value: shownIn(units, at, '°F') },
+      {
+        what: `Type ${family} at ${valueWords(air, '°F', units)}`,
+        value: shown(thermistorOhms(family, air) / 1000, 'kΩ', 2),
+      },
     ])
     const right = says.filter(({ at }) => Math.abs(at - air) <= rightWithin).map(({ family }) => family)
     if (right.length === 2)

@@ -1,8 +1,8 @@
 import { refrigerants, saturationFahrenheit } from '../physics/refrigerant'
 import { fahrenheit, psig } from './inputs'
 import { refrigerantInput, refrigerantOf } from './refrigerantInputs'
-import { outOfRange } from './superheat'
-import { benchTool, shown, type Verdict } from './tool'
+import { betweenDegrees, outOfRange } from './superheat'
+import { benchTool, shownIn, type Verdict } from './tool'
 
 /** Where no plate says otherwise, °F. */
 const usualTarget = 10
@@ -22,15 +22,15 @@ export const subcooling = benchTool({
     pressure: psig('Liquid pressure'),
     line: fahrenheit('Liquid line'),
   },
-  extras: { target: fahrenheit('Subcooling by the plate', usualTarget) },
-  find: ({ refrigerant, pressure, line, target = usualTarget }): Verdict => {
+  extras: { target: { ...fahrenheit('Subcooling by the plate', usualTarget), sort: 'difference' } },
+  find: ({ refrigerant, pressure, line, target = usualTarget }, units): Verdict => {
     const bubble = saturationFahrenheit(refrigerantOf(refrigerant), pressure, 'bubble')
-    if (bubble === null) return outOfRange(pressure)
+    if (bubble === null) return outOfRange(pressure, units)
     const found = bubble - line
     const lines = [
-      { what: 'Bubble temperature', value: shown(bubble, '°F') },
-      { what: 'Subcooling', value: shown(found, '°F') },
-      { what: 'Should be', value: `${target - targetWithin} to ${shown(target + targetWithin, '°F', 0)}` },
+      { what: 'Bubble temperature', value: shownIn(units, bubble, '°F') },
+      { what: 'Subcooling', value: shownIn(units, found, '°F', 'difference') },
+      { what: 'Should be', value: betweenDegrees(target - targetWithin, target + targetWithin, units) },
     ]
     if (found < 0)
       return {

@@ -1,7 +1,8 @@
 import { refrigerants, saturationFahrenheit } from '../physics/refrigerant'
 import { fahrenheit, psig } from './inputs'
 import { refrigerantInput, refrigerantOf } from './refrigerantInputs'
-import { benchTool, shown, type Verdict } from './tool'
+import { valueShown, valueWords, type DisplayUnits } from '../physics/displayUnits'
+import { benchTool, shownIn, type Verdict } from './tool'
 
 const valve = 0
 const fixed = 1
@@ -43,13 +44,13 @@ export const superheat = benchTool({
     wetBulb: fahrenheit('Return wet bulb, for a fixed bore'),
     outdoor: fahrenheit('Outdoor air, for a fixed bore'),
   },
-  find: ({ refrigerant, pressure, line, device, wetBulb, outdoor }): Verdict => {
+  find: ({ refrigerant, pressure, line, device, wetBulb, outdoor }, units): Verdict => {
     const dew = saturationFahrenheit(refrigerantOf(refrigerant), pressure, 'dew')
-    if (dew === null) return outOfRange(pressure)
+    if (dew === null) return outOfRange(pressure, units)
     const found = line - dew
     const lines = [
-      { what: 'Dew temperature', value: shown(dew, '°F') },
-      { what: 'Superheat', value: shown(found, '°F') },
+      { what: 'Dew temperature', value: shownIn(units, dew, '°F') },
+      { what: 'Superheat', value: shownIn(units, found, '°F', 'difference') },
     ]
     const held =
       device === valve
@@ -65,10 +66,7 @@ export const superheat = benchTool({
       }
     if (held === null)
       return { level: 'watch', words: 'A fixed bore has no one value: add wet bulb and outdoor air.', lines }
-    const all = [
-      ...lines,
-      { what: 'Should be', value: `${held.least.toFixed(0)} to ${shown(held.most, '°F', 0)}` },
-    ]
+    const all = [...lines, { what: 'Should be', value: betweenDegrees(held.least, held.most, units) }]
     if (found < held.least)
       return {
         level: 'watch',
@@ -91,9 +89,13 @@ export const superheat = benchTool({
 
 const around = (target: number) => ({ least: target - targetWithin, most: target + targetWithin })
 
+/** From so many degrees to so many, of how far two temperatures are apart. */
+export const betweenDegrees = (least: number, most: number, units: DisplayUnits): string =>
+  `${valueShown(least, '°F', units, 'difference').toFixed(0)} to ${shownIn(units, most, '°F', 'difference', 0)}`
+
 /** A pressure that no state between −40 and 140 °F has. */
-export const outOfRange = (pressure: number): Verdict => ({
+export const outOfRange = (pressure: number, units: DisplayUnits): Verdict => ({
   level: 'act',
-  words: `${pressure} psig is outside what this refrigerant has between −40 and 140 °F: is it another one, or no charge?`,
+  words: `${valueWords(pressure, 'psig', units)} is outside what this refrigerant has between ${valueShown(-40, '°F', units)} and ${valueWords(140, '°F', units)}: is it another one, or no charge?`,
   lines: [],
 })

@@ -1,5 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
 import type { Condition } from '../parts/kind'
+import { unitShown, usualUnits, valueShown, type DisplayUnits, type Sort } from '../physics/displayUnits'
 import type { Of } from '../visit/fold'
 import type { Picture } from './picture'
 
@@ -14,6 +15,8 @@ export interface BenchInput {
   readonly most: number
   /** What it is where nobody says otherwise. */
   readonly usual?: number
+  /** It is how far two values are apart. */
+  readonly sort?: Sort
   /** The meter may show OL, which is an answer: infinite. */
   readonly mayOverload?: true
   /** It is one of these, chosen and not typed; the number stands for its words. */
@@ -73,7 +76,8 @@ export interface BenchTool {
   readonly extras: Readonly<Record<string, BenchInput>>
   /** Typical numbers, worked out beside the fields. */
   readonly example: Readonly<Record<string, number>>
-  readonly work: (given: Readonly<Record<string, number>>) => Outcome
+  /** Numbers in the units of its inputs; what it says is in those that are shown. */
+  readonly work: (given: Readonly<Record<string, number>>, units?: DisplayUnits) => Outcome
   /** Where in a unit it can be used. */
   readonly places: (diagram: Diagram) => readonly BenchPlace[]
   /** A caution at the point of use. */
@@ -90,7 +94,7 @@ interface Spec<R extends string, O extends string> extends Omit<
   readonly places?: BenchTool['places']
   /** What does not go together, though each number is possible by itself. */
   readonly check?: (given: Given<R, O>) => readonly InputProblem[]
-  readonly find: (given: Given<R, O>) => Verdict
+  readonly find: (given: Given<R, O>, units: DisplayUnits) => Verdict
 }
 
 type Given<R extends string, O extends string> = Readonly<Record<R, number>> &
@@ -108,19 +112,21 @@ export function benchTool<R extends string, O extends string = never>(spec: Spec
     extras,
     example: Object.fromEntries(Object.entries<number | undefined>(spec.example).flatMap(defined)),
     places,
-    work: (given) => {
+    work: (given, units = usualUnits) => {
       const alone = [
         ...Object.entries<BenchInput>(inputs).flatMap(([input, asked]) =>
-          problemOf(input, asked, given[input], true),
+          problemOf(input, asked, given[input], true, units),
         ),
-        ...Object.entries(extras).flatMap(([input, asked]) => problemOf(input, asked, given[input], false)),
+        ...Object.entries(extras).flatMap(([input, asked]) =>
+          problemOf(input, asked, given[input], false, units),
+        ),
       ]
       if (alone.length > 0) return { is: 'problems', problems: alone }
       const known = given as Given<R, O>
       const together = check?.(known) ?? []
       return together.length > 0
         ? { is: 'problems', problems: together }
-        : { is: 'verdict', verdict: find(known) }
+        : { is: 'verdict', verdict: find(known, units) }
     },
   }
 }
@@ -130,20 +136,31 @@ const defined = ([input, value]: [string, number | undefined]): readonly (readon
 
 function problemOf(
   input: string,
-  { words, unit, least, most, mayOverload }: BenchInput,
+  { words, unit, least, most, mayOverload, sort }: BenchInput,
   value: number | undefined,
   needed: boolean,
+  units: DisplayUnits,
 ): readonly InputProblem[] {
   if (value === undefined) return needed ? [{ input, message: `${words} is missing` }] : []
   const isPossible =
     (Number.isFinite(value) && value >= least && value <= most) ||
     (mayOverload === true && value === Infinity)
-  return isPossible
-    ? []
-    : [{ input, message: `${words} is from ${least} to ${most} ${unit}; ${String(value)} cannot be right` }]
+  if (isPossible) return []
+  const said = (each: number): number => valueShown(each, unit, units, sort)
+  const range = `from ${said(least)} to ${said(most)} ${unitShown(unit, units)}`
+  return [{ input, message: `${words} is ${range}; ${said(value)} cannot be right` }]
 }
 
 /** A number as it is read: so many places behind the point. */
 export const shown = (value: number, unit: string, places = 1): string =>
   value === Infinity ? 'OL' : `${value.toFixed(places)} ${unit}`.trim()
 export const percent = (share: number, places = 1): string => shown(100 * share, '%', places)
+
+/** The same of a temperature or pressure, in the unit that is shown. */
+export const shownIn = (
+  units: DisplayUnits,
+  value: number,
+  unit: '°F' | 'psig',
+  sort: Sort = 'point',
+  places = 1,
+): string => shown(valueShown(value, unit, units, sort), unitShown(unit, units), places)

@@ -1,4 +1,5 @@
 import type { Condition } from '../parts/kind'
+import { usualUnits, valueWords } from '../physics/displayUnits'
 
 /** A condition that can be measured, as one says it. */
 export interface ConditionWords {
@@ -42,7 +43,7 @@ export const conditionNamed = (of: string): Pick<ConditionWords, 'words' | 'unit
   measuredConditions.find(({ id }) => id === of) ?? { words: of, unit: '', caution: '' }
 
 /** A condition with its value: “Outdoor temperature 55 °F”. */
-export function conditionWords(of: string, value: number): string {
+export function conditionWords(of: string, value: number, units = usualUnits): string {
   const { words, unit } = conditionNamed(of)
-  return `${words} ${value} ${unit}`.trim()
+  return `${words} ${valueWords(value, unit, units)}`
 }

@@ -1,6 +1,10 @@
-import { fireEvent, render, screen } from '@testing-library/react-native'
+import { fireEvent, screen } from '@testing-library/react-native'
 import { benchTools } from '@jokulgale/core/bench/index'
 import type { BenchInput, BenchTool } from '@jokulgale/core/bench/tool'
+import { usualUnits } from '@jokulgale/core/physics/displayUnits'
+import { createAppStore } from '../store'
+import { renderInApp } from '../testApp'
+import { unitsChosen } from '../units/unitsSlice'
 import { ToolScreen } from './ToolScreen'
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ back: jest.fn(), navigate: jest.fn() }) }))
@@ -30,7 +34,7 @@ const verdictOf = (tool: BenchTool): string => {
 test.each(benchTools.map((tool) => [tool.id, tool] as const))(
   '%s: from opening the bench to its verdict, by its own example',
   (id, tool) => {
-    render(<ToolScreen toolId={id} visitId={null} />)
+    renderInApp(<ToolScreen toolId={id} visitId={null} />)
     // the example below the fields says the same words in inverted commas
     const verdict = verdictOf(tool)
     expect(verdict).not.toBe('')
@@ -45,7 +49,7 @@ test.each(benchTools.map((tool) => [tool.id, tool] as const))(
 test.each(benchTools.map((tool) => [tool.id, tool] as const))(
   '%s: a number that cannot be is named at its field, and there is no verdict',
   (id, tool) => {
-    render(<ToolScreen toolId={id} visitId={null} />)
+    renderInApp(<ToolScreen toolId={id} visitId={null} />)
     for (const input of Object.keys(tool.inputs)) enter(tool, input)
     const [input, asked] =
       Object.entries(tool.inputs).find(([, each]) => !each.among) ?? Object.entries(tool.inputs)[0]
@@ -55,6 +59,20 @@ test.each(benchTools.map((tool) => [tool.id, tool] as const))(
 )
 
 test('a tool that there is not is said so', () => {
-  render(<ToolScreen toolId="divining-rod" visitId={null} />)
+  renderInApp(<ToolScreen toolId="divining-rod" visitId={null} />)
   expect(screen.getByText('There is no such tool on the bench.')).toBeTruthy()
+})
+
+test('on a device in °C a tool takes and says degrees Celsius, and finds the same', () => {
+  const store = createAppStore()
+  store.dispatch(unitsChosen({ ...usualUnits, temperature: '°C' }))
+  renderInApp(<ToolScreen toolId="heat-rise" visitId={null} />, store)
+  fireEvent.changeText(screen.getByLabelText('Heat, kW'), '9.6')
+  fireEvent.changeText(screen.getByLabelText('Air before the heater, °C'), '20')
+  fireEvent.changeText(screen.getByLabelText('Air after it, out of its sight, °C'), '35')
+  // 15 °C of rise are 27 °F: 9.6 kW × 3412 / (1.08 × 27)
+  expect(screen.getByText(/^About 1123 CFM/)).toBeTruthy()
+  expect(screen.getByText('15.0 °C')).toBeTruthy()
+  fireEvent.changeText(screen.getByLabelText('Air before the heater, °C'), '900')
+  expect(screen.getAllByText(/from -51\.1 to 148\.9 °C; 900 cannot be right/).length).toBeGreaterThan(0)
 })

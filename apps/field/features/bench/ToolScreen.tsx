@@ -12,6 +12,7 @@ import { benchToolOf } from '@jokulgale/core/bench/index'
 import type { BenchList } from '@jokulgale/core/bench/lists/checkList'
 import { benchListOf } from '@jokulgale/core/bench/lists/index'
 import type { BenchInput, BenchPlace, BenchTool } from '@jokulgale/core/bench/tool'
+import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
@@ -21,6 +22,7 @@ import { Part } from '../../ui/Part'
 import { Screen } from '../../ui/Screen'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { useUnits } from '../units/useUnits'
 import { useVisit, type OpenVisit } from '../visit/useVisit'
 import { BenchPage } from './BenchPage'
 import { ListScreen } from './ListScreen'
@@ -83,8 +85,9 @@ function ToolForm({ tool, visit }: ToolFormProps) {
     [place, visit],
   )
   const asked = Object.entries({ ...tool.inputs, ...tool.extras })
-  const given = numbersOf(asked, typed, filled)
-  const outcome = tool.work(given)
+  const units = useUnits()
+  const given = numbersOf(asked, typed, filled, units)
+  const outcome = tool.work(given, units)
   const keep = async (on: OpenVisit): Promise<void> => {
     const entry = calculationEntry(tool, given, place.part)
     if (!entry) return
@@ -138,7 +141,8 @@ function ToolForm({ tool, visit }: ToolFormProps) {
             key={input}
             input={of}
             mayBeLeft={input in tool.extras}
-            value={typed[input] ?? textOf(filled[input])}
+            value={typed[input] ?? textOf(filled[input], of, units)}
+            units={units}
             problem={problemAt(input)}
             onChange={(text) => {
               setTyped({ ...typed, [input]: text })
@@ -149,7 +153,7 @@ function ToolForm({ tool, visit }: ToolFormProps) {
       {place.picture ? <LazyPicture picture={place.picture} /> : null}
       <VerdictView outcome={outcome} hasTyped={Object.keys(typed).length > 0} />
       <Part title="An example">
-        <Words size="small">{exampleWords(tool)}</Words>
+        <Words size="small">{exampleWords(tool, units)}</Words>
       </Part>
       <Words size="small" quiet>
         {tool.source}
@@ -162,15 +166,17 @@ interface InputFieldProps {
   readonly input: BenchInput
   readonly mayBeLeft: boolean
   readonly value: string
+  readonly units: DisplayUnits
   readonly problem: string | undefined
   readonly onChange: (text: string) => void
 }
 
 /** A number to type, or one of a few to choose. */
 function InputField({
-  input: { words, unit, usual, among, mayOverload },
+  input: { words, unit, usual, among, mayOverload, sort },
   mayBeLeft,
   value,
+  units,
   problem,
   onChange,
 }: InputFieldProps) {
@@ -188,12 +194,14 @@ function InputField({
     )
   return (
     <Field
-      label={labelOf(words, unit, mayBeLeft)}
+      label={labelOf(words, unitShown(unit, units), mayBeLeft)}
       value={value}
       onChangeText={onChange}
       inputMode={mayOverload ? 'text' : 'decimal'}
       errorMessage={problem}
-      placeholder={mayOverload ? 'number or OL' : usual === undefined ? '' : String(usual)}
+      placeholder={
+        mayOverload ? 'number or OL' : usual === undefined ? '' : String(valueShown(usual, unit, units, sort))
+      }
     />
   )
 }
@@ -201,19 +209,26 @@ function InputField({
 const labelOf = (words: string, unit: string, mayBeLeft: boolean): string =>
   `${words}, ${unit}${mayBeLeft ? ' (if known)' : ''}`
 
-const textOf = (value: number | undefined): string =>
-  value === undefined ? '' : value === Infinity ? 'OL' : String(value)
+const textOf = (value: number | undefined, { unit, sort }: BenchInput, units: DisplayUnits): string =>
+  value === undefined ? '' : value === Infinity ? 'OL' : String(valueShown(value, unit, units, sort))
 
 /** The numbers as typed; what was not typed is as it is known, or left out. */
 function numbersOf(
   asked: readonly (readonly [string, BenchInput])[],
   typed: Readonly<Record<string, string>>,
   filled: Readonly<Record<string, number>>,
+  units: DisplayUnits,
 ): Readonly<Record<string, number>> {
   return Object.fromEntries(
-    asked.flatMap(([input]) => {
+    asked.flatMap(([input, { unit, sort }]) => {
       const text = typed[input]
-      const value = text === undefined ? filled[input] : numberTyped(text)
+      const number = text === undefined ? undefined : numberTyped(text)
+      const value =
+        text === undefined
+          ? filled[input]
+          : number === undefined
+            ? undefined
+            : valueKept(number, unit, units, sort)
       return value === undefined ? [] : [[input, value]]
     }),
   )

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Pressable, View } from 'react-native'
 import type { ProofValue } from '@jokulgale/core/visit/entry'
 import type { Of } from '@jokulgale/core/visit/fold'
+import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import { isNear, type ProofLine } from '@jokulgale/core/visit/proofLine'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
@@ -10,6 +11,7 @@ import { fonts, space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { Field } from '../../ui/Field'
 import { NumberPad } from '../pad/NumberPad'
+import { useUnits } from '../units/useUnits'
 import type { OpenVisit } from '../visit/useVisit'
 
 interface ProofRowProps {
@@ -20,12 +22,13 @@ interface ProofRowProps {
   readonly lines: readonly ProofLine[] | null
 }
 
-const shown = (value: number, unit: string): string =>
-  `${value.toFixed(unit === 'A' && Math.abs(value) < 10 ? 2 : 1)} ${unit}`
+const shown = (value: number, unit: string, units: DisplayUnits): string =>
+  `${valueShown(value, unit, units).toFixed(unit === 'A' && Math.abs(value) < 10 ? 2 : 1)} ${unitShown(unit, units)}`
 
 /** One call of the proof sheet: its values against what the circuit expects, and whether it is right. */
 export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
   const palette = usePalette()
+  const units = useUnits()
   const [open, setOpen] = useState(false)
   const [asked, setAsked] = useState<ProofLine | null>(null)
   const [values, setValues] = useState<readonly ProofValue[]>([])
@@ -124,14 +127,14 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
         {asked ? (
           <>
             {asked.expected === null ? null : (
-              <Words>{`Should be ${shown(asked.expected, asked.unit)}`}</Words>
+              <Words>{`Should be ${shown(asked.expected, asked.unit, units)}`}</Words>
             )}
             <NumberPad
               key={asked.what}
-              unit={asked.unit}
+              unit={unitShown(asked.unit, units)}
               signed={asked.unit === '°F'}
               onDone={(value) => {
-                if (value !== null) enter(asked, value)
+                if (value !== null) enter(asked, valueKept(value, asked.unit, units))
               }}
             />
           </>
@@ -169,10 +172,11 @@ function ProofMark({ last }: { readonly last: Proof | undefined }) {
 }
 
 function LastProof({ last: { words, values = [], passed } }: { readonly last: Proof }) {
+  const units = useUnits()
   return (
     <>
       <Words size="small" quiet>
-        {[words, ...values.map(({ what, value, unit }) => `${what} ${shown(value, unit)}`)]
+        {[words, ...values.map(({ what, value, unit }) => `${what} ${shown(value, unit, units)}`)]
           .filter(Boolean)
           .join('; ')}
       </Words>
@@ -193,12 +197,13 @@ function ValueRow({
   readonly onPress: () => void
 }) {
   const palette = usePalette()
+  const units = useUnits()
   const near = value === null || isNear(line.expected, value)
-  const expected = line.expected === null ? '' : `should ${shown(line.expected, line.unit)}`
+  const expected = line.expected === null ? '' : `should ${shown(line.expected, line.unit, units)}`
   return (
     <Pressable
       accessibilityRole="button"
-      accessibilityLabel={`${line.what}, ${expected}${value === null ? '' : `, read ${shown(value, line.unit)}`}`}
+      accessibilityLabel={`${line.what}, ${expected}${value === null ? '' : `, read ${shown(value, line.unit, units)}`}`}
       onPress={onPress}
       style={{ flexDirection: 'row', alignItems: 'center', minHeight: target, gap: space.small }}
     >
@@ -208,7 +213,7 @@ function ValueRow({
           style={{ fontFamily: fonts.reading }}
           color={value === null ? palette.quiet : near ? palette.text : palette.wrong}
         >
-          {value === null ? '–' : shown(value, line.unit)}
+          {value === null ? '–' : shown(value, line.unit, units)}
         </Words>
         <Words size="small" quiet>{`${near ? '' : '≠ '}${expected}`}</Words>
       </View>

@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { unitOf } from '@jokulgale/core/circuit/meters'
-import { conditionNamed } from '@jokulgale/core/visit/conditionWords'
+import { unitShown, valueKept, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
+import { conditionNamed, conditionWords } from '@jokulgale/core/visit/conditionWords'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { entryWords } from '@jokulgale/core/visit/entryWords'
 import type { Entry } from '@jokulgale/core/visit/log'
@@ -15,6 +16,7 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { NumberPad } from '../pad/NumberPad'
 import { PhotoPress } from '../photo/PhotoPress'
+import { useUnits } from '../units/useUnits'
 import type { OpenVisit } from '../visit/useVisit'
 
 interface EntriesSheetProps {
@@ -25,6 +27,7 @@ interface EntriesSheetProps {
 
 /** Everything that was entered on this visit, newest first: each can be put right, or taken back. */
 export function EntriesSheet({ visit, open, onClose }: EntriesSheetProps) {
+  const units = useUnits()
   const [chosen, setChosen] = useState<Entry | null>(null)
   const close = (): void => {
     setChosen(null)
@@ -46,7 +49,7 @@ export function EntriesSheet({ visit, open, onClose }: EntriesSheetProps) {
           {[...visit.state.entries].reverse().map((entry) => (
             <Row
               key={entry.id}
-              title={entryWords(entry.body, visit.diagram)}
+              title={wordsOf(entry.body, visit, units)}
               below={momentWords(entry.clock.wall)}
               onPress={() => {
                 setChosen(entry)
@@ -90,22 +93,29 @@ interface OneEntryProps {
 
 function OneEntry({ visit, entry, onDone }: OneEntryProps) {
   const unit = unitOfValue(entry.body)
+  const units = useUnits()
   const say = (body: EntryBody): void => {
     void visit.say(body).then(onDone)
   }
   return (
     <View style={{ gap: space.medium }}>
-      <Words strong>{entryWords(entry.body, visit.diagram)}</Words>
+      <Words strong>{wordsOf(entry.body, visit, units)}</Words>
       <Words size="small" quiet>
         {momentWords(entry.clock.wall)}
       </Words>
       {unit === null ? null : (
         <Part title="What it should have said">
           <NumberPad
-            unit={unit}
+            unit={unitShown(unit, units)}
             overload={entry.body.kind === 'reading'}
             onDone={(value, typed) => {
-              say({ kind: 'corrected', entry: entry.id, value, typed })
+              const kept = value === null ? null : valueKept(value, unit, units)
+              say({
+                kind: 'corrected',
+                entry: entry.id,
+                value: kept,
+                typed: kept === value ? typed : String(kept),
+              })
             }}
           />
         </Part>
@@ -124,6 +134,10 @@ function OneEntry({ visit, entry, onDone }: OneEntryProps) {
     </View>
   )
 }
+
+/** An entry in words, a condition in the units of this device. */
+const wordsOf = (body: EntryBody, { diagram }: OpenVisit, units: DisplayUnits): string =>
+  body.kind === 'condition' ? conditionWords(body.of, body.value, units) : entryWords(body, diagram)
 
 /** The unit of an entry that is one value; null for all others, which are only taken back. */
 function unitOfValue(body: EntryBody): string | null {

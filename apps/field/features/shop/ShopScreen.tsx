@@ -16,6 +16,7 @@ import { PasswordForm } from './PasswordForm'
 import { PersonRow } from './PersonRow'
 import { roleWords } from './roleWords'
 import { eventWords } from './eventWords'
+import { UnitsForm } from '../units/UnitsForm'
 import { useAsked } from './useAsked'
 
 const shownEvents = 12
@@ -56,6 +57,7 @@ export function ShopScreen() {
         </Part>
       ) : null}
       {mine && me.role !== 'reader' ? <LicenceForm key={mine.licence} licence={mine.licence} /> : null}
+      <UnitsForm />
       <PasswordForm />
       <Devices />
       {events.value ? (

@@ -1,5 +1,6 @@
 import { clear, createStore, del, entries, get, set, setMany } from 'idb-keyval'
 import type { Answers } from '@jokulgale/core/bench/lists/checkList'
+import type { DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import type { Board, Places } from '@jokulgale/contract/places'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import type { Person } from '@jokulgale/contract/session'
@@ -62,6 +63,8 @@ interface Facts {
   device: string
   /** Lists of the bench that somebody has begun on a visit, by visit, list and part. */
   lists: Readonly<Record<string, Answers>>
+  /** What temperatures and pressures are shown in. */
+  units: DisplayUnits
 }
 
 export const readPhoto = (id: string): Promise<KeptPhoto | undefined> => get(id, photos)

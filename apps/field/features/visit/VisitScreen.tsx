@@ -30,6 +30,7 @@ import { Arrival } from './Arrival'
 import { CallBar } from './CallBar'
 import { ClosedVisit } from './ClosedVisit'
 import { SafetyLine } from './SafetyLine'
+import { useUnits } from '../units/useUnits'
 import { Tabs, visitTabs, type VisitTab } from './Tabs'
 import { useBriefing } from './useBriefing'
 import { useVisit, type OpenVisit } from './useVisit'
@@ -67,6 +68,7 @@ const firstTab = ({ state }: OpenVisit): VisitTab =>
 
 function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const wide = useWide()
+  const units = useUnits()
   const [tab, setTab] = useState<VisitTab>(firstTab(visit))
   const [wanted, setWanted] = useState<ReadingWanted | null>(null)
   const [sheet, setSheet] = useState<'measures' | 'entries' | null>(null)
@@ -210,7 +212,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
         }}
         onEntered={(of, value) => {
           void visit.say({ kind: 'condition', of, value }, (entry) => {
-            setSaid({ entry, words: `${conditionWords(of, value)} logged` })
+            setSaid({ entry, words: `${conditionWords(of, value, units)} logged` })
           })
         }}
       />

@@ -1,9 +1,9 @@
-import { render } from '@testing-library/react-native'
 import { useMemo, useState, type ReactNode } from 'react'
 import { builtInUnit, builtInUnitText } from '@jokulgale/core/units/index'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { logOf } from '@jokulgale/core/visit/testLog'
 import { foldVisit } from '@jokulgale/core/visit/visitState'
+import { renderInApp } from '../testApp'
 import { testSite, testUnit } from '../places/testPlaces'
 import type { OpenVisit } from './useVisit'
 
@@ -44,7 +44,7 @@ export function renderVisit(
   children: (visit: OpenVisit) => ReactNode,
 ): jest.Mock<undefined, [EntryBody]> {
   const onSaid = jest.fn<undefined, [EntryBody]>()
-  render(
+  renderInApp(
     <VisitUnderTest unit={unit} entries={entries} onSaid={onSaid}>
       {children}
     </VisitUnderTest>,
