@@ -1,12 +1,11 @@
 import { and, desc, eq, sql } from 'drizzle-orm'
 import type { FoundVisit } from '@jokulgale/contract/records'
+import { lineFound, wordsSought } from '@jokulgale/core/visit/visitWords'
 import type { Database } from '../db/connect'
 import { units, visits, visitSummaries } from '../db/schema'
 import type { Who } from '../requests/signedIn'
 
 const mostFound = 40
-/** Longer than anybody types to find something. */
-const mostLetters = 100
 
 /** Visits in whose words (complaints, notes, repairs, sign-offs, defects) each of these begins a word, newest first. */
 export async function visitsWithWords(
@@ -14,7 +13,7 @@ export async function visitsWithWords(
   { shopId, siteId }: Who,
   sought: string,
 ): Promise<readonly FoundVisit[]> {
-  const words = sought.slice(0, mostLetters).match(/[\p{L}\p{N}]+/gu) ?? []
+  const words = wordsSought(sought)
   if (words.length === 0) return []
   const query = words.map((word) => `${word}:*`).join(' & ')
   const rows = await db
@@ -40,13 +39,6 @@ export async function visitsWithWords(
     visit,
     unit,
     day: startedAt.toISOString().slice(0, 10),
-    words: lineWith(said, words),
+    words: lineFound(said.split('\n'), words) ?? said.split('\n')[0],
   }))
-}
-
-/** The line of a visit’s words that most of what was sought is in. */
-function lineWith(said: string, sought: readonly string[]): string {
-  const hits = (line: string): number =>
-    sought.filter((word) => line.toLowerCase().includes(word.toLowerCase())).length
-  return said.split('\n').reduce((best, line) => (hits(line) > hits(best) ? line : best))
 }

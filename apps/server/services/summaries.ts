@@ -8,6 +8,7 @@ import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { entriesOf } from '@jokulgale/core/visit/fold'
 import { merge, standingEntries, type Entry } from '@jokulgale/core/visit/log'
 import { openMeasures, temporaryWords } from '@jokulgale/core/visit/temporary'
+import { wordsOfVisit } from '@jokulgale/core/visit/visitWords'
 import type { Database } from '../db/connect'
 import { units, unitSummaries, visits, visitSummaries, type KeptMeasure } from '../db/schema'
 import { diagramsById } from './diagrams'
@@ -135,7 +136,7 @@ async function writeVisits(db: Writes, shopId: string, visitIds: readonly string
         visitId,
         shopId,
         call: callSummary(log),
-        words: standingEntries(merge(log)).flatMap(wordsOf).join('\n'),
+        words: wordsOfVisit(merge(log)).join('\n'),
       })),
     )
     .onConflictDoUpdate({
@@ -143,10 +144,6 @@ async function writeVisits(db: Writes, shopId: string, visitIds: readonly string
       set: { call: sql`excluded.call`, words: sql`excluded.words` },
     })
 }
-
-/** An entry’s own words, on one line. */
-const wordsOf = ({ body }: Entry): readonly string[] =>
-  'words' in body && body.words ? [body.words.replaceAll(/\s+/g, ' ').trim()] : []
 
 /** Units whose summaries are made anew at once. */
 const unitsAtOnce = 50
