@@ -68,6 +68,8 @@ export const changeover = benchTool({
         { what: 'Outdoor enthalpy', value: shown(outside, 'Btu/lb', 2) },
         { what: 'Return enthalpy', value: shown(inside, 'Btu/lb', 2) },
         ...methods.map(([what, isOpen]) => ({ what, value: isOpen ? 'open' : 'shut' })),
+        { what: 'Open: Y1, Y2', value: 'outdoor air alone; first compressor beside it' },
+        { what: 'Shut: Y1, Y2', value: 'first compressor; second beside it, damper at minimum' },
       ],
     }
   },

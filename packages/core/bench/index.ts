@@ -6,6 +6,7 @@ import { damperCommand } from './damperCommand'
 import { fuse } from './fuse'
 import { evacuation } from './evacuation'
 import { heaterSinglePhase, heaterThreePhase } from './heaterAmps'
+import { heatStaging } from './heatStaging'
 import { hardStart } from './hardStart'
 import { heatRise } from './heatRise'
 import { insulation } from './insulation'
@@ -18,21 +19,26 @@ import { poleDrop } from './poleDrop'
 import { poleVolts } from './poleVolts'
 import { relayContacts } from './relayContacts'
 import { sensor } from './sensor'
+import { sensorSignal } from './sensorSignal'
 import { subcooling } from './subcooling'
 import { superheat } from './superheat'
 import { supplySystem } from './supplySystem'
+import { temperatureSplit } from './temperatureSplit'
 import type { BenchTool } from './tool'
 import { transformerLoad } from './transformerLoad'
 import { transformerPhasing } from './transformerPhasing'
 import { transformerTap } from './transformerTap'
+import { transformerWindings } from './transformerWindings'
 import { turnLeads } from './turnLeads'
 import { unbalance } from './unbalance'
 import { windingOhms } from './windingOhms'
+import { windingOhmsSingle } from './windingOhmsSingle'
 
 /** Every tool of the bench, in the order that they are shown. */
 export const benchTools: readonly BenchTool[] = [
   transformerTap,
   transformerLoad,
+  transformerWindings,
   transformerPhasing,
   fuse,
   modeAmps,
@@ -47,19 +53,23 @@ export const benchTools: readonly BenchTool[] = [
   monitorSetting,
   motorAmps,
   windingOhms,
+  windingOhmsSingle,
   capacitor,
   hardStart,
   insulation,
   heaterSinglePhase,
   heaterThreePhase,
   nodeAmps,
+  heatStaging,
   heatRise,
   mixedAir,
   damperCommand,
   sensor,
+  sensorSignal,
   changeover,
   superheat,
   subcooling,
+  temperatureSplit,
   evacuation,
 ]
 
