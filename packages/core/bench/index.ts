@@ -10,6 +10,7 @@ import { heatStaging } from './heatStaging'
 import { hardStart } from './hardStart'
 import { heatRise } from './heatRise'
 import { insulation } from './insulation'
+import { lostLeg } from './lostLeg'
 import { mixedAir } from './mixedAir'
 import { modeAmps } from './modeAmps'
 import { monitorSetting } from './monitorSetting'
@@ -48,6 +49,7 @@ export const benchTools: readonly BenchTool[] = [
   poleDrop,
   relayContacts,
   supplySystem,
+  lostLeg,
   unbalance,
   turnLeads,
   monitorSetting,

@@ -1,4 +1,7 @@
 import fc from 'fast-check'
+import { builtInUnit } from '../units/index'
+import { monitorWiring } from './lists/monitorWiring'
+import { lostLeg } from './lostLeg'
 import { heatStaging, stagesOn } from './heatStaging'
 import { sensorSignal } from './sensorSignal'
 import { splitFor, temperatureSplit } from './temperatureSplit'
@@ -76,4 +79,27 @@ test.each([
   [{ returnAir: 75, percent: 130, supply: 55 }, /Return humidity is from 0 to 100 %; 130 cannot be right/],
 ])('return and supply, %j', (given, says) => {
   expect(found(temperatureSplit, given)).toMatch(says)
+})
+
+const volts = { voltsA: 478, voltsB: 441, voltsC: 436 }
+test.each([
+  [{ ...volts, ampsA: 17.2, ampsB: 17.5, ampsC: 0.2 }, /act: L3 is lost, and the motor makes its volts/],
+  [{ voltsA: 478, voltsB: 240, voltsC: 238, ampsA: 60, ampsB: 61, ampsC: 0 }, /act: L3 is lost\. Stop it/],
+  [{ ...volts, ampsA: 17.2, ampsB: 17.5, ampsC: 11 }, /watch: No leg is lost, but they are uneven/],
+  [{ ...volts, ampsA: 17.2, ampsB: 17.5, ampsC: 16.8 }, /good/],
+  [{ ...volts, ampsA: 17.2, ampsB: 0.1, ampsC: 0.1 }, /act: L2 and L3 carry next to nothing/],
+  [{ ...volts, ampsA: 0, ampsB: 0, ampsC: 0 }, /nothing draws/],
+])('three legs that all show volts, %j', (given, says) => {
+  expect(found(lostLeg, given)).toMatch(says)
+})
+
+test('only a monitor with the load side on it is asked what it sees of a stuck pole', () => {
+  const asked = (unit: string): readonly boolean[] => {
+    const diagram = builtInUnit(unit)
+    return (monitorWiring.parts?.(diagram) ?? []).map((part) =>
+      monitorWiring.steps(diagram, part).some(({ id }) => id === 'stuck-pole'),
+    )
+  }
+  expect(asked('rooftop-480')).toEqual([true])
+  expect(asked('rooftop-two-stage')).not.toContain(true)
 })

@@ -44,6 +44,31 @@ function contactReading(diagram: Diagram, id: string): readonly ListStep[] {
     : []
 }
 
+/** A monitor that has the load side of a contactor on it too sees what the line side alone cannot show. */
+function loadSide(diagram: Diagram, id: string): readonly ListStep[] {
+  const part = diagram.parts.get(id)
+  const ends = part?.kind.terminals(part.settings).map(({ name }) => name) ?? []
+  return ends.includes('L1') && ends.includes('T1')
+    ? [
+        {
+          id: 'stuck-pole',
+          does: 'Call off: volts leg to leg, and each to ground, at its load terminals',
+          should: 'Dead: the contactor in front of them has let go on every pole.',
+          wrong:
+            'A pole is stuck: the monitor sees the load live with no call, and its lamp says so. The motor stands on one leg or two.',
+          caution: 'Line voltage. A motor that is fed on two legs burns: isolate.',
+        },
+        {
+          id: 'open-pole',
+          does: 'Call on: each load leg against its line leg, while it holds',
+          should: 'As many volts as on the line side; the lamp of a good load.',
+          wrong:
+            'A pole does not pass its leg: it sees the leg lost behind the contactor, where the line side is right.',
+        },
+      ]
+    : []
+}
+
 export const monitorWiring: BenchList = {
   id: 'monitor-wiring',
   title: 'Phase monitor: wiring, setting and proof',
@@ -54,6 +79,11 @@ export const monitorWiring: BenchList = {
   parts: ({ parts }) => [...parts.values()].filter(({ kind }) => kind.cause === 'phase').map(({ id }) => id),
   steps: (diagram, part) =>
     diagram && part
-      ? [...landingSteps(diagram, part), ...contactReading(diagram, part), ...anyMonitor]
+      ? [
+          ...landingSteps(diagram, part),
+          ...contactReading(diagram, part),
+          ...anyMonitor,
+          ...loadSide(diagram, part),
+        ]
       : anyMonitor,
 }
