@@ -5,7 +5,7 @@ import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
 import type { ConditionStep, Deed, LookStep, Outcome, ReadingStep, Step, WaitStep } from './steps'
 import { conditionNamed } from '../visit/conditionWords'
-import { seenWords } from '../visit/seenWords'
+import { seenWords } from '../parts/lookVocabulary'
 import { meterWords, oddsWords } from './words'
 
 /** The next step, as one would say it to a helper. */

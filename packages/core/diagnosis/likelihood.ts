@@ -1,4 +1,4 @@
-import { codeIn } from '../parts/codeWord'
+import { toldBy, type ToldBy } from '../parts/lookVocabulary'
 import { ohmsRangeEnd, type Meter } from '../circuit/meters'
 import type { Coarseness } from './typed'
 
@@ -252,55 +252,20 @@ export function spreadsApart(meter: Meter, a: number | null, b: number | null): 
 export const distinct = (meter: Meter, a: number | null, b: number | null): boolean =>
   spreadsApart(meter, a, b) > 3
 
-/** Chance of seeing what is there, and of seeing what is not. */
-const lookChance = { hit: 0.95, falseAlarm: 0.03 } as const
-/**
- * The same of how a thing stands that moves or lights: one in eighty is another relay, or the sun in the
- * lamp.
- */
-const standingChance = { hit: 0.97, falseAlarm: 0.012 } as const
-const standingWords: ReadonlySet<string> = new Set([
-  'pulled-in',
-  'dropped-out',
-  'turning',
-  'still',
-  'lamp-on',
-  'lamp-off',
-  'open-drawn',
-  'shut',
-  'on',
-  'set',
-])
-/** The same of what nobody mistakes: where a handle stands, whether a lead is on this terminal or that. */
-const plainChance = { hit: 0.99, falseAlarm: 0.0005 } as const
-/**
- * The same of what is heard: a hum may be missed in the noise of a roof, and nobody hears one that is not
- * there.
- */
-const heardChance = { hit: 0.85, falseAlarm: 0.005 } as const
-const heardWords: ReadonlySet<string> = new Set(['humming', 'noisy'])
-/** The same of a code of flashes: counted wrong it is one of several others, or none that the table has. */
-const codeChance = { hit: 0.93, falseAlarm: 0.01 } as const
-const plainWords: ReadonlySet<string> = new Set([
-  'off',
-  'tripped',
-  'blown',
-  'blown-clear',
-  'blown-silvered',
-  'blown-sagged',
-  'wet',
-  'broken',
-])
-
-const chanceOfLook = (what: string): { readonly hit: number; readonly falseAlarm: number } => {
-  if (plainWords.has(what)) return plainChance
-  if (heardWords.has(what)) return heardChance
-  if (standingWords.has(what)) return standingChance
-  return codeIn(what) === null ? lookChance : codeChance
+/** Chance of seeing what is there, and of seeing what is not, by how it is told. */
+const lookChance: Readonly<Record<ToldBy, { readonly hit: number; readonly falseAlarm: number }>> = {
+  plainly: { hit: 0.99, falseAlarm: 0.0005 },
+  // one in eighty is another relay, or the sun in the lamp
+  stands: { hit: 0.97, falseAlarm: 0.012 },
+  // a hum may be missed in the noise of a roof, and nobody hears one that is not there
+  heard: { hit: 0.85, falseAlarm: 0.005 },
+  // counted wrong it is one of several others, or none that the table has
+  counted: { hit: 0.93, falseAlarm: 0.01 },
+  closely: { hit: 0.95, falseAlarm: 0.03 },
 }
 
 /** Chance of a word being said of a look that shows it, or does not. */
 export function lookLikelihood(what: string, isShown: boolean): number {
-  const chance = chanceOfLook(what)
+  const chance = lookChance[toldBy(what)]
   return isShown ? chance.hit : chance.falseAlarm
 }

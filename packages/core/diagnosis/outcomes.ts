@@ -1,4 +1,4 @@
-import { codeIn } from '../parts/codeWord'
+import { isGlanceWord } from '../parts/lookVocabulary'
 import type { Meter } from '../circuit/meters'
 import { endsAmong, groupNumbers, readingAt, readingOf, sortable, valuesOf } from './grouping'
 import { distinct } from './likelihood'
@@ -169,44 +169,11 @@ function isPlain(situation: SituationModel, seen: Glances, which: readonly numbe
   let last = -1
   for (let k = 0; k < which.length; k++) {
     const number = seen[which[k]]
-    if (number !== last && !isPlainWord(situation.glanceWord(number))) return false
+    if (number !== last && !isGlanceWord(situation.glanceWord(number))) return false
     last = number
   }
   return true
 }
-
-/** Words that a look gives at a glance; others are not asked for. */
-const plainLooks = new Set([
-  'pulled-in',
-  'dropped-out',
-  'turning',
-  'still',
-  'humming',
-  'backwards',
-  'noisy',
-  'lamp-on',
-  'lamp-off',
-  'open-drawn',
-  'shut',
-  'on',
-  'off',
-  'dark',
-  'tripped',
-  'set',
-  'whole',
-  'blown',
-  'clean',
-  'dirty',
-  'broken',
-  'running',
-  'blocked',
-  'charged',
-  'oily',
-  'lit',
-  'out',
-])
-
-const isPlainWord = (word: string): boolean => codeIn(word) !== null || plainLooks.has(word)
 
 const weigh = (group: readonly number[], belief: Belief): number =>
   group.reduce((sum, h) => sum + belief.probability[h], 0)

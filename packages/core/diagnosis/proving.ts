@@ -5,7 +5,7 @@ import type { Diagnosis } from './diagnose'
 import { readingOf } from './grouping'
 import { distinct } from './likelihood'
 import type { LookStep, ReadingStep } from './steps'
-import { seenWords } from '../visit/seenWords'
+import { seenWords } from '../parts/lookVocabulary'
 import { meterWords, placeWords, standingWords } from './words'
 
 /** A step, and what would show at it if it were a suspect. */

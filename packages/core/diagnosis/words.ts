@@ -1,7 +1,7 @@
 import { display, type Meter } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
-import { seenWords } from '../visit/seenWords'
+import { seenWords } from '../parts/lookVocabulary'
 import type { Standing } from '../visit/standing'
 
 /** Meter functions as one says them to a helper. */

@@ -3,7 +3,7 @@ import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { dialValue, dialWords } from '../diagram/dials'
 import { conditionNamed, conditionWords } from './conditionWords'
 import type { EntryBody } from './entry'
-import { seenWords } from './seenWords'
+import { seenWords } from '../parts/lookVocabulary'
 import { alterationWords, temporaryWords } from './temporary'
 
 const spaced = (name: string): string => name.replaceAll('-', ' ')

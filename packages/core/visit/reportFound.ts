@@ -3,7 +3,7 @@ import { partWords, type Diagram } from '../diagram/diagram'
 import { conditionNamed } from './conditionWords'
 import { entriesOf } from './fold'
 import { callWords, line, measured, type ReportLine, type ReportSection } from './reportLine'
-import { seenWords } from './seenWords'
+import { seenWords } from '../parts/lookVocabulary'
 import { alterationWords } from './temporary'
 import type { VisitState } from './visitState'
 

@@ -1,5 +1,5 @@
 import { View } from 'react-native'
-import { seenWords } from '@jokulgale/core/visit/seenWords'
+import { seenWords } from '@jokulgale/core/parts/lookVocabulary'
 import { lookChoices } from '@jokulgale/core/parts/lookWords'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'

@@ -1,0 +1,38 @@
+import { Circuit } from '../circuit/circuit'
+import { situationOf } from '../circuit/situation'
+import { faultsOf } from '../diagram/faults'
+import { builtInUnit, builtInUnitIds } from '../units/index'
+import { isGlanceWord, seenWords, toldBy } from './lookVocabulary'
+
+test.each(builtInUnitIds)(
+  '%s: what its parts say at a look can be asked for, but for how a fuse blew and a pan is',
+  (id) => {
+    const diagram = builtInUnit(id)
+    const unknown = new Set<string>()
+    for (const { id: call } of diagram.calls) {
+      const circuit = new Circuit(diagram, situationOf(diagram, call))
+      // a sample: every thirtieth fault, other ones in each call
+      const some = faultsOf(diagram).filter((_, k) => k % 30 === call.length % 30)
+      for (const settled of [circuit.healthy, ...some.map(({ effects }) => circuit.vary(effects))])
+        for (const words of circuit.looks(settled).values())
+          for (const word of words) if (!isGlanceWord(word)) unknown.add(word)
+    }
+    const looksCloser = ['blown-clear', 'blown-silvered', 'blown-sagged', 'dry', 'wet']
+    expect([...unknown].filter((word) => !looksCloser.includes(word))).toEqual([])
+  },
+)
+
+test('a word is told by eye, by ear or by counting', () => {
+  expect(['off', 'turning', 'humming', 'bulged', 'code 3 flashes'].map(toldBy)).toEqual([
+    'plainly',
+    'stands',
+    'heard',
+    'closely',
+    'counted',
+  ])
+  expect(['pulled-in', 'open-drawn', 'blown-silvered'].map(seenWords)).toEqual([
+    'pulled in',
+    'drawn open',
+    'blown silvered',
+  ])
+})

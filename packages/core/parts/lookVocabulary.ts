@@ -1,0 +1,67 @@
+import { codeIn } from './codeWord'
+
+/**
+ * How a word of a look comes to be said: `plainly`, what nobody mistakes, as where a handle stands; of how a thing
+ * `stands` that moves or lights, where one in many looks is at another relay; `heard`, which the noise of a roof may
+ * cover; `counted`, a code of flashes; `closely`, a mark that one has to look for.
+ */
+export type ToldBy = 'plainly' | 'stands' | 'heard' | 'counted' | 'closely'
+
+interface LookWord {
+  readonly told: ToldBy
+  /** A look gives it at a glance: it may be asked for. Others are what somebody may say of themselves. */
+  readonly isGlance: boolean
+  /** As a sentence has it, where it is not the word itself. */
+  readonly words?: string
+}
+
+const glance = (told: ToldBy, words?: string): LookWord => ({
+  told,
+  isGlance: true,
+  ...(words === undefined ? {} : { words }),
+})
+const told = (by: ToldBy): LookWord => ({ told: by, isGlance: false })
+
+/** Words that parts say of themselves at a look; a word that is not here is a mark, told closely. */
+const lookWords: Readonly<Record<string, LookWord>> = {
+  'pulled-in': glance('stands', 'pulled in'),
+  'dropped-out': glance('stands', 'dropped out'),
+  turning: glance('stands'),
+  still: glance('stands'),
+  'lamp-on': glance('stands', 'lamp on'),
+  'lamp-off': glance('stands', 'lamp off'),
+  'open-drawn': glance('stands', 'drawn open'),
+  shut: glance('stands'),
+  on: glance('stands'),
+  set: glance('stands'),
+  off: glance('plainly'),
+  tripped: glance('plainly'),
+  blown: glance('plainly'),
+  broken: glance('plainly'),
+  humming: glance('heard'),
+  noisy: glance('heard'),
+  backwards: glance('closely'),
+  dark: glance('closely'),
+  whole: glance('closely'),
+  clean: glance('closely'),
+  dirty: glance('closely'),
+  running: glance('closely'),
+  blocked: glance('closely'),
+  charged: glance('closely'),
+  oily: glance('closely'),
+  lit: glance('closely'),
+  out: glance('closely'),
+  'blown-clear': told('plainly'),
+  'blown-silvered': told('plainly'),
+  'blown-sagged': told('plainly'),
+  wet: told('plainly'),
+}
+
+export const toldBy = (word: string): ToldBy =>
+  codeIn(word) === null ? (lookWords[word]?.told ?? 'closely') : 'counted'
+
+export const isGlanceWord = (word: string): boolean =>
+  codeIn(word) !== null || (lookWords[word]?.isGlance ?? false)
+
+/** A word of a look as a sentence has it. */
+export const seenWords = (seen: string): string => lookWords[seen]?.words ?? seen.replaceAll('-', ' ')
