@@ -378,10 +378,10 @@ export class SituationModel {
     return shows
   }
 
-  /** Whether a heater that heats in a healthy unit takes less than half of its amps. */
+  /** Whether a heater that heats in a healthy unit gives less than half of its heat, which goes with its amps squared. */
   lacksHeat(hypothesis: number): boolean {
     return this.heaters().some(
-      ({ link, amps }) => amps > drawnFromAmps && this.ampsOf(hypothesis, link) < amps / 2,
+      ({ link, amps }) => amps > drawnFromAmps && this.ampsOf(hypothesis, link) ** 2 < amps ** 2 / 2,
     )
   }
 
