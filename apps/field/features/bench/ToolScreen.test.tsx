@@ -14,7 +14,7 @@ const mostTaps = 8
 const toOpen = 2
 
 const labelOf = ({ words, unit }: BenchInput, mayBeLeft: boolean): string =>
-  `${words}, ${unit}${mayBeLeft ? ' (if known)' : ''}`
+  `${words}${unit === '' ? '' : `, ${unit}`}${mayBeLeft ? ' (if known)' : ''}`
 
 /** Enters one number of a tool's example, as a person does: typed, or chosen among a few. */
 function enter(tool: BenchTool, input: string): void {

@@ -207,7 +207,7 @@ function InputField({
 }
 
 const labelOf = (words: string, unit: string, mayBeLeft: boolean): string =>
-  `${words}, ${unit}${mayBeLeft ? ' (if known)' : ''}`
+  `${words}${unit === '' ? '' : `, ${unit}`}${mayBeLeft ? ' (if known)' : ''}`
 
 const textOf = (value: number | undefined, { unit, sort }: BenchInput, units: DisplayUnits): string =>
   value === undefined ? '' : value === Infinity ? 'OL' : String(valueShown(value, unit, units, sort))

@@ -1,0 +1,100 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react-native'
+import { brief, type Ask } from '@jokulgale/core/diagnosis/briefing'
+import { builtInUnit } from '@jokulgale/core/units/index'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { renderVisit } from '../visit/testVisit'
+import { AskPanel } from './AskPanel'
+
+jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: jest.fn() }) }))
+
+const unit = 'rooftop-two-stage'
+const complaint: EntryBody = { kind: 'complaint', complaint: 'not-cooling', words: '' }
+const inFan: EntryBody = { kind: 'call', call: 'fan' }
+const live: EntryBody = { kind: 'reading', meter: 'volts', from: 'TB.Y1', to: 'TB.C', value: 25.2 }
+const onMeasure = jest.fn()
+
+const weather: readonly EntryBody[] = [
+  { kind: 'condition', of: 'outdoorDryBulb', value: 88 },
+  { kind: 'condition', of: 'returnDryBulb', value: 76 },
+  { kind: 'observation', what: 'dropped-out', of: 'CC1' },
+]
+const dead: EntryBody = { kind: 'reading', meter: 'volts', from: 'CC1.A1', to: 'TB.C', value: 0 }
+const asks = [[live], [...weather, live, dead]].flatMap(
+  (read) =>
+    brief(builtInUnit(unit), {
+      complaint: 'not-cooling',
+      entries: [{ kind: 'call', call: 'cool1' }, ...read],
+    }).asks,
+)
+const askTo = (sort: 'measure' | 'look'): Ask => {
+  const found = asks.find((ask) => ask.do === sort)
+  if (!found) throw new Error(`no ask to ${sort}`)
+  return found
+}
+
+const show = (ask: Ask, entries: readonly EntryBody[]) =>
+  renderVisit(unit, entries, (visit) => (
+    <AskPanel
+      visit={visit}
+      asks={[ask]}
+      busy={false}
+      story="So far it is live."
+      warning=""
+      leading=""
+      school="best"
+      onSchool={jest.fn()}
+      onMeasure={onMeasure}
+      onCondition={jest.fn()}
+      onSaid={jest.fn()}
+      onSuspects={jest.fn()}
+    />
+  ))
+
+beforeEach(() => {
+  onMeasure.mockClear()
+})
+
+test('in another call the ask says which to set, and entering the reading says that it is set', async () => {
+  const ask = askTo('measure')
+  const onSaid = show(ask, [complaint, inFan])
+  expect(screen.getByText('First set the call: Cooling, first stage')).toBeTruthy()
+  fireEvent.press(screen.getByText('It is set: enter the reading'))
+  await waitFor(() => {
+    expect(onMeasure).toHaveBeenCalledWith(ask)
+  })
+  expect(onSaid.mock.calls).toEqual([[{ kind: 'call', call: 'cool1' }]])
+})
+
+test('in its own call nothing is said before the reading', async () => {
+  const onSaid = show(askTo('measure'), [complaint])
+  expect(screen.queryByText(/^First set the call/)).toBeNull()
+  fireEvent.press(screen.getByText('Enter the reading'))
+  await waitFor(() => {
+    expect(onMeasure).toHaveBeenCalledTimes(1)
+  })
+  expect(onSaid).not.toHaveBeenCalled()
+})
+
+test('what is seen is kept in the call that the ask names', async () => {
+  const ask = askTo('look')
+  if (ask.do !== 'look') throw new Error('no look')
+  const onSaid = show(ask, [complaint, inFan])
+  const [answer] = ask.answers
+  fireEvent.press(screen.getByLabelText(`${ask.ofWords}: ${answer.words}`))
+  await waitFor(() => {
+    expect(onSaid).toHaveBeenCalledTimes(2)
+  })
+  expect(onSaid.mock.calls[0]).toEqual([{ kind: 'call', call: 'cool1' }])
+  expect(onSaid.mock.calls[1][0]).toMatchObject({ kind: 'observation', of: ask.of, what: answer.what })
+})
+
+test('what cannot be reached is left out, by its point', () => {
+  const ask = askTo('measure')
+  const onSaid = show(ask, [complaint])
+  fireEvent.press(screen.getByLabelText('Outcomes, alternatives, can’t reach it'))
+  fireEvent.press(screen.getByText('Can’t reach it'))
+  expect(onSaid).toHaveBeenCalledWith({
+    kind: 'unreachable',
+    of: ask.do === 'measure' ? ask.from : '',
+  })
+})
