@@ -1,3 +1,5 @@
+import { readLadder } from '@jokulgale/core/diagram/readLadder'
+import { builtInUnit } from '@jokulgale/core/units/index'
 import { run } from './run'
 
 const json = (...argv: readonly string[]) => {
@@ -19,6 +21,12 @@ test('units, points and faults are listed', () => {
     zone: 'control',
   })
   expect(json('faults', 'rooftop-two-stage').length).toBeGreaterThan(250)
+})
+
+test('a unit is written as ladder text, which is the same unit when it is read', () => {
+  const answer = run(['ladder', 'fan-coil-cooling'])
+  const text = 'out' in answer ? answer.out : answer.error
+  expect([...readLadder(text).wires.keys()]).toEqual([...builtInUnit('fan-coil-cooling').wires.keys()])
 })
 
 test('a reading has its value, unit and display', () => {

@@ -10,6 +10,7 @@ import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import type { Effect } from '@jokulgale/core/parts/effect'
 import { faultsOf } from '@jokulgale/core/diagram/faults'
 import { UnknownNameError } from '@jokulgale/core/diagram/nearest'
+import { writeLadder } from '@jokulgale/core/diagram/writeLadder'
 import { classesOf } from '@jokulgale/core/diagnosis/classes'
 import { notDrawn } from '@jokulgale/core/diagnosis/hypothesis'
 import { notDrawnBetween } from '@jokulgale/core/diagnosis/notDrawnBetween'
@@ -43,6 +44,7 @@ export const commands: Readonly<Record<string, (args: readonly string[]) => unkn
     const shares = sharesOf(unit, faults)
     return faults.map(({ id, words }, k) => ({ id, words, prior: shares[k] }))
   },
+  ladder: (args) => writeLadder(unitOf(args)),
   read,
   diagnose: diagnoseFile,
   isolate,
