@@ -1,4 +1,4 @@
-import { amps, seconds } from './inputs'
+import { amps, oneOfThese, seconds } from './inputs'
 import { benchTool, shown, type Verdict } from './tool'
 
 /** A sequencer’s contact closes, and opens, so long after its heater is fed or let go; stages one after another. */
@@ -7,7 +7,6 @@ const opening = { least: 30, most: 110 } as const
 /** Amps may be off by so much of one stage: volts, elements of a plate or two. */
 const stageWithin = 0.3
 const called = 0
-const ended = 1
 
 const atMost = (stages: number, since: number, each: number): number =>
   Math.min(stages, Math.floor(since / each))
@@ -35,16 +34,7 @@ export const heatStaging = benchTool({
   inputs: {
     stages: { words: 'Stages', unit: '', least: 1, most: 6 },
     each: amps('Amps of one stage'),
-    call: {
-      words: 'Call',
-      unit: '',
-      least: called,
-      most: ended,
-      among: [
-        { value: called, words: 'came' },
-        { value: ended, words: 'went' },
-      ],
-    },
+    call: oneOfThese('Call', ['came', 'went']),
     since: seconds('Since then'),
     read: amps('Read now'),
   },

@@ -1,5 +1,5 @@
 import type { Diagram } from '../diagram/diagram'
-import { amps, kilowatts, ratedVolts, volts } from './inputs'
+import { amps, kilowatts, oneOfThese, ratedVolts, volts } from './inputs'
 import { atParts, legAmps, settingOf } from './unitPlaces'
 import { benchTool, percent, shown, type BenchLine, type Verdict } from './tool'
 
@@ -84,17 +84,7 @@ export const heaterThreePhase = benchTool({
     ampsC: amps('Line 3'),
   },
   extras: {
-    connection: {
-      words: 'Elements are in',
-      unit: '',
-      least: 0,
-      most: 1,
-      usual: 0,
-      among: [
-        { value: 0, words: 'Delta' },
-        { value: 1, words: 'Wye' },
-      ],
-    },
+    connection: { ...oneOfThese('Elements are in', ['Delta', 'Wye']), usual: 0 },
   },
   places: placesOf,
   find: ({ kw, rated, measured, ampsA, ampsB, ampsC, connection = 0 }): Verdict => {

@@ -10,6 +10,15 @@ const asked =
     ...(usual === undefined ? {} : { usual }),
   })
 
+/** One of a few, chosen and not typed: the first stands for 0, the next for 1. */
+export const oneOfThese = (words: string, choices: readonly string[]): BenchInput => ({
+  words,
+  unit: '',
+  least: 0,
+  most: choices.length - 1,
+  among: choices.map((each, value) => ({ value, words: each })),
+})
+
 /** Kinds of numbers with the range that each can have in this trade. */
 export const volts = asked('V', 0, 750)
 export const ratedVolts = asked('V', 12, 750)

@@ -1,13 +1,7 @@
 import { refrigerants, type Refrigerant } from '../physics/refrigerant'
-import type { BenchInput } from './tool'
+import { oneOfThese } from './inputs'
 
 /** Which refrigerant, as its plate says: one of a few. */
-export const refrigerantInput: BenchInput = {
-  words: 'Refrigerant',
-  unit: '',
-  least: 0,
-  most: refrigerants.length - 1,
-  among: refrigerants.map((words, value) => ({ value, words })),
-}
+export const refrigerantInput = oneOfThese('Refrigerant', refrigerants)
 
 export const refrigerantOf = (value: number): Refrigerant => refrigerants[value] ?? refrigerants[0]

@@ -1,3 +1,4 @@
+import { oneOfThese } from './inputs'
 import { benchTool, shown, type Verdict } from './tool'
 
 const direct = 0
@@ -17,16 +18,7 @@ export const sensorSignal = benchTool({
     'Straight from the low end of its range to the high: 0–10 V, 4–20 mA. The sensor’s own label gives the range',
   example: { sort: loop, signal: 12, low: 0, high: 100, there: 52 },
   inputs: {
-    sort: {
-      words: 'Signal',
-      unit: '',
-      least: direct,
-      most: loop,
-      among: [
-        { value: direct, words: '0–10 V' },
-        { value: loop, words: '4–20 mA' },
-      ],
-    },
+    sort: oneOfThese('Signal', ['0–10 V', '4–20 mA']),
     signal: { words: 'Read', unit: 'V or mA', least: 0, most: 30 },
     low: plain('Low end of its range'),
     high: plain('High end of its range'),

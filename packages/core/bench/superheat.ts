@@ -1,11 +1,10 @@
 import { refrigerants, saturationFahrenheit } from '../physics/refrigerant'
-import { fahrenheit, psig } from './inputs'
+import { fahrenheit, oneOfThese, psig } from './inputs'
 import { refrigerantInput, refrigerantOf } from './refrigerantInputs'
 import { valueShown, valueWords, type DisplayUnits } from '../physics/displayUnits'
 import { benchTool, shownIn, type Verdict } from './tool'
 
 const valve = 0
-const fixed = 1
 /** What a valve holds, °F, at a steady load. */
 const valveHolds = { least: 5, most: 18 } as const
 /** A fixed bore is right within so much of its target. */
@@ -29,16 +28,7 @@ export const superheat = benchTool({
     refrigerant: refrigerantInput,
     pressure: psig('Suction pressure'),
     line: fahrenheit('Suction line at the compressor'),
-    device: {
-      words: 'Metering device',
-      unit: '',
-      least: valve,
-      most: fixed,
-      among: [
-        { value: valve, words: 'valve' },
-        { value: fixed, words: 'fixed bore' },
-      ],
-    },
+    device: oneOfThese('Metering device', ['valve', 'fixed bore']),
   },
   extras: {
     wetBulb: fahrenheit('Return wet bulb, for a fixed bore'),

@@ -1,5 +1,6 @@
 import { dialMarks, dialSaid, type DialMark } from '../parts/dialMarks'
 import type { Dial } from '../parts/kind'
+import type { Settings } from '../parts/settings'
 import type { Diagram, Part } from './diagram'
 
 /** Something on a unit that is set by hand. */
@@ -14,10 +15,14 @@ export interface UnitDial {
   readonly marks: readonly DialMark[]
 }
 
+/** The unit that a dial’s numbers are in, as its part is set up. */
+export const dialUnit = ({ unit }: Dial, settings: Settings): string =>
+  typeof unit === 'string' ? unit : unit(settings)
+
 const dialOf = ({ id, words, settings }: Part, setting: string, dial: Dial): UnitDial => ({
   id: `${id}.${setting}`,
   words: `${words}: ${dial.words}`,
-  unit: typeof dial.unit === 'string' ? dial.unit : dial.unit(settings),
+  unit: dialUnit(dial, settings),
   drawn: settings.text(setting),
   marks: dial.marked ? dialMarks(settings) : [],
 })

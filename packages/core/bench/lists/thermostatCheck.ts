@@ -1,3 +1,4 @@
+import { dialUnit } from '../../diagram/dials'
 import type { Diagram, Part } from '../../diagram/diagram'
 import type { BenchList, ListStep } from './checkList'
 
@@ -61,8 +62,8 @@ function powerStep({ common }: Diagram, { id, settings }: Part): ListStep {
 }
 
 function setUpStep({ kind, settings }: Part): ListStep {
-  const set = Object.entries(kind.dials ?? {}).map(([name, { words, unit }]) =>
-    `${words} ${settings.text(name)} ${unit}`.trim(),
+  const set = Object.entries(kind.dials ?? {}).map(([name, dial]) =>
+    `${dial.words} ${settings.text(name)} ${dialUnit(dial, settings)}`.trim(),
   )
   return {
     id: 'set-up',
@@ -73,6 +74,12 @@ function setUpStep({ kind, settings }: Part): ListStep {
 }
 
 const byItself: readonly ListStep[] = [
+  {
+    id: 'no-common',
+    does: 'Where no common comes to the wall: volts from R to each terminal, nothing called',
+    should: 'Full volts on each, through what it calls.',
+    wrong: 'Nothing from R to one of them: its wire or its coil is open, or it is called now.',
+  },
   {
     id: 'display',
     does: 'Its display against a probe beside it, after ten minutes',
