@@ -1,7 +1,7 @@
 import type { Diagram, Part } from '../diagram/diagram'
 import { ratedVolts, volts } from './inputs'
 import { benchTool, percent, shown, type BenchPlace } from './tool'
-import { atParts, settingOf } from './unitPlaces'
+import { atParts, secondaryOf, settingOf, tapsOf } from './unitPlaces'
 import { readingPoints } from './wirePoints'
 
 /** Primary taps of control transformers in the trade, volts. */
@@ -22,15 +22,16 @@ function feedingEnd(diagram: Diagram, terminal: string): string {
 }
 
 /** Where the winding that is fed, and the secondary, of a transformer with taps are read. */
-function windingsOf(diagram: Diagram, { id, kind, settings }: Part): BenchPlace['readings'] | null {
-  const taps = kind.landings?.(settings).find(({ by }) => by.is === 'tap')?.terminals ?? []
-  const pairs = kind.pairs?.(settings) ?? []
-  const primary = pairs.find(([, to]) => taps.includes(to) && readingPoints(diagram, `${id}.${to}`))
-  const secondary = pairs.find((pair) => !pair.some((name) => taps.includes(name)))
+function windingsOf(diagram: Diagram, part: Part): BenchPlace['readings'] | null {
+  const { id, kind, settings } = part
+  const taps = tapsOf(part)
+  const secondary = secondaryOf(part)
+  const primary = kind
+    .pairs?.(settings)
+    .find(([, to]) => taps.includes(to) && readingPoints(diagram, `${id}.${to}`))
   if (!primary || !secondary) return null
   const [common, tap] = primary.map((name) => feedingEnd(diagram, `${id}.${name}`))
-  const [from, to] = secondary.map((name) => `${id}.${name}`)
-  return { supply: { meter: 'volts', from: common, to: tap }, secondary: { meter: 'volts', from, to } }
+  return { supply: { meter: 'volts', from: common, to: tap }, secondary: { meter: 'volts', ...secondary } }
 }
 
 export const transformerTap = benchTool({

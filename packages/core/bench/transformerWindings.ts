@@ -1,5 +1,5 @@
 import { ohms, ratedVolts, voltAmperes } from './inputs'
-import { atParts, settingOf } from './unitPlaces'
+import { atParts, secondaryOf, settingOf } from './unitPlaces'
 import { benchTool, percent, shown } from './tool'
 
 /** Volts that a small control transformer loses at full load, half in each winding. */
@@ -32,22 +32,8 @@ export const transformerWindings = benchTool({
     atParts(diagram, (part) => {
       if (!part.kind.fullLoadAmps) return null
       const known = { va: settingOf(part, 'va'), secondaryVolts: settingOf(part, 'secondary') }
-      const taps = part.kind.landings?.(part.settings).find(({ by }) => by.is === 'tap')?.terminals ?? []
-      const secondary = part.kind
-        .pairs?.(part.settings)
-        .find((pair) => !pair.some((end) => taps.includes(end)))
-      return secondary
-        ? {
-            known,
-            readings: {
-              secondary: {
-                meter: 'ohms',
-                from: `${part.id}.${secondary[0]}`,
-                to: `${part.id}.${secondary[1]}`,
-              },
-            },
-          }
-        : null
+      const secondary = secondaryOf(part)
+      return secondary && { known, readings: { secondary: { meter: 'ohms', ...secondary } } }
     }),
   find: ({ va, primaryVolts, primary, secondary, secondaryVolts = 24 }) => {
     const windings = [

@@ -46,6 +46,18 @@ export const polesOf = (part: Part): readonly (readonly [string, string])[] =>
         .map(({ from, to }) => [`${part.id}.${from}`, `${part.id}.${to}`] as const)
     : []
 
+/** Terminals among which the primary lead of a transformer is landed. */
+export const tapsOf = ({ kind, settings }: Part): readonly string[] =>
+  kind.landings?.(settings).find(({ by }) => by.is === 'tap')?.terminals ?? []
+
+/** The ends of a transformer’s secondary. */
+export function secondaryOf(part: Part): { readonly from: string; readonly to: string } | null {
+  const { id, kind, settings } = part
+  const taps = tapsOf(part)
+  const pair = kind.pairs?.(settings).find((names) => !names.some((name) => taps.includes(name)))
+  return pair ? { from: `${id}.${pair[0]}`, to: `${id}.${pair[1]}` } : null
+}
+
 /** Volts leg to leg at the load side of a part that breaks three legs. */
 export function legVolts(part: Part, prefix = 'volts'): BenchPlace['readings'] | null {
   const poles = polesOf(part)

@@ -8,8 +8,6 @@ const scratch = new Float64Array(2)
 
 /** Below this no meter shows anything, volts. */
 const unreadVolts = 1e-7
-/** Below this nothing that matters flows through a short, volts: less than is lost in a contact. */
-const levelVolts = 1e-3
 
 /**
  * What the meter reads between two points of a settled circuit, its own input resistance included; for
@@ -65,14 +63,6 @@ function feedBetween(solution: Variation, a: number, b: number): Feed | null {
   if (isUnread(vRe, vIm)) return null
   solution.impedance(a, b, scratch)
   return { vRe, vIm, zRe: scratch[0], zIm: scratch[1] }
-}
-
-/** Whether two nodes stand at one potential: a short between them would draw nothing. */
-export function areLevel(settled: Settled, a: number, b: number): boolean {
-  return [settled.ac, settled.dc].every((solution) => {
-    solution.volts(a, b, scratch)
-    return size(scratch[0], scratch[1]) < levelVolts
-  })
 }
 
 /** A pair of points floats where its volts fall below this share through a meter of low resistance. */

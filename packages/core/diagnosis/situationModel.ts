@@ -1,14 +1,6 @@
 import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
 import { glanceOf } from '../circuit/glance'
-import {
-  areLevel,
-  clampAmps,
-  MeterSweep,
-  nodeOf,
-  valueBetween,
-  voltsBetween,
-  wireLink,
-} from '../circuit/meter'
+import { clampAmps, MeterSweep, nodeOf, valueBetween, voltsBetween, wireLink } from '../circuit/meter'
 import type { LeadMeter, Meter } from '../circuit/meters'
 import type { Part } from '../diagram/diagram'
 import type { Clearing, Effect, Fault } from '../parts/effect'
@@ -287,7 +279,6 @@ export class SituationModel {
   private findTrips(hypothesis: number): readonly Trip[] {
     const { circuit, hypotheses } = this
     const { healthy } = circuit
-    if (this.joinsLevelPoints(hypothesis)) return []
     const { states } = this.settle(hypothesis)
     const own = new Set(hypotheses[hypothesis].of)
     return this.slow()
@@ -308,16 +299,6 @@ export class SituationModel {
           })),
         }
       })
-  }
-
-  /** Whether all that is wrong are shorts between points at one potential: then nothing flows through them. */
-  private joinsLevelPoints(hypothesis: number): boolean {
-    const { healthy } = this.circuit
-    const effects = [...this.done, ...this.effectsNow(this.hypotheses[hypothesis])]
-    return effects.every(
-      (effect) =>
-        effect.does === 'join' && areLevel(healthy, nodeOf(healthy, effect.from), nodeOf(healthy, effect.to)),
-    )
   }
 
   private slow(): readonly SlowPart[] {

@@ -9,8 +9,19 @@ export interface DialMark {
 /** The setting in which a part has the table of its dial’s marks, as `A 73, B 70`; empty where it has none. */
 export const marksSetting = 'dialMarks'
 
-/** The marks of a dial that shows letters or numbers of its own. Throws where the table is not understood. */
-export const dialMarks = (settings: Settings): readonly DialMark[] =>
+const marksKnown = new WeakMap<Settings, readonly DialMark[]>()
+
+/**
+ * The marks of a dial that shows letters or numbers of its own; asked for each time that its part acts. Throws where the
+ * table is not understood.
+ */
+export function dialMarks(settings: Settings): readonly DialMark[] {
+  const marks = marksKnown.get(settings) ?? marksRead(settings)
+  marksKnown.set(settings, marks)
+  return marks
+}
+
+const marksRead = (settings: Settings): readonly DialMark[] =>
   settings.list(marksSetting).map((pair) => {
     const [mark = '', value = '', ...rest] = pair.trim().split(/\s+/)
     if (mark === '' || value === '' || rest.length > 0 || !Number.isFinite(Number(value)))

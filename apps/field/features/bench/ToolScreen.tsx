@@ -172,14 +172,8 @@ interface InputFieldProps {
 }
 
 /** A number to type, or one of a few to choose. */
-function InputField({
-  input: { words, unit, usual, among, mayOverload, sort },
-  mayBeLeft,
-  value,
-  units,
-  problem,
-  onChange,
-}: InputFieldProps) {
+function InputField({ input, mayBeLeft, value, units, problem, onChange }: InputFieldProps) {
+  const { words, unit, usual, among, mayOverload } = input
   if (among)
     return (
       <View style={{ gap: space.hair, paddingBottom: space.medium }}>
@@ -199,9 +193,7 @@ function InputField({
       onChangeText={onChange}
       inputMode={mayOverload ? 'text' : 'decimal'}
       errorMessage={problem}
-      placeholder={
-        mayOverload ? 'number or OL' : usual === undefined ? '' : String(valueShown(usual, unit, units, sort))
-      }
+      placeholder={mayOverload ? 'number or OL' : textOf(usual, input, units)}
     />
   )
 }
@@ -220,16 +212,11 @@ function numbersOf(
   units: DisplayUnits,
 ): Readonly<Record<string, number>> {
   return Object.fromEntries(
-    asked.flatMap(([input, { unit, sort }]) => {
+    asked.flatMap(([input, { unit, sort }]): readonly (readonly [string, number])[] => {
       const text = typed[input]
-      const number = text === undefined ? undefined : numberTyped(text)
-      const value =
-        text === undefined
-          ? filled[input]
-          : number === undefined
-            ? undefined
-            : valueKept(number, unit, units, sort)
-      return value === undefined ? [] : [[input, value]]
+      if (text === undefined) return input in filled ? [[input, filled[input]]] : []
+      const number = numberTyped(text)
+      return number === undefined ? [] : [[input, valueKept(number, unit, units, sort)]]
     }),
   )
 }
