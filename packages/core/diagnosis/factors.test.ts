@@ -1,4 +1,6 @@
 import fc from 'fast-check'
+import { builtInUnit } from '../units/index'
+import { diagnose } from './diagnose'
 import { Factors, type FactorTerm } from './factors'
 
 const supply: FactorTerm = { key: 'supply', mean: 0, spread: 0.035 }
@@ -71,4 +73,22 @@ test('a second reading of what is known is expected to about one per cent, and s
   expect(before).toBeGreaterThan(0.05)
   expect(Math.sqrt(after.variance)).toBeLessThan(0.006)
   expect(after.mean).toBeCloseTo(23.7 / 26 - 1, 2)
+})
+
+test('a suspect that may be met in one of several states learns what readings share, as any other does', () => {
+  // a compressor whose capacitor is open hums, then stands: two states, and all volts of the unit low
+  const low = (from: string) => ({ kind: 'reading', meter: 'volts', from, to: 'TB.C', value: 23 }) as const
+  const entries = [
+    { kind: 'call', call: 'cool1' } as const,
+    ...['PL.3B', 'PL.1B', 'PL.3A', 'PL.4A', 'PL.6A', 'PL.6B'].map(low),
+  ]
+  const { belief, model } = diagnose(
+    builtInUnit('package-heat-pump-unfused'),
+    { complaint: 'not-cooling', entries },
+    { count: 0 },
+  )
+  const share = (id: string): number => belief.probability[model.hypotheses.findIndex((h) => h.id === id)]
+  const ratio = share('CAP1:plates-open') / share('CAP2:plates-open')
+  expect(ratio).toBeGreaterThan(0.3)
+  expect(ratio).toBeLessThan(3)
 })

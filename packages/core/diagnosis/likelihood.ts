@@ -264,8 +264,16 @@ const lookChance: Readonly<Record<ToldBy, { readonly hit: number; readonly false
   closely: { hit: 0.95, falseAlarm: 0.03 },
 }
 
-/** Chance of a word being said of a look that shows it, or does not. */
-export function lookLikelihood(what: string, isShown: boolean): number {
-  const chance = lookChance[toldBy(what)]
-  return isShown ? chance.hit : chance.falseAlarm
+/** Of looks at how a thing stands that were wrong, the share that was at another thing. */
+const atAnother = 2 / 3
+
+/**
+ * Chance of a word being said of a look that shows it, or does not. Whoever has had leads on the part's
+ * own terminals (`isMetered`) has the right one before them.
+ */
+export function lookLikelihood(what: string, isShown: boolean, isMetered = false): number {
+  const by = toldBy(what)
+  const { hit, falseAlarm } = lookChance[by]
+  if (isShown) return hit
+  return isMetered && by === 'stands' ? (1 - atAnother) * falseAlarm : falseAlarm
 }

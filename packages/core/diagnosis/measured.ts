@@ -35,6 +35,7 @@ export function measuredChance(
   if (Object.keys(conditions).length === 0) return () => 1
   const ofUnit = everySingle.flatMap((h) => hypotheses[h].faults)
   const tripped = ofUnit.filter(({ when }) => when && isBeyond(when, conditions))
+  const past = [...new Set(tripped.map(({ when }) => when?.of))]
   const cameBack = new Set(
     ofUnit
       .filter(({ unless }) => unless && isBeyond(unless, conditions))
@@ -45,7 +46,13 @@ export function measuredChance(
     const excluded = faults.filter(
       (fault) => isByWhatItWatches(fault) && heldBy(fault.effects).some((state) => cameBack.has(state)),
     )
-    const unexplained = tripped.filter(({ effects }) => !heldBy(effects).some((state) => held.has(state)))
+    // one switch that it opened is reason enough: another that watches the same may sit elsewhere, or be
+    // set higher
+    const isExplained = (condition: string | undefined): boolean =>
+      tripped.some(
+        ({ when, effects }) => when?.of === condition && heldBy(effects).some((state) => held.has(state)),
+      )
+    const unexplained = past.filter((condition) => !isExplained(condition))
     return excluded.length + unexplained.length
   }
   return ({ faults }) =>

@@ -144,3 +144,26 @@ test('weather is the same for every reading: volts on one side of a switch leave
   expect(measured).toBeGreaterThan(0.85)
   expect(Math.abs(blamed([]) - measured)).toBeLessThan(0.01)
 })
+
+const openLimit: readonly EntryBody[] = [
+  { kind: 'call', call: 'heat2' },
+  { kind: 'reading', meter: 'volts', from: 'TB.W2', to: 'TB.C', value: 24 },
+  { kind: 'reading', meter: 'volts', from: 'LS2.1', to: 'LS2.2', value: 24.2 },
+  { kind: 'reading', meter: 'volts', from: 'LS1.2', to: 'TB.C', value: 24.1 },
+  { kind: 'observation', of: 'HC1', what: 'pulled-in' },
+]
+const heated = builtInUnit('air-handler-drive')
+
+test('an open heating limit: how hot it is there is asked for, since nothing else parts a trip from a broken switch', () => {
+  const { next } = diagnose(heated, { complaint: 'no-heat', entries: openLimit })
+  expect(next[0]).toMatchObject({ do: 'condition', of: 'heaterTemperature' })
+})
+
+test.each([
+  [75, 'LS2:contact-open'],
+  [178, 'LS2:tripped'],
+])('at %s °F there it is %s', (value, expected) => {
+  const entries = [...openLimit, { kind: 'condition', of: 'heaterTemperature', value } as const]
+  const { ranked, belief, model: unit } = diagnose(heated, { complaint: 'no-heat', entries }, { count: 0 })
+  expect([unit.hypotheses[ranked[0]].id, belief.probability[ranked[0]] > 0.9]).toEqual([expected, true])
+})

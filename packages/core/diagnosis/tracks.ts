@@ -89,14 +89,18 @@ export function tell(reading: Weighable, factors: Factors, met: readonly Met[], 
   const sharing: Sharing = { ...reading.coarse, mean, variance }
   let chance = 0
   let best: Explained | null = null
+  // the state that the reading speaks for; whether it is likelier a blunder is asked of that state alone
+  let most = -Infinity
   for (const { versions, weight } of met) {
     const explained =
       versions.length === 1
         ? explainedByState(reading, versions[0], foretold, sharing)
         : explainedByRange(reading, versions, foretold, sharing)
     chance += weight * explained.chance
-    if (best === null || weight * explained.good > best.good)
-      best = { ...explained, good: weight * explained.good }
+    if (weight * explained.good > most) {
+      most = weight * explained.good
+      best = explained
+    }
   }
   return { chance, factors: best ? learned(reading, factors, best) : factors }
 }

@@ -7,18 +7,20 @@ import type { UnitModel } from './predictor'
 import { inSurroundings } from './trackInSurroundings'
 import type { Weigher } from './tracks'
 
-/** What a look makes of a track. */
+/** What a look makes of a track; `isMetered`: leads were on terminals of what was looked at. */
 export function lookWeigher(
   model: UnitModel,
   { of, what, standing }: Extract<Evidence, { kind: 'look' }>,
   moment: Moment,
   homeCall: string,
+  isMetered: boolean,
 ): Weigher {
   const { situation } = moment
   const usual = what === 'code' ? situation.looks(0, of) : null
   const seen = (versions: readonly number[]): number =>
     versions.reduce(
-      (sum, version) => sum + lookLikelihood(what, shows(situation.looks(version, of), what, usual)),
+      (sum, version) =>
+        sum + lookLikelihood(what, shows(situation.looks(version, of), what, usual), isMetered),
       0,
     ) / versions.length
   const chanceOf = (met: readonly Met[]): number =>

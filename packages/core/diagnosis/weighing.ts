@@ -1,3 +1,4 @@
+import { partOfPoint } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
@@ -159,7 +160,19 @@ const chainKey = (
     which.filter((h) => h >= model.singles),
     changingShare(evidence, findings),
     isTimed(evidence),
+    lookedAtAndMetered(evidence),
   ])
+
+/** Parts that were looked at and on whose own terminals something was read, at any time of the visit. */
+function lookedAtAndMetered(evidence: readonly Evidence[]): readonly string[] {
+  const metered = new Set(
+    evidence.flatMap((piece) =>
+      piece.kind === 'reading' ? [partOfPoint(piece.from), partOfPoint(piece.to)] : [],
+    ),
+  )
+  const lookedAt = evidence.flatMap((piece) => (piece.kind === 'look' ? [piece.of] : []))
+  return [...new Set(lookedAt)].filter((part) => metered.has(part)).sort()
+}
 
 /** Chance that trips of a fault had happened before anybody arrived. */
 const blownBefore = 0.85
@@ -220,13 +233,18 @@ function advance(
 ): Omit<Chain, 'key'> {
   const { model, repairedFaults } = context
   const home = homeCallOf(context)
+  const metered = lookedAtAndMetered(context.evidence)
   const also = model.stillThere(repairedFaults, piece.standing)
   const settled = new Moment(model, piece.standing, also)
-  const weigher = weigherOf(model, piece, settled, home, which)
+  const weigher = weigherOf(model, piece, settled, { home, metered, which })
   const late =
     piece.standing.age === null
       ? weigher
-      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), home, which)
+      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), {
+          home,
+          metered,
+          which,
+        })
   const row = new Float64Array(model.hypotheses.length).fill(-Infinity)
   const after: (readonly Track[] | undefined)[] = []
   for (const h of which) {
@@ -248,19 +266,26 @@ const sumOfLogs = (tracks: readonly Track[]): number => {
   return top + Math.log(tracks.reduce((sum, { logWeight }) => sum + Math.exp(logWeight - top), 0))
 }
 
+/** What weighing a piece of evidence takes from the rest of the visit. */
+interface Rest {
+  /** The call that the visit is about. */
+  readonly home: string
+  readonly metered: readonly string[]
+  readonly which: readonly number[]
+}
+
 /** What a piece of evidence makes of a track. */
 function weigherOf(
   model: UnitModel,
   piece: Evidence,
   moment: Moment,
-  homeCall: string,
-  which: readonly number[],
+  { home, metered, which }: Rest,
 ): Weigher {
   switch (piece.kind) {
     case 'reading':
-      return readingWeigher(model, piece, moment, homeCall)
+      return readingWeigher(model, piece, moment, home)
     case 'look':
-      return lookWeigher(model, piece, moment, homeCall)
+      return lookWeigher(model, piece, moment, home, metered.includes(piece.of))
     case 'drop-out':
       return plainly((h) => dropOutChance(moment.situation, piece, which, h))
     case 'found-set': {

@@ -11,7 +11,7 @@ export const automaticLimit = protectiveSwitch({
   breaksLine: true,
   opensDuring: 'heating',
   openPrior: 1,
-  watch: { reads: 'heaterTemperature', opensAt: 170, closesAt: 130 },
+  watch: { reads: 'heaterTemperature', opensAt: 170, closesAt: 130, isLocal: true },
   trip: {
     words: 'automatic limit open on heat',
     prior: 1.5,

@@ -12,8 +12,8 @@ export const marksSetting = 'dialMarks'
 const marksKnown = new WeakMap<Settings, readonly DialMark[]>()
 
 /**
- * The marks of a dial that shows letters or numbers of its own; asked for each time that its part acts. Throws where the
- * table is not understood.
+ * The marks of a dial that shows letters or numbers of its own; asked for each time that its part acts.
+ * Throws where the table is not understood.
  */
 export function dialMarks(settings: Settings): readonly DialMark[] {
   const marks = marksKnown.get(settings) ?? marksRead(settings)

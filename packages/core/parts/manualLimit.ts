@@ -12,7 +12,7 @@ export const manualLimit = protectiveSwitch({
   afterTrip:
     'Isolate and find why it opened: air, filter, blower, a contact that stays made. It is not reset and run to see whether it trips again.',
   openPrior: 0.6,
-  watch: { reads: 'heaterTemperature', opensAt: 210, closesAt: 120 },
+  watch: { reads: 'heaterTemperature', opensAt: 210, closesAt: 120, isLocal: true },
   trip: {
     words: 'manual-reset limit tripped',
     prior: 1.8,

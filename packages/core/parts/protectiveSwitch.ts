@@ -12,6 +12,11 @@ interface Watch {
   readonly closesAt: number
   /** A hand can warm or cool it. */
   readonly byHand?: true
+  /**
+   * It differs from place to place: what is measured where one of several such switches sits says nothing
+   * of where the others do, so none answers to it.
+   */
+  readonly isLocal?: true
 }
 
 interface Words {
@@ -34,10 +39,11 @@ interface Words {
 }
 
 /** Whether what it watches lets it be closed; nothing measured is nothing wrong. */
-function isClosed(now: Now, byHand: boolean): boolean {
+function isClosed(now: Now, { byHand, isLocal }: Pick<Watch, 'byHand' | 'isLocal'>): boolean {
+  if (isLocal) return true
   const { settings, conditions } = now
   const value =
-    byHand && settings.text('touch') !== 'none'
+    byHand === true && settings.text('touch') !== 'none'
       ? temperatureFelt(now, NaN)
       : conditions[settings.text('reads')]
   if (value === undefined) return true
@@ -74,7 +80,7 @@ export const protectiveSwitch = ({
     { name: '2', words: `${words}, out` },
   ],
   branches: () => [contact('contact', '1', '2', 'closed')],
-  behave: (now) => ({ contact: position(isClosed(now, watch.byHand ?? false)) }),
+  behave: (now) => ({ contact: position(isClosed(now, watch)) }),
   faults: (s) => [
     opens('contact', `${words} itself open`, openPrior),
     makesBadly('contact-high', 'contact', 120, `${words} makes badly`, 0.3),

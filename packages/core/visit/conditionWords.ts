@@ -37,6 +37,14 @@ export const measuredConditions: readonly ConditionWords[] = [
   { id: 'liquidPressure', words: 'Liquid pressure', ...gauge },
   { id: 'coilTemperature', words: 'Indoor coil', ...thermometer, where: 'read' },
   { id: 'outdoorCoilTemperature', words: 'Outdoor coil', ...thermometer, where: 'read' },
+  {
+    id: 'heaterTemperature',
+    words: 'Air at the heating limit',
+    ...thermometer,
+    where: 'read',
+    seconds: 60,
+    caution: 'Hot, with live heaters beside it: a probe through the cabinet’s side, nothing put inside.',
+  },
 ]
 
 export const conditionNamed = (of: string): Pick<ConditionWords, 'words' | 'unit' | 'caution'> =>
