@@ -67,7 +67,8 @@ module.exports = [
       },
     },
     rules: {
-      'import/no-cycle': 'error',
+      // circles are looked for by oxlint, which is a hundred times as fast at it
+      'import/no-cycle': 'off',
       'import/no-named-as-default-member': 'off',
       'import/no-restricted-paths': [
         'error',

@@ -1,15 +1,19 @@
-// npm start: everything a fresh machine needs, then the server with the demo data. npm start -- --fresh loads the demo
-// data anew; npm start -- --empty keeps a shop of your own, in a database of its own: the first person makes it.
+// npm start: everything a fresh machine needs, then the server with the demo data. npm start -- --fresh
+// loads the demo data anew; npm start -- --empty keeps a shop of your own, in a database of its own: the
+// first person makes it.
 import { randomBytes } from 'node:crypto'
 import { existsSync } from 'node:fs'
-import { mkdir, readFile, rm, writeFile } from 'node:fs/promises'
+import { chmod, chown, mkdir, readFile, rm, writeFile } from 'node:fs/promises'
 import path from 'node:path'
 import { databaseFolder, startLock, stateFolder, webFolder } from './house/paths.mjs'
 import { freePort } from './house/run.mjs'
-import { runningStart } from './house/runningStart.mjs'
+import { ordinaryUser } from './house/ordinaryUser.mjs'
+import { beTheOnlyStart } from './house/runningStart.mjs'
 import { startPostgres } from './house/postgres.mjs'
+import { keepDatabase } from './house/keepDatabase.mjs'
 import { keepRunning } from './house/keepRunning.mjs'
 import { startServer } from './house/server.mjs'
+import { troubleInWords } from './house/troubleInWords.mjs'
 import { buildServer, buildWeb, installPackages } from './house/build.mjs'
 
 const fresh = process.argv.includes('--fresh')
@@ -23,16 +27,10 @@ async function stopAll(code) {
   process.exit(code)
 }
 
-async function refuseTwice() {
-  const running = await runningStart()
-  if (!running) return
-  console.error(
-    `Already running at ${running.address} (process ${running.pid}). Stop it with Ctrl-C there first.`,
-  )
-  process.exit(1)
-}
-
-/** The port is part of the address that devices keep their work under: another one is never taken without being asked for. */
+/**
+ * The port is part of the address that devices keep their work under: another one is never taken without
+ * being asked for.
+ */
 async function portOrExplain(port) {
   if ((await freePort(port)) === port) return port
   throw new Error(
@@ -46,9 +44,21 @@ async function sessionSecret() {
   return readFile(file, 'utf8')
 }
 
+/** Where the server's nightly backups go: a folder that whoever it runs as can write to. */
+async function backupFolder() {
+  const folder = process.env.BACKUP_FOLDER ?? path.join(stateFolder, 'backups')
+  await mkdir(folder, { recursive: true })
+  const { uid, gid } = await ordinaryUser()
+  if (uid !== undefined) await chown(folder, uid, gid)
+  // a backup holds everything: nobody else reads it
+  await chmod(folder, 0o700)
+  return folder
+}
+
 try {
   await mkdir(stateFolder, { recursive: true })
-  await refuseTwice()
+  await beTheOnlyStart()
+  undo.push(() => rm(startLock, { force: true }))
   for (const signal of ['SIGINT', 'SIGTERM'])
     process.once(signal, () => {
       console.log('\nStopping …')
@@ -67,22 +77,25 @@ try {
   }
   const postgres = await startPostgres(database)
   undo.push(() => postgres.stop())
+  const keptDatabase = keepDatabase(postgres)
+  undo.push(() => keptDatabase.stop())
   const port = await portOrExplain(wantedPort)
-  const server = await keepRunning(
-    async () =>
-      startServer({
-        databaseUrl: postgres.url,
-        sessionSecret: await sessionSecret(),
-        port,
-        webFolder,
-        environment: isOwn ? { DEMO: 'none' } : {},
-      }),
-    () => postgres.restart(),
+  const address = `http://127.0.0.1:${port}`
+  const server = await keepRunning(async () =>
+    startServer({
+      databaseUrl: postgres.url,
+      sessionSecret: await sessionSecret(),
+      port,
+      webFolder,
+      environment: {
+        PUBLIC_ADDRESS: process.env.PUBLIC_ADDRESS ?? address,
+        ...(isOwn ? { DEMO: 'none', BACKUP_FOLDER: await backupFolder() } : {}),
+        PG_DUMP: path.join(postgres.bin, 'pg_dump'),
+      },
+    }),
   )
   undo.push(() => server.stop())
-  const address = `http://127.0.0.1:${port}`
   await writeFile(startLock, JSON.stringify({ pid: process.pid, address }))
-  undo.push(() => rm(startLock, { force: true }))
   console.log(
     [
       `\nJokulgale is at ${address}`,
@@ -93,6 +106,6 @@ try {
     ].join('\n'),
   )
 } catch (error) {
-  console.error(error.message)
+  console.error(troubleInWords(error, stateFolder))
   await stopAll(1)
 }

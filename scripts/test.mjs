@@ -11,6 +11,7 @@ import { root, webFolder } from './house/paths.mjs'
 import { startPostgres } from './house/postgres.mjs'
 import { freePort } from './house/run.mjs'
 import { startServer, stopServer } from './house/server.mjs'
+import { supervisionProblems } from './house/supervisionCheck.mjs'
 
 let passed = 0
 let failed = 0
@@ -56,17 +57,23 @@ const typed = [
 ]
 
 /** What needs neither database nor browser: types, format, lint. */
-async function checks() {
-  for (const { words, config } of typed)
-    count(`types of ${words}`, (await show('npx', ['tsc', '-p', config])) === 0)
-  count('format', (await show('npx', ['prettier', '--check', '--log-level', 'warn', '.'])) === 0)
-  count('lint', (await show('npx', ['eslint', '.', '--max-warnings', '0'])) === 0)
-}
+const checks = [
+  ['lint', ['eslint', '.', '--max-warnings', '0']],
+  ['no circles', ['oxlint', '.']],
+  ...typed.map(({ words, config }) => [`types of ${words}`, ['tsc', '-p', config]]),
+  ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
+].map(([words, args]) => async () => {
+  count(words, (await show('npx', args)) === 0)
+})
 
-/** The unit tests of some projects, on one core. */
-async function unitTests(scratch, projects, env = {}) {
-  const report = path.join(scratch, `${projects[0]}.json`)
+/** The core's tests are half of all: in pieces, so that neither core waits for the other at the end. */
+const coreShards = ['1/5', '2/5', '3/5', '4/5', '5/5']
+
+/** The unit tests of some projects, or a share of them, on one core. */
+async function unitTests(scratch, projects, { env = {}, shard = '1/1' } = {}) {
+  const report = path.join(scratch, `${projects[0]}-${shard.replace('/', '-of-')}.json`)
   const args = ['jest', '--ci', '--silent', '--maxWorkers=1', '--json', `--outputFile=${report}`]
+  args.push(`--shard=${shard}`)
   const code = await show('npx', [...args, '--reporters=default', '--selectProjects', ...projects], {
     ...env,
     NODE_ENV: 'test',
@@ -79,8 +86,7 @@ async function otherUnitTests(scratch) {
   const postgres = await startPostgres(path.join(scratch, 'postgres'), { throwAway: true })
   undo.push(() => postgres.stop())
   await unitTests(scratch, ['server', 'field', 'contract', 'cli'], {
-    TEST_DATABASE_URL: postgres.url,
-    TEST_ADMIN_URL: postgres.adminUrl,
+    env: { TEST_DATABASE_URL: postgres.url, TEST_ADMIN_URL: postgres.adminUrl },
   })
   await postgres.stop()
 }
@@ -122,6 +128,13 @@ async function backups(scratch) {
   count('backup and restore', problems.length === 0)
 }
 
+/** Server and database come back by themselves. */
+async function supervision(scratch) {
+  const problems = await supervisionProblems(scratch)
+  for (const words of problems) console.error(words)
+  count('supervision', problems.length === 0)
+}
+
 const scratch = await mkdtemp(path.join(tmpdir(), 'jokulgale-test-'))
 // the database's own user passes through
 await chmod(scratch, 0o711)
@@ -132,14 +145,19 @@ try {
   await findChromium()
   await buildServer()
   await buildWeb()
-  // one on a core, the other on the other
-  const others = async () => {
-    await journeys(scratch)
-    await checks()
-    await otherUnitTests(scratch)
-    await backups(scratch)
+  // each of two cores takes the next when it has done with one: long ones first
+  const waiting = [
+    () => journeys(scratch),
+    ...coreShards.map((shard) => () => unitTests(scratch, ['core'], { shard })),
+    () => otherUnitTests(scratch),
+    ...checks,
+    () => backups(scratch),
+    () => supervision(scratch),
+  ]
+  const takeAll = async () => {
+    for (let task = waiting.shift(); task; task = waiting.shift()) await task()
   }
-  await Promise.all([unitTests(scratch, ['core']), others()])
+  await Promise.all([takeAll(), takeAll()])
 } catch (error) {
   console.error(error)
   failed += 1

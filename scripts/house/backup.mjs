@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs'
-import { readFile, rename, rm } from 'node:fs/promises'
+import { chmod, readFile, rename, rm } from 'node:fs/promises'
 import path from 'node:path'
 import { findPostgres } from './debian.mjs'
 import { startPostgres } from './postgres.mjs'
@@ -29,6 +29,8 @@ export async function backUp(folder, file) {
   const half = `${file}.part`
   try {
     await run(`${bin}/pg_dump`, ['--format=custom', `--file=${half}`, url], { quiet: true })
+    // it holds everything: nobody else reads it
+    await chmod(half, 0o600)
     await rename(half, file)
   } finally {
     await rm(half, { force: true })

@@ -1,7 +1,7 @@
 import { Buffer } from 'node:buffer'
 import { randomBytes, randomUUID } from 'node:crypto'
 import { existsSync } from 'node:fs'
-import { rm, truncate, writeFile, copyFile } from 'node:fs/promises'
+import { mkdir, rm, truncate, writeFile, copyFile } from 'node:fs/promises'
 import path from 'node:path'
 import { backUp, restore } from './backup.mjs'
 import { startPostgres } from './postgres.mjs'
@@ -51,8 +51,8 @@ async function contents(ask, visit, photo) {
 }
 
 /**
- * Backs up, destroys the database, restores, and looks whether all is there and the server says that it began anew.
- * Gives what went wrong, each in words.
+ * Backs up, destroys the database, restores, and looks whether all is there and the server says that it
+ * began anew. Gives what went wrong, each in words.
  */
 export async function backupProblems(scratch) {
   const folder = path.join(scratch, 'backed-up')
@@ -86,7 +86,19 @@ export async function backupProblems(scratch) {
   await restore(folder, file)
   const after = await withServer(folder, (ask) => contents(ask, visit, photo))
   const kept = await restore(folder, file)
+  const older = path.join(scratch, 'older')
+  await mkdir(path.join(older, 'data'), { recursive: true })
+  await writeFile(path.join(older, 'data', 'PG_VERSION'), '9\n')
+  await writeFile(path.join(older, 'ready'), '')
+  const ofOlder = await startPostgres(older).then(
+    () => 'started',
+    (error) => error.message,
+  )
   return [
+    /PostgreSQL 9.*postgresql-9.*npm run restore/s.test(ofOlder) &&
+    existsSync(path.join(older, 'data', 'PG_VERSION'))
+      ? ''
+      : `an older cluster was not told from ours: ${ofOlder}`,
     after.kept === before.kept ? '' : 'what was restored is not what was backed up',
     after.epoch !== before.epoch ? '' : 'devices are not told that the server began anew',
     refused.every(Boolean) ? '' : 'a torn backup was taken, or took what was there with it',

@@ -16,14 +16,16 @@ async function install(packages, what) {
   await run('apt-get', ['install', '-y', '--no-install-recommends', ...packages], options)
 }
 
+const home = '/usr/lib/postgresql'
+
+/** Where Debian keeps the programs of a PostgreSQL version. */
+export const programsOf = (version) => `${home}/${version}/bin`
+
 /** The newest PostgreSQL server's folder of programs. */
 export async function findPostgres() {
-  const home = '/usr/lib/postgresql'
   const find = async () => {
     const versions = existsSync(home) ? (await readdir(home)).sort((a, b) => Number(b) - Number(a)) : []
-    return versions
-      .map((version) => `${home}/${version}/bin`)
-      .find((folder) => existsSync(`${folder}/initdb`))
+    return versions.map(programsOf).find((folder) => existsSync(`${folder}/initdb`))
   }
   const found = await find()
   if (found) return found

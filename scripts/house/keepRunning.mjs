@@ -7,10 +7,10 @@ const longestWaitMs = 30_000
 const livedMs = 60_000
 
 /**
- * Keeps a server running: one that ends by itself is started again, at once after a long life, and after ever longer waits
- * where it dies young. `beforeAgain` sees to what it needs, its database. Gives how to stop it for good.
+ * Keeps a server running: one that ends by itself is started again, at once after a long life, and after
+ * ever longer waits where it dies young. Gives how to stop it for good.
  */
-export async function keepRunning(start, beforeAgain = async () => undefined) {
+export async function keepRunning(start) {
   let stopped = false
   let waitMs = firstWaitMs
   let child = await start()
@@ -26,7 +26,6 @@ export async function keepRunning(start, beforeAgain = async () => undefined) {
     await new Promise((resolve) => setTimeout(resolve, waitMs))
     if (stopped) return
     try {
-      await beforeAgain().catch(() => undefined)
       child = await start()
       since = Date.now()
       console.error('The server is up again.')

@@ -1,10 +1,16 @@
 import { fork } from 'node:child_process'
+import { ordinaryUser } from './ordinaryUser.mjs'
 import { serverBundle, serverFolder } from './paths.mjs'
 
-/** Starts the built server as a process of its own; resolves when it listens. */
-export function startServer({ databaseUrl, sessionSecret, port, webFolder, environment = {} }) {
+/**
+ * Starts the built server as a process of its own, never as root where it can be helped; resolves when it
+ * listens.
+ */
+export async function startServer({ databaseUrl, sessionSecret, port, webFolder, environment = {} }) {
+  const user = await ordinaryUser()
   return new Promise((resolve, reject) => {
     const child = fork(serverBundle, [], {
+      ...user,
       env: {
         ...process.env,
         NODE_ENV: 'production',

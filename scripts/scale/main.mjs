@@ -144,6 +144,6 @@ By means that there are, with no engine of our own:
 - **Entries**: declarative partitions of \`entries\` by hash of the shop, so that indexes stay in memory for the shops at work; old partitions on slower disks.
 - **Reading**: streaming replicas for lists, reports and archives; writes and what a device reads of its own writes stay with the primary.
 - **Pictures**: into an object store behind the same addresses; the rows keep what they are now but for the bytes.
-- **Servers**: sessions and account locks are in PostgreSQL, so several can stand behind one proxy; the limit on sign-ins a minute is each server’s own, and two on one database have not been tried.
+- **Servers**: sessions, account locks, tries at the door, documents, letters and backups are in PostgreSQL, so several stand behind one proxy; a test runs two on one database.
 `
 }

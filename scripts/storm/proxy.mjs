@@ -32,6 +32,7 @@ export function startBadLine(targetPort, random) {
       out.end(body)
     })
   let calm = false
+  let down = false
   const server = http.createServer((request, response) => {
     const parts = []
     request
@@ -41,7 +42,7 @@ export function startBadLine(targetPort, random) {
         counts.requests += 1
         const dice = calm ? 1 : random()
         try {
-          if (dice < mishaps.dropped) {
+          if (down || dice < mishaps.dropped) {
             counts.dropped += 1
             request.socket.destroy()
             return
@@ -73,8 +74,13 @@ export function startBadLine(targetPort, random) {
       resolve({
         port: server.address().port,
         counts,
+        /** No signal at all, or some again. */
+        setDown: (is) => {
+          down = is
+        },
         becomeCalm: () => {
           calm = true
+          down = false
         },
         stop: () => {
           server.closeAllConnections()
