@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
+import { faintAmong } from './contrast'
 import { Technician } from './technician'
 
 const leastTarget = 48
@@ -47,12 +48,18 @@ for (const colorScheme of ['light', 'dark'] as const)
       await page.waitForTimeout(300)
       // in one frame: no page of its own for the findings
       const axe = new AxeBuilder({ page }).setLegacyMode(true)
-      const { violations } = await (colorScheme === 'dark' ? axe.withRules(ofColors) : axe).analyze()
+      const { violations, incomplete } = await (
+        colorScheme === 'dark' ? axe.withRules(ofColors) : axe
+      ).analyze()
       problems.push(
         ...violations.map(
           ({ id, nodes }) => `${screen}: ${id} ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
         ),
         ...(await smallTargets(page)).map((target) => `${screen}: ${target}`),
+        ...incomplete
+          .filter(({ id }) => id !== 'color-contrast')
+          .map(({ id }) => `${screen}: ${id} undecided`),
+        ...(await faintAmong(page, incomplete)).map((faint) => `${screen}: ${faint}`),
       )
     }
     await page.goto('/')

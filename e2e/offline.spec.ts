@@ -61,3 +61,37 @@ test('a whole visit with no signal, with a photo and a reload in the middle, is 
   const photo = entries.find(({ body }) => body.kind === 'photo')?.body.photo ?? ''
   expect((await page.request.get(`/api/photos/${photo}`)).ok()).toBe(true)
 })
+
+test('signed out with no signal: nobody is in, and what was unsent goes by itself when there is one', async ({
+  page,
+  context,
+}) => {
+  const technician = new Technician(page)
+  await technician.signIn()
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
+  await context.setOffline(true)
+  await technician.take('PKG-1', 'Not cooling')
+  await technician.measure('TB.R', 'TB.C', '25.2')
+  const visit = page.url().split('/').at(-1) ?? ''
+  await page.goto('/')
+  await technician.press('Sign out')
+  await expect(page.getByText(/they go by themselves, and are then cleared here/)).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Password')).toBeVisible()
+  await page.goto('/sites')
+  await expect(page.getByLabel('Password')).toBeVisible()
+  await context.setOffline(false)
+  await page.evaluate(() => window.dispatchEvent(new Event('online')))
+  await expect(page.getByText(/not sent yet/)).toHaveCount(0)
+  // the cookie that the browser kept lets nobody in
+  expect((await page.request.get('/api/places')).status()).toBe(401)
+  await page.reload()
+  await technician.signIn()
+  await expect
+    .poll(async () => {
+      const answer = await page.request.get(`/api/visits/${visit}/entries`)
+      const { entries = [] } = (await answer.json()) as { entries?: { body: { kind: string } }[] }
+      return entries.map(({ body }) => body.kind)
+    })
+    .toEqual(expect.arrayContaining(['complaint', 'arrived', 'reading']))
+})

@@ -10,15 +10,15 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type pg from 'pg'
 import type { Database } from './db/connect'
-import type { PictureDesk } from './pictures/pictureDesk'
+import { doorLimit } from './requests/doorLimit'
+import { serializers } from './log'
 import { answerProblems } from './requests/problem'
-import { shopRoutes } from './routes/index'
+import { shopRoutes, type Desks } from './routes/index'
 import { sessionRoutes } from './routes/session'
 import { SessionStore } from './requests/sessionStore'
 import { admit, requireJson } from './requests/signedIn'
-import type { Print } from './paper/printJob'
 
-export interface AppOptions {
+export interface AppOptions extends Desks {
   readonly pool: pg.Pool
   readonly db: Database
   readonly logger: Logger
@@ -28,8 +28,6 @@ export interface AppOptions {
   readonly signInsPerMinute?: number
   /** A proxy in front speaks TLS: cookies go over nothing else, and addresses are those it hands on. */
   readonly behindTls?: boolean
-  readonly print: Print
-  readonly pictures: PictureDesk
 }
 
 const sessionDays = 30
@@ -43,14 +41,20 @@ export function createApp({
   sessionSecret,
   webFolder,
   signInsPerMinute = 30,
-  print,
-  pictures,
   behindTls = false,
+  ...desks
 }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   if (behindTls) app.set('trust proxy', 1)
-  app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith('/api/') } }))
+  app.use(
+    pinoHttp({
+      logger,
+      serializers,
+      wrapSerializers: false,
+      autoLogging: { ignore: (request) => !request.url?.startsWith('/api/') },
+    }),
+  )
   app.use(
     helmet({
       strictTransportSecurity: behindTls ? { maxAge: 31_536_000 } : false,
@@ -59,11 +63,15 @@ export function createApp({
           'script-src': ["'self'", ...inlineScriptHashes(webFolder)],
           'worker-src': ["'self'", 'blob:'],
           'img-src': ["'self'", 'data:', 'blob:'],
+          'font-src': ["'self'"],
+          // React Native's own sheet is written into the page
+          'style-src': ["'self'", "'unsafe-inline'"],
           'upgrade-insecure-requests': null,
         },
       },
     }),
   )
+  app.use(platformDenied)
   app.use(compression())
   app.use(express.json({ limit: largestRequest }))
   app.use('/api', neverKept)
@@ -76,7 +84,7 @@ export function createApp({
       saveUninitialized: false,
       rolling: true,
       store: new SessionStore(pool, (error) => {
-        logger.warn({ error }, 'session store')
+        logger.warn({ err: error.find((one) => one instanceof Error) }, 'session store')
       }),
       cookie: { httpOnly: true, sameSite: 'lax', secure: behindTls, maxAge: sessionDays * 86_400_000 },
     }),
@@ -86,8 +94,8 @@ export function createApp({
     await pool.query('SELECT 1')
     response.json({ ok: true })
   })
-  app.use('/api', sessionRoutes(db, signInsPerMinute))
-  app.use('/api', admit(db), ...shopRoutes(db, print, pictures))
+  app.use('/api', sessionRoutes(db, doorLimit(pool, signInsPerMinute), desks.orderLetter))
+  app.use('/api', admit(db), ...shopRoutes(db, desks))
   if (webFolder) serveWeb(app, webFolder)
   app.use(
     answerProblems((error) => {
@@ -95,6 +103,18 @@ export function createApp({
     }),
   )
   return app
+}
+
+/**
+ * Of what a browser could let the page do, the camera, which is asked for with each picture, and nothing
+ * else.
+ */
+function platformDenied(_request: Request, response: Response, next: NextFunction): void {
+  response.set(
+    'Permissions-Policy',
+    'camera=(self), microphone=(), geolocation=(), payment=(), usb=(), bluetooth=(), serial=(), hid=()',
+  )
+  next()
 }
 
 /** What the server says of a shop is in no cache but the application's own. */

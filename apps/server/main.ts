@@ -1,10 +1,15 @@
 import { createRequire } from 'node:module'
 import path from 'node:path'
-import { pino } from 'pino'
 import { createApp } from './app'
 import { connect } from './db/connect'
 import { migrateDatabase } from './db/migrate'
+import { makeLogger } from './log'
 import { loadDemo } from './demo/load'
+import { backUpEveryNight } from './jobs/backups'
+import { letterByQueue, sendLetters } from './jobs/letters'
+import { printByQueue, printOrders } from './jobs/prints'
+import { openQueue } from './jobs/queue'
+import { openPost } from './mail/post'
 import { Printer } from './paper/printer'
 import { PictureDesk } from './pictures/pictureDesk'
 import { bringShopsUpToDate } from './services/shops'
@@ -17,7 +22,7 @@ const required = (name: string): string => {
   return value
 }
 
-const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
+const logger = makeLogger(process.env.LOG_LEVEL ?? 'warn')
 const { pool, db } = connect(required('DATABASE_URL'), (error) => {
   logger.warn(error, 'database connection lost')
 })
@@ -34,9 +39,23 @@ const fonts = {
 }
 const pictures = new PictureDesk(path.join(required('SERVER_ROOT'), 'pictures', 'reencode.mjs'))
 const printer = new Printer(path.join(required('SERVER_ROOT'), 'dist', 'printThread.mjs'), fonts)
+const reportJob = (error: unknown): void => {
+  logger.warn(error, 'a job')
+}
+const queue = await openQueue(required('DATABASE_URL'), reportJob)
+await printOrders(db, queue, pictures, printer.print)
+const post = openPost({
+  smtpUrl: environment.SMTP_URL,
+  folder: environment.MAIL_FOLDER,
+  from: environment.MAIL_FROM ?? 'Jokulgale <jokulgale@localhost>',
+})
+if (post) await sendLetters(db, queue, post, environment.PUBLIC_ADDRESS ?? 'http://127.0.0.1:8080')
+const { BACKUP_FOLDER: folder, PG_DUMP: pgDump } = environment
+if (folder && pgDump) await backUpEveryNight(queue, { databaseUrl: required('DATABASE_URL'), pgDump, folder })
 const app = createApp({
   pictures,
-  print: printer.print,
+  orderPrint: printByQueue(db, queue),
+  orderLetter: post ? letterByQueue(queue) : null,
   pool,
   db,
   logger,
@@ -56,7 +75,10 @@ const stop = (): void => {
   pictures.close()
   printer.close()
   server.close(() => {
-    void pool.end().then(() => process.exit(0))
+    void queue
+      .close()
+      .then(() => pool.end())
+      .finally(() => process.exit(0))
   })
   server.closeAllConnections()
 }

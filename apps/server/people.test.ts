@@ -121,7 +121,8 @@ test('nobody makes a second shop, and the events of one are its owner’s to rea
 })
 
 test('the door says whether somebody has a shop here yet', async () => {
-  expect(await (await fetch(`${origin}/front-door`)).json()).toEqual({ isFirst: false, isDemo: true })
+  const door = await (await fetch(`${origin}/front-door`)).json()
+  expect(door).toEqual({ isFirst: false, isDemo: true, hasPost: false })
 })
 
 test('a licence is one’s own, is in the report’s head, and goes with the name', async () => {

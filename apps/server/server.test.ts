@@ -251,3 +251,28 @@ test('a name with what no database can keep is refused by its field', async () =
   const { status, body } = await ask('POST', '/people/invitations', invitation)
   expect([status, body.fields[0].field]).toEqual([400, 'name'])
 })
+
+test('a disk with no room is said as it is, and nothing is half kept', async () => {
+  const { ask, visit } = await begun()
+  await pool.query(`
+    CREATE FUNCTION no_room() RETURNS trigger LANGUAGE plpgsql AS
+      $$ BEGIN RAISE EXCEPTION 'could not extend file' USING ERRCODE = 'disk_full'; END $$;
+    CREATE TRIGGER no_room BEFORE INSERT ON entries FOR EACH ROW
+      WHEN (NEW.visit_id = '${visit}') EXECUTE FUNCTION no_room()`)
+  const entries = [entryOf(visit, { kind: 'arrived' })]
+  try {
+    const { status, body } = await ask('POST', '/entries', { entries })
+    expect([status, body.error]).toEqual([507, expect.stringMatching(/disk is full: nothing was changed/)])
+    expect((await ask('GET', `/visits/${visit}/entries?after=0`)).body.entries).toEqual([])
+  } finally {
+    await pool.query('DROP TRIGGER no_room ON entries; DROP FUNCTION no_room')
+  }
+  expect((await ask('POST', '/entries', { entries })).status).toBe(200)
+})
+
+test('a browser is told to let the page do little, and to load nothing from elsewhere', async () => {
+  const { headers } = await fetch(`${origin}/health`)
+  expect(headers.get('permissions-policy')).toMatch(/camera=\(self\), microphone=\(\), geolocation=\(\)/)
+  expect(headers.get('content-security-policy')).not.toMatch(/https:|\*/)
+  expect(headers.get('cache-control')).toBe('no-store')
+})

@@ -3,11 +3,13 @@ import type { AddressInfo } from 'node:net'
 import path from 'node:path'
 import { hash } from '@node-rs/argon2'
 import { pino } from 'pino'
-import { createApp } from './app'
-import { connect } from './db/connect'
+import { createApp, type AppOptions } from './app'
+import { connect, type Database } from './db/connect'
 import { migrateDatabase } from './db/migrate'
 import { diagrams, people, shops, sites, units } from './db/schema'
 import { loadDemo } from './demo/load'
+import type { Desks } from './routes/index'
+import { printJobOf } from './services/printJobs'
 import { bringSummariesUpToDate } from './services/summaries'
 import { printWith, type Print } from './paper/printJob'
 import { PictureDesk } from './pictures/pictureDesk'
@@ -34,10 +36,21 @@ export const entryOf = (visit: string, body: unknown, id = uuid()) => ({
 /** Prints here, of what would have crossed to another thread: what cannot be copied does not. */
 export const acrossThreads: Print = (job) => printWith(fonts)(structuredClone(job))
 
-/** A server on the test database with the demo scenario and a second shop. */
-export function openServer() {
+/** Everything that routes hand on, done here and now; there is no post. */
+export const desksAtHand = (db: Database, pictures: PictureDesk): Desks => ({
+  orderPrint: async (order) => acrossThreads(await printJobOf(db, pictures, order)),
+  pictures,
+  orderLetter: null,
+})
+
+/**
+ * A server on the test database with the demo scenario and a second shop; `given` in place of what it
+ * usually has.
+ */
+export function openServer(given: Partial<AppOptions> = {}) {
   const pictures = new PictureDesk(path.join(__dirname, 'pictures', 'reencode.mjs'))
   const { pool, db } = connect(process.env.TEST_DATABASE_URL ?? '', () => undefined)
+  const desks = desksAtHand(db, pictures)
   let server: Server
   const ready = (async (): Promise<string> => {
     const folder = path.join(__dirname, 'db', 'migrations')
@@ -52,8 +65,8 @@ export function openServer() {
         logger: pino({ level: 'silent' }),
         sessionSecret: 'test',
         signInsPerMinute: 1000,
-        print: acrossThreads,
-        pictures,
+        ...desks,
+        ...given,
       }),
     )
     await new Promise<void>((resolve) => {
@@ -110,7 +123,7 @@ export function openServer() {
     })
     await pool.end()
   }
-  return { ready, pool, db, pictures, close }
+  return { ready, pool, db, desks, close }
 }
 
 export type TestServer = ReturnType<typeof openServer>

@@ -1,7 +1,10 @@
 import { object, string, type InferType } from 'yup'
 import { keepableText } from '@jokulgale/core/visit/entrySchema'
 
-/** Who may do what: an owner everything, a lead all but people, a technician the work, a reader looks at one site. */
+/**
+ * Who may do what: an owner everything, a lead all but people, a technician the work, a reader looks at
+ * one site.
+ */
 export const roles = ['owner', 'lead', 'technician', 'reader'] as const
 export type Role = (typeof roles)[number]
 
@@ -129,11 +132,21 @@ export interface OpenLink {
   readonly expiresAt: string
 }
 
-/** A link just made: its address is shown once, to be handed on. */
-export interface MadeLink {
+/** The address of a link, told once, and until when it is good. */
+export interface Link {
   readonly path: string
   readonly expiresAt: string
 }
+
+/** A link just made, to be handed on. */
+export interface MadeLink extends Link {
+  /** Where another for the same goes by letter; null: there is no post. */
+  readonly mailedTo: string | null
+}
+
+/** Whoever has forgotten their password, by the e-mail that they say is theirs. */
+export const forgottenSchema = object({ email: email() }).noUnknown().strict()
+export type Forgotten = InferType<typeof forgottenSchema>
 
 const erasedDomain = '@erased.invalid'
 /** What stands in the place of the e-mail of somebody whose name was replaced; nobody can sign in with it. */
@@ -164,4 +177,6 @@ export interface FrontDoor {
   readonly isFirst: boolean
   /** The accounts of the demonstration are open to everybody. */
   readonly isDemo: boolean
+  /** A link for a forgotten password can come by mail. */
+  readonly hasPost: boolean
 }

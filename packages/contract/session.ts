@@ -23,3 +23,8 @@ export interface Person {
   readonly site: string | null
   readonly shop: { readonly id: string; readonly name: string }
 }
+
+/** Lets a device send what is unsent in somebody's name, and nothing else. */
+export interface SendCredential {
+  readonly token: string
+}

@@ -3,7 +3,7 @@ import { and, eq, isNull } from 'drizzle-orm'
 import { connect, type Database } from '../db/connect'
 import { migrateDatabase } from '../db/migrate'
 import { people } from '../db/schema'
-import { linkForPassword } from '../services/links'
+import { linkOfOrder, orderNewPassword } from '../services/links'
 import { noteSecurity } from '../services/security'
 import { bringSummariesUpToDate } from '../services/summaries'
 import { openArchive } from './openArchive'
@@ -40,8 +40,8 @@ async function ownerLinks(db: Database, shopId: string): Promise<Report['owners'
     .where(and(eq(people.shopId, shopId), eq(people.role, 'owner'), isNull(people.closedAt)))
   const made: { email: string; path: string }[] = []
   for (const { id, email } of owners) {
-    const link = await linkForPassword(db, { shopId, personId: id, role: 'owner', siteId: null }, id)
-    made.push({ email, path: link.path })
+    const order = await orderNewPassword(db, { shopId, personId: id, role: 'owner', siteId: null }, id)
+    made.push({ email, path: (await linkOfOrder(db, order)).link.path })
   }
   return made
 }

@@ -70,7 +70,10 @@ export const people = pgTable(
   ],
 )
 
-/** Links that let somebody in once: to join the shop, or to choose a new password. Only their hashes are kept. */
+/**
+ * Links that let somebody in once: to join the shop, or to choose a new password. Only their hashes are
+ * kept.
+ */
 export const links = pgTable(
   'links',
   {
@@ -99,6 +102,33 @@ export const signInFailures = pgTable('sign_in_failures', {
   failures: integer('failures').notNull(),
   lastAt: timestamp('last_at', { withTimezone: true }).notNull(),
 })
+
+/** Tries at the door by address, counted for all servers together; its shape is the limiter's. */
+export const doorTries = pgTable('door_tries', {
+  key: varchar('key', { length: 255 }).primaryKey(),
+  points: integer('points').notNull().default(0),
+  expire: bigint('expire', { mode: 'number' }),
+})
+
+/**
+ * What a device may still send in somebody's name once they have signed out on it; it lets nobody read.
+ * Only hashes are kept.
+ */
+export const sendCredentials = pgTable(
+  'send_credentials',
+  {
+    tokenHash: text('token_hash').primaryKey(),
+    shopId: shopId(),
+    personId: uuid('person_id').notNull(),
+    /** The session that it was made in, which ends with it. */
+    sid: varchar('sid').notNull(),
+    expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+  },
+  (table) => [
+    index('send_credentials_of_person').on(table.personId),
+    foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
+  ],
+)
 
 /** Who came in, who was refused, what was changed of people: rows are only ever added. */
 export const securityEvents = pgTable(
@@ -269,12 +299,21 @@ export const photos = pgTable(
   ],
 )
 
+/** Documents that a job has made, for whoever waits for them: gone once fetched. */
+export const prints = pgTable('prints', {
+  id: uuid('id').primaryKey(),
+  shopId: shopId(),
+  pdf: bytes('pdf').notNull(),
+  madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
+})
+
 /** A measure without the unit and the site that it is on. */
 export type KeptMeasure = Omit<OpenMeasure, 'unit' | 'site'>
 
 /**
- * What the logs of a unit come to, kept so that a list of many units need not read them all. It follows from the log,
- * and is made anew from it where the program makes something else of it than the program that wrote it.
+ * What the logs of a unit come to, kept so that a list of many units need not read them all. It follows
+ * from the log, and is made anew from it where the program makes something else of it than the program
+ * that wrote it.
  */
 export const unitSummaries = pgTable(
   'unit_summaries',
@@ -293,7 +332,10 @@ export const unitSummaries = pgTable(
   ],
 )
 
-/** What the log of a visit comes to: how its call stands, and its words, a line for each entry that has any and stands. */
+/**
+ * What the log of a visit comes to: how its call stands, and its words, a line for each entry that has
+ * any and stands.
+ */
 export const visitSummaries = pgTable(
   'visit_summaries',
   {

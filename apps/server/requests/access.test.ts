@@ -2,7 +2,7 @@ import type { Router } from 'express'
 import { roles, type Role } from '@jokulgale/contract/people'
 import { demoSignIn } from '../demo/scenario'
 import { shopRoutes } from '../routes/index'
-import { acrossThreads, client, entryOf, openServer, stranger, uuid, type Ask } from '../testServer'
+import { client, entryOf, openServer, stranger, uuid, type Ask } from '../testServer'
 import { access } from './access'
 
 const server = openServer()
@@ -43,8 +43,7 @@ const declared = (router: Router): readonly string[] =>
   )
 
 test('every route says who may ask it, and nothing is said of a route that is not there', () => {
-  const { db, pictures } = server
-  const routes = shopRoutes(db, acrossThreads, pictures).flatMap(declared)
+  const routes = shopRoutes(server.db, server.desks).flatMap(declared)
   expect([...new Set(routes)].sort()).toEqual(Object.keys(access).sort())
 })
 

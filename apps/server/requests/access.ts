@@ -1,18 +1,27 @@
 import { roles, type Role } from '@jokulgale/contract/people'
 
-/** How the one site of a reader is found in a request: by what its address names, or the answer leaves out the rest. */
+/**
+ * How the one site of a reader is found in a request: by what its address names, or the answer leaves out
+ * the rest.
+ */
 export type ReachesSiteBy = 'visit' | 'unit' | 'site' | 'photo' | 'filter' | 'none'
 
 export interface Access {
   readonly roles: readonly Role[]
   readonly reaches: ReachesSiteBy
+  /** Also for a device whose person has signed out, to send what is unsent. */
+  readonly forSending?: true
 }
 
 const everybody = (reaches: ReachesSiteBy): Access => ({ roles, reaches })
 const workers: Access = { roles: ['owner', 'lead', 'technician'], reaches: 'none' }
+const senders: Access = { ...workers, forSending: true }
 const owners: Access = { roles: ['owner'], reaches: 'none' }
 
-/** Who may ask for what. An address that is not here is not there: nothing can be reached by being forgotten. */
+/**
+ * Who may ask for what. An address that is not here is not there: nothing can be reached by being
+ * forgotten.
+ */
 export const access: Readonly<Record<string, Access>> = {
   'GET /board': everybody('filter'),
   'GET /places': everybody('filter'),
@@ -34,11 +43,13 @@ export const access: Readonly<Record<string, Access>> = {
   'POST /password': everybody('none'),
   'POST /licence': workers,
   'GET /experience': workers,
-  'POST /visits': workers,
-  'POST /entries': workers,
-  'PUT /photos/:id': workers,
-  'POST /place-edits': workers,
-  'POST /diagrams': workers,
+  'POST /visits': senders,
+  'POST /entries': senders,
+  'PUT /photos/:id': senders,
+  'POST /place-edits': senders,
+  'POST /diagrams': senders,
+  'POST /send-credential': workers,
+  'DELETE /send-credential': senders,
   'GET /labels.pdf': workers,
   'GET /people': { roles: ['owner', 'lead'], reaches: 'none' },
   'POST /people/invitations': owners,

@@ -36,6 +36,12 @@ const statusOf = (error: unknown): number => {
   return 500
 }
 
+/** PostgreSQL's own word for a disk with no room (disk_full), wherever it was wrapped. */
+const isFull = (error: unknown): boolean =>
+  typeof error === 'object' &&
+  error !== null &&
+  (('code' in error && error.code === '53100') || ('cause' in error && isFull(error.cause)))
+
 /** Turns whatever was thrown into an answer; what is our own fault is reported, not told. */
 export const answerProblems =
   (report: (error: unknown) => void) =>
@@ -46,6 +52,14 @@ export const answerProblems =
     }
     if (error instanceof RequestProblem) {
       response.status(error.status).json(error.problem)
+      return
+    }
+    if (isFull(error)) {
+      report(error)
+      response.status(507).json({
+        error:
+          'the server’s disk is full: nothing was changed; what was entered stays on its device and is sent when there is room',
+      } satisfies Problem)
       return
     }
     const status = statusOf(error)

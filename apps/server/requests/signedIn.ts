@@ -6,6 +6,7 @@ import { people, photos, units, visits } from '../db/schema'
 import { accessTo, type Reached } from './access'
 import { idOf } from './identity'
 import { notFound, RequestProblem } from './problem'
+import { senderOf } from './sender'
 
 declare module 'express-session' {
   interface SessionData {
@@ -38,13 +39,19 @@ export function whoAsks(request: Request): Who {
   return who
 }
 
-/** Lets a request in whose person is still of the shop, may do this, and, as a reader, asks about their own site. */
+/**
+ * Lets a request in whose person is still of the shop, may do this, and, as a reader, asks about their
+ * own site.
+ */
 export const admit =
   (db: Database) =>
   async (request: Request, _response: Response, next: NextFunction): Promise<void> => {
-    const who = await stillHere(db, request)
+    const token = bearerOf(request)
+    const who = token === null ? await stillHere(db, request) : await sender(db, token)
     const reached = accessTo(request.method, request.path)
     if (!reached) throw new RequestProblem(404, { error: 'there is nothing at this address' })
+    if (token !== null && !reached.forSending)
+      throw new RequestProblem(403, { error: 'this device is signed out: it may only send what is unsent' })
     if (!reached.roles.includes(who.role))
       throw new RequestProblem(403, { error: `this is for ${reached.roles.join(' or ')}; ask one of them` })
     if (who.siteId !== null) await checkSite(db, who, who.siteId, reached)
@@ -52,7 +59,22 @@ export const admit =
     next()
   }
 
-/** Who the session is of, as they are now: somebody closed a minute ago is out. Throws RequestProblem (401). */
+/** The credential that a request brings in place of a session (RFC 6750); null where it brings none. */
+export function bearerOf(request: Request): string | null {
+  const [scheme, token] = (request.get('authorization') ?? '').split(' ')
+  return scheme?.toLowerCase() === 'bearer' && token ? token : null
+}
+
+async function sender(db: Database, token: string): Promise<Who> {
+  const who = await senderOf(db, token)
+  if (!who) throw new RequestProblem(401, { error: 'sign in first' })
+  return who
+}
+
+/**
+ * Who the session is of, as they are now: somebody closed a minute ago is out. Throws RequestProblem
+ * (401).
+ */
 export async function stillHere(db: Database, request: Request): Promise<Who> {
   const { personId, shopId, sinceMs } = request.session
   const signedOut = new RequestProblem(401, { error: 'sign in first' })

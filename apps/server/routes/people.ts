@@ -4,13 +4,15 @@ import {
   licenceSchema,
   passwordChangeSchema,
   roleChangeSchema,
+  type MadeLink,
 } from '@jokulgale/contract/people'
 import type { Database } from '../db/connect'
+import type { OrderLetter } from '../jobs/letters'
 import { idOf } from '../requests/identity'
 import { checked } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
 import { devicesOf, endSessions } from '../services/devices'
-import { invite, linkForPassword } from '../services/links'
+import { linkOfOrder, orderInvitation, orderNewPassword, type LinkOrder } from '../services/links'
 import {
   changeLicence,
   changePassword,
@@ -21,15 +23,23 @@ import {
 } from '../services/people'
 import { noteSecurity, securityOf } from '../services/security'
 
-/** The people of a shop, and what each may do about their own way in. */
-export function peopleRoutes(db: Database): Router {
+/**
+ * The people of a shop, and what each may do about their own way in. A link is shown to whoever made it,
+ * and goes by letter too where there is a post.
+ */
+export function peopleRoutes(db: Database, orderLetter: OrderLetter | null): Router {
   const router = Router()
+  const link = async (order: LinkOrder): Promise<MadeLink> => {
+    const made = await linkOfOrder(db, order)
+    if (orderLetter) await orderLetter(order)
+    return { ...made.link, mailedTo: orderLetter ? made.email : null }
+  }
   router.get('/people', async (request, response) => {
     response.json({ people: await peopleOf(db, whoAsks(request).shopId) })
   })
   router.post('/people/invitations', async (request, response) => {
     const invitation = await checked(invitationSchema, request.body)
-    response.status(201).json(await invite(db, whoAsks(request), invitation))
+    response.status(201).json(await link(await orderInvitation(db, whoAsks(request), invitation)))
   })
   router.post('/people/:id/role', async (request, response) => {
     const id = idOf(request.params.id, 'this person')
@@ -46,7 +56,7 @@ export function peopleRoutes(db: Database): Router {
   })
   router.post('/people/:id/password-link', async (request, response) => {
     const id = idOf(request.params.id, 'this person')
-    response.status(201).json(await linkForPassword(db, whoAsks(request), id))
+    response.status(201).json(await link(await orderNewPassword(db, whoAsks(request), id)))
   })
   router.get('/security', async (request, response) => {
     response.json({ events: await securityOf(db, whoAsks(request).shopId) })

@@ -1,17 +1,17 @@
 import { Router } from 'express'
 import { newDiagramSchema, sentPlaceEditsSchema } from '@jokulgale/contract/placeEdits'
 import type { Database } from '../db/connect'
+import type { OrderPrint } from '../paper/printOrder'
 import { idOf } from '../requests/identity'
-import { checked, notFound } from '../requests/problem'
+import { checked } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
 import { boardOf } from '../services/board'
 import { findDiagram, storeDiagram } from '../services/diagrams'
-import { placedUnits } from '../services/logs'
 import { storePlaceEdits } from '../services/placeEdits'
 import { placesOf } from '../services/places'
-import type { Print } from '../paper/printJob'
+import { labelledUnits } from '../services/printJobs'
 
-export function placeRoutes(db: Database, print: Print): Router {
+export function placeRoutes(db: Database, orderPrint: OrderPrint): Router {
   const router = Router()
   router.get('/board', async (request, response) => {
     response.json(await boardOf(db, whoAsks(request)))
@@ -35,16 +35,13 @@ export function placeRoutes(db: Database, print: Print): Router {
   })
   router.get('/labels.pdf', async (request, response) => {
     const site = request.query.site === undefined ? null : idOf(request.query.site, 'this site')
-    const placed = await placedUnits(db, whoAsks(request).shopId, { site })
-    const labelled = placed
-      .filter(({ unit }) => !unit.archived)
-      .sort((a, b) => a.unit.label.localeCompare(b.unit.label))
-    if (labelled.length === 0) throw notFound('a unit here')
+    const { shopId } = whoAsks(request)
+    await labelledUnits(db, shopId, site)
     const origin = `${request.protocol}://${request.get('host') ?? ''}`
     response
       .type('application/pdf')
       .attachment('unit-labels.pdf')
-      .send(Buffer.from(await print({ print: 'labels', labelled, origin })))
+      .send(Buffer.from(await orderPrint({ print: 'labels', shop: shopId, site, origin })))
   })
   return router
 }

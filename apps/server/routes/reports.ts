@@ -3,25 +3,28 @@ import { reportCsv } from '@jokulgale/core/visit/reportCsv'
 import type { Database } from '../db/connect'
 import { idOf } from '../requests/identity'
 import { whoAsks } from '../requests/signedIn'
-import type { PictureDesk } from '../pictures/pictureDesk'
-import { paperPhotos } from '../services/photos'
 import { paperSizes, type PaperSize } from '../paper/paper'
-import type { Print } from '../paper/printJob'
+import type { OrderPrint } from '../paper/printOrder'
 import { visitReport } from '../paper/visitReport'
-import { visitPapers } from '../services/reports'
+import { visitPapers, visitPlace } from '../services/reports'
 
-export function reportRoutes(db: Database, print: Print, pictures: PictureDesk): Router {
+export function reportRoutes(db: Database, orderPrint: OrderPrint): Router {
   const router = Router()
   const load = (request: Request) =>
     visitPapers(db, whoAsks(request).shopId, idOf(request.params.id, 'this visit'), offsetOf(request))
   router.get('/visits/:id/report.pdf', async (request, response) => {
-    const papers = await load(request)
     const { shopId } = whoAsks(request)
-    const photos = await paperPhotos(db, pictures, shopId, idOf(request.params.id, 'this visit'))
-    response
-      .type('application/pdf')
-      .attachment(`report-${papers.unit.label}-${papers.day}.pdf`)
-      .send(Buffer.from(await print({ print: 'report', papers, photos, size: paperOf(request) })))
+    const visit = idOf(request.params.id, 'this visit')
+    // the log is read by whoever prints it
+    const { unit, day } = await visitPlace(db, shopId, visit)
+    const pdf = await orderPrint({
+      print: 'report',
+      shop: shopId,
+      visit,
+      utcOffsetMinutes: offsetOf(request),
+      size: paperOf(request),
+    })
+    response.type('application/pdf').attachment(`report-${unit.label}-${day}.pdf`).send(Buffer.from(pdf))
   })
   router.get('/visits/:id/report.csv', async (request, response) => {
     const { report, unit, day } = visitReport(await load(request))

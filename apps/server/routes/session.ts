@@ -1,26 +1,19 @@
-import { Router, type Request } from 'express'
-import { rateLimit } from 'express-rate-limit'
-import { linkUseSchema, newShopSchema } from '@jokulgale/contract/people'
+import { Router, type Request, type RequestHandler } from 'express'
+import { forgottenSchema, linkUseSchema, newShopSchema, type FrontDoor } from '@jokulgale/contract/people'
 import { signInSchema, type Person, type SignIn } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
+import type { OrderLetter } from '../jobs/letters'
 import { checked, RequestProblem } from '../requests/problem'
 import { stillHere, type Who } from '../requests/signedIn'
 import { forgetOldSessions } from '../services/devices'
-import { openLink, useLink } from '../services/links'
+import { openLink, orderForgotten, useLink } from '../services/links'
 import { findPerson } from '../services/people'
 import { frontDoor, makeShop } from '../services/shops'
 import { signIn } from '../services/signIn'
 
 /** What is open to somebody who is not signed in: the door, a sign-in, the first shop, a link. */
-export function sessionRoutes(db: Database, signInsPerMinute: number): Router {
+export function sessionRoutes(db: Database, limit: RequestHandler, orderLetter: OrderLetter | null): Router {
   const router = Router()
-  const limit = rateLimit({
-    windowMs: 60_000,
-    limit: signInsPerMinute,
-    standardHeaders: true,
-    legacyHeaders: false,
-    message: { error: 'too many sign-ins; wait a minute' },
-  })
   const enter = async (request: Request, given: SignIn): Promise<Person> => {
     const person = await signIn(db, given)
     await forgetOldSessions(db)
@@ -41,12 +34,19 @@ export function sessionRoutes(db: Database, signInsPerMinute: number): Router {
     response.clearCookie('jokulgale').status(204).end()
   })
   router.get('/front-door', async (_request, response) => {
-    response.json(await frontDoor(db))
+    response.json({ ...(await frontDoor(db)), hasPost: orderLetter !== null } satisfies FrontDoor)
   })
   router.post('/shop', limit, async (request, response) => {
     const given = await checked(newShopSchema, request.body)
     await makeShop(db, given)
     response.status(201).json(await enter(request, given))
+  })
+  router.post('/forgotten', limit, async (request, response) => {
+    const { email } = await checked(forgottenSchema, request.body)
+    const order = orderLetter ? await orderForgotten(db, email) : null
+    if (order) await orderLetter?.(order)
+    // the same answer whether or not somebody has this e-mail
+    response.status(204).end()
   })
   router.get('/links/:token', limit, async (request, response) => {
     response.json(await openLink(db, String(request.params.token)))

@@ -9,7 +9,10 @@ interface SessionRow extends Record<string, unknown> {
   readonly since: string | null
 }
 
-/** Devices that a person is signed in on; which is which is told by a hash, so that no session can be taken over. */
+/**
+ * Devices that a person is signed in on; which is which is told by a hash, so that no session can be
+ * taken over.
+ */
 export async function devicesOf(
   db: Database,
   personId: string,
@@ -27,7 +30,7 @@ export async function devicesOf(
   }))
 }
 
-/** Signs a person out on every device, but for one. */
+/** Signs a person out on every device, but for one: nothing is sent in their name from the others either. */
 export async function endSessions(
   db: Pick<Database, 'execute'>,
   personId: string,
@@ -36,9 +39,13 @@ export async function endSessions(
   await db.execute(
     sql`DELETE FROM session WHERE sess->>'personId' = ${personId} AND sid IS DISTINCT FROM ${except}`,
   )
+  await db.execute(
+    sql`DELETE FROM send_credentials WHERE person_id = ${personId} AND sid IS DISTINCT FROM ${except}`,
+  )
 }
 
-/** Sessions that have run out are not kept. */
+/** Sessions that have run out are not kept, nor tries at the door that count no more. */
 export async function forgetOldSessions(db: Pick<Database, 'execute'>): Promise<void> {
   await db.execute(sql`DELETE FROM session WHERE expire < now()`)
+  await db.execute(sql`DELETE FROM door_tries WHERE expire < extract(epoch FROM now()) * 1000`)
 }

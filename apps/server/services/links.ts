@@ -1,10 +1,12 @@
-import { createHash, randomBytes, randomUUID } from 'node:crypto'
+import { randomBytes, randomUUID } from 'node:crypto'
 import { hash } from '@node-rs/argon2'
-import { and, eq, isNull, sql } from 'drizzle-orm'
-import type { Invitation, LinkUse, MadeLink, OpenLink } from '@jokulgale/contract/people'
+import { and, eq, gt, isNull, sql } from 'drizzle-orm'
+import type { Invitation, LinkUse, OpenLink, Role } from '@jokulgale/contract/people'
 import type { Database } from '../db/connect'
-import { links, people, shops } from '../db/schema'
+import { links, people, securityEvents, shops } from '../db/schema'
+import type { LinkLetter } from '../mail/letters'
 import { notFound, RequestProblem } from '../requests/problem'
+import { hashedToken } from '../requests/sender'
 import type { Who } from '../requests/signedIn'
 import { endSessions } from './devices'
 import { personOfShop, siteForRole } from './people'
@@ -13,10 +15,26 @@ import { noteSecurity } from './security'
 const dayMs = 86_400_000
 const lastsMs = { invitation: 7 * dayMs, 'new-password': dayMs } as const
 
-const hashed = (token: string): string => createHash('sha256').update(token).digest('hex')
+/** Who a link is for, and what it lets them do, by which anybody can make it. */
+export type LinkOrder =
+  | {
+      readonly is: 'invitation'
+      readonly shopId: string
+      readonly madeBy: string
+      readonly name: string
+      readonly email: string
+      readonly role: Role
+      readonly siteId: string | null
+    }
+  | {
+      readonly is: 'new-password'
+      readonly shopId: string
+      readonly madeBy: string
+      readonly personId: string
+    }
 
-/** A link for somebody new. It is shown once; only its hash is kept. Throws RequestProblem (409, 422). */
-export async function invite(db: Database, who: Who, invitation: Invitation): Promise<MadeLink> {
+/** What an invitation lets somebody new do. Throws RequestProblem (409, 422). */
+export async function orderInvitation(db: Database, who: Who, invitation: Invitation): Promise<LinkOrder> {
   const email = invitation.email.toLowerCase()
   const [taken] = await db.select({ id: people.id }).from(people).where(eq(people.email, email))
   if (taken)
@@ -24,37 +42,77 @@ export async function invite(db: Database, who: Who, invitation: Invitation): Pr
       error: 'nobody was invited',
       fields: [{ field: 'email', message: 'somebody with this e-mail is here already' }],
     })
+  const { shopId, personId: madeBy } = who
   const { role, name } = invitation
-  const siteId = await siteForRole(db, who.shopId, invitation)
-  const made = await make(db, who, 'invitation', { personId: null, name, email, role, siteId })
+  const siteId = await siteForRole(db, shopId, invitation)
   await noteSecurity(db, who, 'invited', `${email} as ${role}`)
-  return made
+  return { is: 'invitation', shopId, madeBy, name, email, role, siteId }
 }
 
-/** A link with which a person of the shop chooses a new password. */
-export async function linkForPassword(db: Database, who: Who, id: string): Promise<MadeLink> {
-  const { name, email, role, site } = await personOfShop(db, who.shopId, id)
-  const made = await make(db, who, 'new-password', { personId: id, name, email, role, siteId: site })
+/** For a person of the shop to choose a new password. Throws RequestProblem (404). */
+export async function orderNewPassword(db: Database, who: Who, personId: string): Promise<LinkOrder> {
+  const { email } = await personOfShop(db, who.shopId, personId)
   await noteSecurity(db, who, 'link-made', email)
-  return made
+  return { is: 'new-password', shopId: who.shopId, madeBy: who.personId, personId }
 }
 
-async function make(
-  db: Database,
-  who: Who,
-  is: OpenLink['is'],
-  of: Pick<typeof links.$inferInsert, 'personId' | 'name' | 'email' | 'role' | 'siteId'>,
-): Promise<MadeLink> {
+const byMail = 'asked for by mail'
+/** Nobody's mail is filled by asking again and again. */
+const letterEveryMs = 5 * 60_000
+
+/**
+ * The same for somebody who says that this e-mail is theirs; null where nobody here has it, or a letter has
+ * only just gone.
+ */
+export async function orderForgotten(db: Database, email: string): Promise<LinkOrder | null> {
+  const [person] = await db
+    .select({ id: people.id, shopId: people.shopId })
+    .from(people)
+    .where(and(eq(people.email, email.toLowerCase()), isNull(people.closedAt)))
+  if (!person) return null
+  const { id, shopId } = person
+  const [justGone] = await db
+    .select({ at: securityEvents.at })
+    .from(securityEvents)
+    .where(
+      and(
+        eq(securityEvents.shopId, shopId),
+        eq(securityEvents.personId, id),
+        eq(securityEvents.about, byMail),
+        gt(securityEvents.at, new Date(Date.now() - letterEveryMs)),
+      ),
+    )
+    .limit(1)
+  if (justGone) return null
+  await noteSecurity(db, { shopId, personId: id }, 'link-made', byMail)
+  return { is: 'new-password', shopId, madeBy: id, personId: id }
+}
+
+/**
+ * Makes a link. It is told once; only its hash is kept. Throws RequestProblem (404) for somebody who has
+ * gone.
+ */
+export async function linkOfOrder(db: Database, order: LinkOrder): Promise<LinkLetter> {
+  const { is, shopId, madeBy } = order
+  const of = is === 'invitation' ? { ...order, personId: null } : await personToLink(db, order)
+  const { personId, name, email, role, siteId } = of
   const token = randomBytes(24).toString('base64url')
   const expiresAt = new Date(Date.now() + lastsMs[is])
   await db
     .insert(links)
-    .values({ ...of, tokenHash: hashed(token), shopId: who.shopId, madeBy: who.personId, expiresAt })
-  return { path: `/join/${token}`, expiresAt: expiresAt.toISOString() }
+    .values({ tokenHash: hashedToken(token), shopId, madeBy, personId, name, email, role, siteId, expiresAt })
+  const [shop] = await db.select({ name: shops.name }).from(shops).where(eq(shops.id, shopId))
+  const link = { path: `/join/${token}`, expiresAt: expiresAt.toISOString() }
+  return { is, name, email, shop: shop?.name ?? '', link }
+}
+
+async function personToLink(db: Database, { shopId, personId }: LinkOrder & { is: 'new-password' }) {
+  const { name, email, role, site } = await personOfShop(db, shopId, personId)
+  return { personId, name, email, role, siteId: site }
 }
 
 const isOpen = (token: string) =>
-  and(eq(links.tokenHash, hashed(token)), isNull(links.usedAt), sql`${links.expiresAt} > now()`)
+  and(eq(links.tokenHash, hashedToken(token)), isNull(links.usedAt), sql`${links.expiresAt} > now()`)
 
 /** What a link is for. Throws RequestProblem (404) for one that was never made, was used, or has run out. */
 export async function openLink(db: Database, token: string): Promise<OpenLink> {
@@ -94,6 +152,11 @@ export async function useLink(db: Database, token: string, { password }: LinkUse
       .returning()
     if (!link) throw goneLink()
     const { shopId, personId, name, email, role, siteId } = link
+    // the same may have come by mail and by hand: one use closes both
+    await transaction
+      .update(links)
+      .set({ usedAt: sql`now()` })
+      .where(and(eq(links.shopId, shopId), eq(links.email, email), isNull(links.usedAt)))
     if (personId === null) {
       const id = randomUUID()
       const added = await transaction

@@ -8,6 +8,15 @@ import { entriesOf } from './entries'
 import { placedUnits } from './logs'
 import { findVisit } from './visits'
 
+/** A visit with its day, and the unit and site that it was at. Throws RequestProblem (404). */
+export async function visitPlace(db: Database, shopId: string, id: string) {
+  const visit = await findVisit(db, shopId, id)
+  if (!visit) throw notFound('this visit')
+  const [placed] = await placedUnits(db, shopId, { unit: visit.unit })
+  if (!placed) throw notFound('this unit')
+  return { visit, ...placed, day: visit.startedAt.slice(0, 10) }
+}
+
 /** What a visit's report is made of. */
 export async function visitPapers(
   db: Database,
@@ -15,10 +24,8 @@ export async function visitPapers(
   id: string,
   utcOffsetMinutes: number,
 ): Promise<VisitPapers> {
-  const visit = await findVisit(db, shopId, id)
-  if (!visit) throw notFound('this visit')
-  const [[placed], [circuit], log, names, [shop]] = await Promise.all([
-    placedUnits(db, shopId, { unit: visit.unit }),
+  const { visit, unit, site, day } = await visitPlace(db, shopId, id)
+  const [[circuit], log, names, [shop]] = await Promise.all([
     db
       .select({ ladder: diagrams.ladder })
       .from(diagrams)
@@ -30,15 +37,15 @@ export async function visitPapers(
       .where(eq(people.shopId, shopId)),
     db.select({ name: shops.name }).from(shops).where(eq(shops.id, shopId)),
   ])
-  if (!placed || !circuit) throw notFound('this unit')
+  if (!circuit) throw notFound('this unit')
   return {
     log,
     ladder: circuit.ladder,
-    unit: placed.unit,
-    site: placed.site,
+    unit,
+    site,
     shop: shop?.name ?? '',
     people: new Map(names.map((person) => [person.id, personWords(person)])),
     utcOffsetMinutes,
-    day: visit.startedAt.slice(0, 10),
+    day,
   }
 }

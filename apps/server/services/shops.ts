@@ -10,7 +10,7 @@ import { keepBuiltInDiagrams } from './builtInDiagrams'
 import { noteSecurity } from './security'
 
 /** What anybody may know before signing in. */
-export async function frontDoor(db: Database): Promise<FrontDoor> {
+export async function frontDoor(db: Database): Promise<Omit<FrontDoor, 'hasPost'>> {
   const [anyShop] = await db.select({ id: shops.id }).from(shops).limit(1)
   const [demo] = await db.select({ id: people.id }).from(people).where(eq(people.email, demoSignIn.email))
   return { isFirst: !anyShop, isDemo: demo !== undefined }

@@ -1,6 +1,6 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useEffect, useState } from 'react'
-import { useForm } from 'react-hook-form'
+import { useForm, useWatch } from 'react-hook-form'
 import { View } from 'react-native'
 import type { FrontDoor } from '@jokulgale/contract/people'
 import { signInSchema, type SignIn as Given } from '@jokulgale/contract/session'
@@ -10,8 +10,10 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { request } from '../sync/request'
 import { useSync } from '../sync/SyncContext'
+import { UnsentNote } from '../sync/UnsentNote'
 import { EmailField } from './CredentialFields'
 import { FirstShop } from './FirstShop'
+import { Forgotten } from './Forgotten'
 import { Threshold } from './Threshold'
 import { useSubmit } from './useSubmit'
 
@@ -24,7 +26,8 @@ export function SignIn() {
   }, [])
   return (
     <Threshold>
-      {door?.isFirst ? <FirstShop /> : <SignInForm />}
+      <UnsentNote />
+      {door?.isFirst ? <FirstShop /> : <SignInForm hasPost={door?.hasPost ?? false} />}
       {door?.isDemo ? (
         <Notice kind="plain">
           This server holds demonstration data: its accounts and passwords are public. Start with --empty for
@@ -35,12 +38,13 @@ export function SignIn() {
   )
 }
 
-function SignInForm() {
+function SignInForm({ hasPost }: Pick<FrontDoor, 'hasPost'>) {
   const sync = useSync()
   const form = useForm<Given>({
     resolver: yupResolver(signInSchema),
     defaultValues: { email: '', password: '' },
   })
+  const email = useWatch({ control: form.control, name: 'email' })
   const { submit, problem, busy } = useSubmit(form, (given) =>
     sync.signIn({ ...given, email: given.email.trim() }),
   )
@@ -59,6 +63,7 @@ function SignInForm() {
       </View>
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <Press kind="main" title="Sign in" busy={busy} onPress={submit} />
+      {hasPost ? <Forgotten email={email} /> : null}
     </View>
   )
 }

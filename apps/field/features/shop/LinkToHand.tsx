@@ -17,6 +17,9 @@ export function LinkToHand({ link }: { readonly link: MadeLink }) {
         {address}
       </Words>
       <Words size="small" quiet>{`Good for one use, until ${until}. It is not shown again.`}</Words>
+      {link.mailedTo === null ? null : (
+        <Words size="small">{`A letter with a link of its own is on its way to ${link.mailedTo}. Using either closes both.`}</Words>
+      )}
       <Press
         title={copied ? 'Copied' : 'Copy the link'}
         onPress={() => {

@@ -1,4 +1,4 @@
-import { clear, createStore, del, entries, get, set, setMany } from 'idb-keyval'
+import { clear, createStore, del, delMany, entries, get, keys, set, setMany, type UseStore } from 'idb-keyval'
 import type { Answers } from '@jokulgale/core/bench/lists/checkList'
 import type { DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import type { Board, Places } from '@jokulgale/contract/places'
@@ -47,6 +47,14 @@ export interface KeptPhoto extends Sendable {
   readonly id: string
   readonly visit: string
   readonly image: Blob
+  /** Who took it; those from before it was kept have none. */
+  readonly by?: string
+}
+
+/** Somebody who signed out here with work unsent, and what lets this device send it. */
+export interface Left {
+  readonly person: string
+  readonly token: string
 }
 
 interface Facts {
@@ -54,6 +62,11 @@ interface Facts {
   /** The program that was here last: what it was refused is tried again by another. */
   program: string
   person: Person
+  /** What lets this device send in that person's name, and nothing else, once they have signed out. */
+  sending: string
+  left: readonly Left[]
+  /** Whoever was here has signed out, and the server has not heard of it. */
+  signedOut: true
   /** Which life of the server's database was last heard from. */
   epoch: string
   /** Whose work is on this device, signed in or not. */
@@ -107,6 +120,41 @@ export const readDiagrams = async (): Promise<readonly KeptDiagram[]> =>
   (await entries<string, KeptDiagram>(diagrams)).map(([, diagram]) => diagram)
 export const writeDiagram = (diagram: KeptDiagram): Promise<void> => set(diagram.id, diagram, diagrams)
 export const dropDiagram = (id: string): Promise<void> => del(id, diagrams)
+
+/** What stays when somebody signs out. */
+interface Unsent {
+  readonly visits: readonly KeptVisit[]
+  readonly entries: readonly KeptEntry[]
+  readonly edits: readonly KeptPlaceEdit[]
+  readonly made: readonly KeptDiagram[]
+}
+
+/** Forgets what the server has: places, board, lists, and of the rest all but these and unsent pictures. */
+export async function keepOnly(kept: Unsent): Promise<void> {
+  const pictures = (await entries<string, KeptPhoto>(photos)).filter(([, { sent }]) => !sent)
+  const only = async (store: UseStore, these: readonly { readonly id: string }[]): Promise<void> => {
+    const ids = new Set<IDBValidKey>(these.map(({ id }) => id))
+    await delMany(
+      (await keys(store)).filter((key) => !ids.has(key)),
+      store,
+    )
+  }
+  await Promise.all([
+    only(visits, kept.visits),
+    only(log, kept.entries),
+    only(placeEdits, kept.edits),
+    only(diagrams, kept.made),
+    only(
+      photos,
+      pictures.map(([id]) => ({ id })),
+    ),
+    ...(['places', 'board', 'experience', 'lists', 'epoch'] as const).map(dropFact),
+  ])
+  const isEmpty = [kept.visits, kept.entries, kept.edits, kept.made, pictures].every(
+    (list) => list.length === 0,
+  )
+  if (isEmpty) await dropFact('shop')
+}
 
 /** Forgets everything but the device's own name; for another person signing in here. */
 export async function forgetAll(): Promise<void> {

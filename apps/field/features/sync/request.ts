@@ -21,21 +21,30 @@ export class NoAnswer extends Error {
 
 const patienceMs = 20_000
 
-/** One exchange with the server, JSON both ways. Throws Refused or NoAnswer. */
+/** Either the session's cookie goes with a request, or a credential in its place (RFC 6750). */
+const credentials = (token: string | undefined): RequestCredentials =>
+  token === undefined ? 'same-origin' : 'omit'
+const bearing = (token: string | undefined): Record<string, string> =>
+  token === undefined ? {} : { authorization: `Bearer ${token}` }
+
+/**
+ * One exchange with the server, JSON both ways; by `token` in place of a session. Throws Refused or
+ * NoAnswer.
+ */
 export async function request<T>(
   method: 'GET' | 'POST' | 'DELETE',
   path: string,
   body?: unknown,
+  token?: string,
 ): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
-      credentials: 'same-origin',
+      credentials: credentials(token),
       signal: AbortSignal.timeout(patienceMs),
-      ...(body === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: { ...bearing(token), ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
   } catch {
     throw new NoAnswer()
@@ -43,7 +52,7 @@ export async function request<T>(
   if (response.status === 204) return undefined as T
   const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return answer as T
-  if (response.status >= 502) throw new NoAnswer()
+  if (isDown(response)) throw new NoAnswer()
   throw new Refused(
     response.status,
     isProblem(answer) ? answer : { error: `the server answered ${response.status}` },
@@ -51,14 +60,14 @@ export async function request<T>(
 }
 
 /** Sends a picture. Throws Refused or NoAnswer. */
-export async function sendPicture(path: string, image: Blob): Promise<void> {
+export async function sendPicture(path: string, image: Blob, token?: string): Promise<void> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method: 'PUT',
-      credentials: 'same-origin',
+      credentials: credentials(token),
       signal: AbortSignal.timeout(3 * patienceMs),
-      headers: { 'content-type': image.type },
+      headers: { ...bearing(token), 'content-type': image.type },
       body: image,
     })
   } catch {
@@ -66,12 +75,15 @@ export async function sendPicture(path: string, image: Blob): Promise<void> {
   }
   if (response.ok) return
   const answer: unknown = await response.json().catch(() => null)
-  if (response.status >= 502) throw new NoAnswer()
+  if (isDown(response)) throw new NoAnswer()
   throw new Refused(
     response.status,
     isProblem(answer) ? answer : { error: `the server answered ${response.status}` },
   )
 }
+
+/** Nobody is behind the address just now; 507 is the server itself, with no room on its disk. */
+const isDown = ({ status }: Response): boolean => status >= 502 && status !== 507
 
 const isProblem = (answer: unknown): answer is Problem =>
   typeof answer === 'object' && answer !== null && 'error' in answer && typeof answer.error === 'string'

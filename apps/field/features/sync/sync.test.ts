@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import type { Person } from '@jokulgale/contract/session'
 import { builtInUnitText } from '@jokulgale/core/units/index'
 import { createAppStore } from '../store'
-import { forgetAll } from './device'
+import { forgetAll, readLog, readVisits, unsentPhotos } from './device'
 import { Sync } from './sync'
 
 const person = (id: string, shop = 'shop'): Person => ({
@@ -18,6 +18,8 @@ interface Sent {
   readonly method: string
   readonly path: string
   readonly body: unknown
+  /** The credential that it came with; null: the session's cookie, if any. */
+  readonly token: string | null
 }
 
 /** A server that answers as it is told, and says what it was sent. */
@@ -27,25 +29,37 @@ class Server {
   refuses: (sent: Sent) => string | null = () => null
   /** What goes wrong on the server's own side. */
   isFailing: (sent: Sent) => boolean = () => false
+  status = 500
   epoch = 'first'
   signedIn: Person | null = person('nell')
+  /** The cookie that the browser keeps is good. */
+  hasSession = true
 
-  readonly fetch = (address: string, { method = 'GET', body }: RequestInit = {}): Promise<Response> => {
+  readonly fetch = (
+    address: string,
+    { method = 'GET', body, headers }: RequestInit = {},
+  ): Promise<Response> => {
     if (!this.reachable) return Promise.reject(new TypeError('no signal'))
     const sent = {
       method,
       path: address.replace('/api', ''),
       body: typeof body === 'string' ? JSON.parse(body) : null,
+      token: new Headers(headers).get('authorization')?.replace('Bearer ', '') ?? null,
     }
     if (method !== 'GET') this.sent.push(sent)
-    if (this.isFailing(sent)) return Promise.resolve(Response.json({ error: 'down' }, { status: 500 }))
+    if (this.isFailing(sent))
+      return Promise.resolve(Response.json({ error: 'down' }, { status: this.status }))
     const error = this.refuses(sent)
     if (error !== null) return Promise.resolve(Response.json({ error }, { status: 422 }))
     return Promise.resolve(Response.json(this.answer(sent)))
   }
 
   private answer({ method, path }: Sent): unknown {
-    if (path === '/session') return this.signedIn
+    if (path === '/session') {
+      this.hasSession = method === 'POST' || (method === 'GET' && this.hasSession)
+      return this.hasSession ? this.signedIn : null
+    }
+    if (path === '/send-credential') return { token: `for ${this.signedIn?.id}` }
     if (path === '/board') return { items: [] }
     if (path === '/places') return { sites: [], units: [], diagrams: [], others: [], epoch: this.epoch }
     return method === 'GET' ? { entries: [], repairs: {} } : {}
@@ -95,9 +109,11 @@ test('what is made with no signal is shown at once, and sent when there is one: 
   expect(store.getState().places.places?.sites[0].name).toBe('Gannet Hall')
   server.reachable = true
   await quiet()
-  expect(server.sent.map(({ path }) => path)).toEqual(['/place-edits', '/visits', '/entries'])
+  const made = server.sent.map(({ path }) => path).filter((path) => path !== '/send-credential')
+  expect(made).toEqual(['/place-edits', '/visits', '/entries'])
+  const before = server.sent.length
   await quiet()
-  expect(server.sent).toHaveLength(3)
+  expect(server.sent).toHaveLength(before)
 })
 
 test('a place, a visit or an entry that is refused holds back nothing but itself, and says why', async () => {
@@ -130,7 +146,37 @@ test('a place, a visit or an entry that is refused holds back nothing but itself
   expect(server.sent).toHaveLength(before)
 })
 
-test('what one person said is never sent in another’s name', async () => {
+test('signed out with no signal, nobody is in; what was unsent goes in its own name, and then nothing is left', async () => {
+  await sync.signIn({ email: 'nell@gannet.example', password: 'x' })
+  const sent = await sync.startVisit('unit-0')
+  await quiet()
+  server.reachable = false
+  const visit = await sync.startVisit('unit-1')
+  await sync.say(visit, { kind: 'arrived' })
+  await sync.takePhoto(visit, new Blob(['x']), { of: 'CC1' })
+  await quiet()
+  await sync.signOut()
+  expect(store.getState().session.is).toBe('out')
+  expect(store.getState().places.places).toBeNull()
+  expect(Object.keys(store.getState().visits.visits)).toEqual([visit])
+  expect((await readVisits()).map(({ id }) => id)).not.toContain(sent)
+  // opened anew with a signal, and the server's cookie still good: nobody is let in by it
+  server.reachable = true
+  const [after, empty] = [createAppStore(), server.sent.length]
+  sync = new Sync(after)
+  await sync.open()
+  expect(after.getState().session.is).toBe('out')
+  expect(server.sent.slice(empty)[0]).toMatchObject({ method: 'DELETE', path: '/session' })
+  await quiet()
+  expect(server.of('/entries')).toMatchObject([{ token: 'for nell' }])
+  expect(server.sent.filter(({ path }) => path.startsWith('/photos/'))).toMatchObject([{ token: 'for nell' }])
+  expect(server.sent.at(-1)).toMatchObject({ method: 'DELETE', path: '/send-credential', token: 'for nell' })
+  expect([await readVisits(), await readLog(), await unsentPhotos()]).toEqual([[], [], []])
+})
+
+/** Nell takes a call with no signal and signs out; with one, Odd signs in on the same device. */
+async function handedOver(): Promise<void> {
+  await sync.signIn({ email: 'nell@gannet.example', password: 'x' })
   server.reachable = false
   const visit = await sync.startVisit('unit-1')
   await sync.say(visit, { kind: 'arrived' })
@@ -140,12 +186,21 @@ test('what one person said is never sent in another’s name', async () => {
   server.signedIn = person('odd')
   await sync.signIn({ email: 'odd@gannet.example', password: 'x' })
   await quiet()
-  expect(server.of('/entries')).toEqual([])
-  expect(server.of('/visits')).toEqual([])
+}
+
+test('what one person said is sent in no other’s name, whoever is signed in', async () => {
+  await handedOver()
+  for (const path of ['/visits', '/entries']) expect(server.of(path)).toMatchObject([{ token: 'for nell' }])
+})
+
+test('with nothing to send by, work waits for its person', async () => {
+  server.isFailing = ({ path }) => path === '/send-credential'
+  await handedOver()
+  expect([server.of('/entries'), server.of('/visits')]).toEqual([[], []])
   server.signedIn = person('nell')
   await sync.signIn({ email: 'nell@gannet.example', password: 'x' })
   await quiet()
-  expect(server.of('/entries')).toHaveLength(1)
+  expect(server.of('/entries')).toMatchObject([{ token: null }])
 })
 
 test('another shop’s sign-in does not throw away what this one has not sent', async () => {
@@ -195,6 +250,19 @@ test('a server that was restored is sent again all that was said here, and only 
   expect(server.sent.map(({ path }) => path)).toEqual(['/visits', '/entries'])
   expect(JSON.stringify(server.of('/entries')[0].body)).toContain(said)
   expect(store.getState().visits.logs[visit][0].sent).toBe(true)
+})
+
+test('a server with no room says so, is sent all when it has, and nothing counts as refused', async () => {
+  server.status = 507
+  server.isFailing = ({ path }) => path === '/entries'
+  const visit = await sync.startVisit('unit-1')
+  await sync.say(visit, { kind: 'arrived' })
+  await quiet()
+  const { serverTrouble, logs } = store.getState().visits
+  expect([serverTrouble, logs[visit][0].refused, logs[visit][0].sent]).toEqual(['down', undefined, false])
+  server.isFailing = () => false
+  await quiet()
+  expect(store.getState().visits).toMatchObject({ serverTrouble: '', logs: { [visit]: [{ sent: true }] } })
 })
 
 test('after the application was closed, what was made is sent in the order that it was made in', async () => {

@@ -2,9 +2,9 @@ import type { LinkUse, NewShop } from '@jokulgale/contract/people'
 import { mostEdits } from '@jokulgale/contract/placeEdits'
 import type { Board, DiagramRecord, Places } from '@jokulgale/contract/places'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
-import type { Person, SignIn } from '@jokulgale/contract/session'
+import type { Person, SendCredential, SignIn } from '@jokulgale/contract/session'
 import type { StoredEntry, Visit } from '@jokulgale/contract/visit'
-import { compareClocks, tick, witness, type Clock } from '@jokulgale/core/visit/clock'
+import { tick, witness, type Clock } from '@jokulgale/core/visit/clock'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { FieldChange, PlaceKind } from '@jokulgale/core/places/placeEdit'
 import type { PlaceChange } from '../places/editsOfList'
@@ -21,19 +21,19 @@ import {
 import { signedIn, signedOut } from '../session/sessionSlice'
 import type { PhotoOf } from './photoOf'
 import type { AppStore } from '../store'
-import { entriesKept, reachable, visitKept, visitsForgotten } from '../visit/visitsSlice'
+import { entriesKept, reachable, serverTroubled, visitKept, visitsForgotten } from '../visit/visitsSlice'
 import {
   dropDiagram,
   dropFact,
   dropPlaceEdit,
   forgetAll,
+  keepOnly,
   readDiagrams,
   readFact,
   readLog,
   readPlaceEdits,
   readVisits,
   unsendPhotos,
-  unsentPhotos,
   writeDiagram,
   writeEntries,
   writeFact,
@@ -42,16 +42,14 @@ import {
   writeVisit,
   type KeptDiagram,
   type KeptEntry,
-  type KeptPhoto,
   type KeptPlaceEdit,
-  type KeptVisit,
 } from './device'
 import { keepingAloud } from './keepAloud'
 import { newId } from './newId'
 import { programNow } from './program'
-import { isForGood, NoAnswer, Refused, request, sendPicture } from './request'
+import { Outbox } from './outbox'
+import { NoAnswer, Refused, request } from './request'
 
-const batch = 200
 const retryMs = 15_000
 
 /**
@@ -63,11 +61,14 @@ export class Sync {
   private clock: Clock = { wall: 0, counter: 0, device: 'unnamed' }
   private sending: Promise<void> | null = null
   private again = false
+  private readonly outbox: Outbox
 
   constructor(
     private readonly store: AppStore,
     private readonly aloud = keepingAloud(store),
-  ) {}
+  ) {
+    this.outbox = new Outbox(store)
+  }
 
   /** Shows what the device has, then what the server has. */
   async open(): Promise<void> {
@@ -102,24 +103,34 @@ export class Sync {
       dispatch(signedIn(person))
     }
     window.addEventListener('online', () => {
-      void this.send()
+      void this.endLeftSession().then(() => this.send())
     })
     setInterval(() => {
-      if (this.hasUnsent()) void this.send()
+      void this.outbox.hasUnsent().then((is) => (is ? this.send() : undefined))
     }, retryMs)
+    await this.endLeftSession()
+    // a session that could not be ended lets nobody in again
+    if (!(await readFact('signedOut'))) await this.findWhoIsIn()
+    if (this.store.getState().session.is === 'unknown') dispatch(signedOut())
+    if (this.store.getState().session.is === 'in') await this.refresh()
+    else await this.send()
+  }
+
+  /** Who is signed in, as the server has it; what the device has stays where nobody answers. */
+  private async findWhoIsIn(): Promise<void> {
+    const { dispatch } = this.store
     await this.attempt(async () => {
       const now = await request<Person | null>('GET', '/session')
       if (now) {
         await writeFact('person', now)
         await writeFact('shop', now.shop.id)
         dispatch(signedIn(now))
+        if ((await readFact('sending')) === undefined) await this.askToSend(now)
       } else {
         await dropFact('person')
         dispatch(signedOut())
       }
     })
-    if (this.store.getState().session.is === 'unknown') dispatch(signedOut())
-    if (this.store.getState().session.is === 'in') await this.refresh()
   }
 
   /** Throws Refused or NoAnswer, and where somebody else's work is still on this device. */
@@ -136,7 +147,7 @@ export class Sync {
     const person = await comeIn()
     const before = await this.shopBefore()
     if (before !== null && before !== person.shop.id) {
-      if (this.hasUnsent()) {
+      if (await this.outbox.hasUnsent()) {
         await request('DELETE', '/session')
         throw new Error(
           'Work for another shop is still on this device and has not been sent. Sign in there first, with a signal.',
@@ -148,8 +159,18 @@ export class Sync {
     }
     await writeFact('person', person)
     await writeFact('shop', person.shop.id)
+    await dropFact('signedOut')
     this.store.dispatch(signedIn(person))
+    await this.attempt(() => this.askToSend(person))
     await this.refresh()
+  }
+
+  /** Asks for what lets this device send later, should its person sign out with no signal. */
+  private async askToSend(person: Person): Promise<void> {
+    await dropFact('sending')
+    if (person.role === 'reader') return
+    const { token } = await request<SendCredential>('POST', '/send-credential', {})
+    await writeFact('sending', token)
   }
 
   /** The shop whose work is on this device. */
@@ -157,10 +178,57 @@ export class Sync {
     return (await readFact('shop')) ?? null
   }
 
+  /**
+   * Ends access on this device at once, signal or not. What is sent is forgotten; what is not stays until
+   * it is, by a credential that can do nothing else.
+   */
   async signOut(): Promise<void> {
-    await this.attempt(() => request('DELETE', '/session'))
+    await this.send()
+    const person = this.me()
+    const token = await readFact('sending')
+    if (token !== undefined && (await this.outbox.hasUnsent(person))) {
+      const others = ((await readFact('left')) ?? []).filter((left) => left.person !== person)
+      await writeFact('left', [...others, { person, token }])
+    }
+    await writeFact('signedOut', true)
     await dropFact('person')
+    await dropFact('sending')
     this.store.dispatch(signedOut())
+    await this.forgetWhatIsSent()
+    await this.endLeftSession()
+  }
+
+  /** Ends the session of whoever signed out here with no signal. */
+  private async endLeftSession(): Promise<void> {
+    if (!(await readFact('signedOut'))) return
+    await this.attempt(async () => {
+      await request('DELETE', '/session')
+      await dropFact('signedOut')
+    })
+  }
+
+  /** Leaves on the device, and on the screen, only what is not with the server. */
+  private async forgetWhatIsSent(): Promise<void> {
+    const { visits, logs } = this.store.getState().visits
+    const entries = Object.values(logs)
+      .flat()
+      .filter(({ sent }) => !sent)
+    // an entry's visit stays with it: it says why an entry waits
+    const needed = new Set(entries.map(({ visit }) => visit))
+    const kept = {
+      visits: Object.values(visits).filter(({ id, sent }) => !sent || needed.has(id)),
+      entries,
+      edits: this.edits().filter(({ sent }) => !sent),
+      made: this.made().filter(({ sent }) => !sent),
+    }
+    await keepOnly(kept)
+    const { dispatch } = this.store
+    dispatch(visitsForgotten())
+    dispatch(placesForgotten())
+    for (const visit of kept.visits) dispatch(visitKept(visit))
+    dispatch(entriesKept(kept.entries))
+    for (const diagram of kept.made) dispatch(diagramMade(diagram))
+    for (const edit of kept.edits) dispatch(placeEdited(edit))
   }
 
   /** Sends what is unsent, then fetches the board and the places. */
@@ -205,7 +273,7 @@ export class Sync {
     const own = Object.values(logs)
       .flat()
       .filter(({ by }) => by === this.me())
-    await this.keep(own.map((entry) => ({ ...entry, sent: false })))
+    await this.outbox.keep(own.map((entry) => ({ ...entry, sent: false })))
     await unsendPhotos()
     void this.send()
   }
@@ -230,8 +298,8 @@ export class Sync {
   }
 
   /**
-   * Sends many places, some at a time, with a signal; each request is kept whole or not at all. Throws Refused or
-   * NoAnswer.
+   * Sends many places, some at a time, with a signal; each request is kept whole or not at all. Throws
+   * Refused or NoAnswer.
    */
   async sendPlaces(changes: readonly PlaceChange[]): Promise<void> {
     await this.send()
@@ -325,52 +393,8 @@ export class Sync {
   /** Keeps a picture on the device, and says in the log what it shows. Gives the identity of the entry. */
   async takePhoto(visit: string, image: Blob, shows: PhotoOf): Promise<string> {
     const id = newId()
-    await this.aloud(writePhoto({ id, visit, image, sent: false }))
+    await this.aloud(writePhoto({ id, visit, image, by: this.me(), sent: false }))
     return this.say(visit, { kind: 'photo', photo: id, ...shows })
-  }
-
-  /** Entries that go with the next sending: nobody's are sent in another's name, nor before their visit. */
-  private unsent(): readonly KeptEntry[] {
-    const { logs, visits } = this.store.getState().visits
-    return Object.values(logs)
-      .flat()
-      .filter((entry) => this.isToSend(entry) && visits[entry.visit]?.refused === undefined)
-  }
-
-  private isToSend({ sent, refused, by }: KeptEntry | KeptPlaceEdit | KeptDiagram): boolean {
-    return !sent && refused === undefined && (by === '' || by === this.me())
-  }
-
-  /** In the order that they were made in: a unit is of a site that the server has by then. */
-  private editsToSend = (): readonly KeptPlaceEdit[] =>
-    this.edits()
-      .filter((kept) => this.isToSend(kept))
-      .sort((a, b) => compareClocks(a.clock, b.clock))
-
-  /** Each after the one that it was made from. */
-  private diagramsToSend(): readonly KeptDiagram[] {
-    const left = new Map(this.made().flatMap((kept) => (this.isToSend(kept) ? [[kept.id, kept]] : [])))
-    const ordered: KeptDiagram[] = []
-    const take = (diagram: KeptDiagram | undefined): void => {
-      if (!diagram || !left.delete(diagram.id)) return
-      take(left.get(diagram.follows))
-      ordered.push(diagram)
-    }
-    for (const diagram of [...left.values()]) take(diagram)
-    return ordered
-  }
-
-  private unsentVisits = (): readonly KeptVisit[] =>
-    Object.values(this.store.getState().visits.visits).filter(
-      ({ sent, refused, startedBy }) =>
-        !sent && refused === undefined && (startedBy === '' || startedBy === this.me()),
-    )
-
-  /** Whether anything of anybody's is only on this device. */
-  private hasUnsent(): boolean {
-    const { logs, visits } = this.store.getState().visits
-    const all = [...Object.values(logs).flat(), ...Object.values(visits), ...this.edits(), ...this.made()]
-    return all.some(({ sent, refused }) => !sent && refused === undefined)
   }
 
   /** One sending at a time; what is said meanwhile goes with the next. */
@@ -390,75 +414,25 @@ export class Sync {
   }
 
   private async sendAll(): Promise<void> {
-    for (const diagram of this.diagramsToSend()) await this.sendDiagram(diagram)
-    for (const edit of this.editsToSend()) await this.sendEdit(edit)
-    for (const visit of this.unsentVisits()) await this.sendVisit(visit)
-    for (const photo of await unsentPhotos()) await this.sendPhoto(photo)
-    for (let waiting = this.unsent(); waiting.length > 0; waiting = this.unsent())
-      await this.sendBatch(waiting.slice(0, batch))
-    this.store.dispatch(reachable(true))
+    const person = this.me()
+    if (person !== '') await this.outbox.sendAll({ person })
+    await this.sendForThoseWhoLeft()
   }
 
-  /** What is refused for good keeps its reason, stays on the device, and holds back nothing else. */
-  private async outcomeOf(
-    sending: Promise<unknown>,
-  ): Promise<{ sent: true } | { sent: false; refused: string }> {
-    try {
-      await sending
-      return { sent: true }
-    } catch (error) {
-      if (!isForGood(error)) throw error
-      return { sent: false, refused: error.message }
+  /** Work of people who signed out here with some of it unsent: once all has gone, so does what let it go. */
+  private async sendForThoseWhoLeft(): Promise<void> {
+    for (const { person, token } of (await readFact('left')) ?? []) {
+      try {
+        await this.outbox.sendAll({ person, token })
+        await request('DELETE', '/send-credential', undefined, token)
+      } catch (error) {
+        // it has ended or run out: the work waits here until they sign in
+        if (!(error instanceof Refused && error.status === 401)) throw error
+      }
+      const others = ((await readFact('left')) ?? []).filter((left) => left.person !== person)
+      await writeFact('left', others)
+      if (this.me() === '') await this.forgetWhatIsSent()
     }
-  }
-
-  private async sendDiagram({ by, ...diagram }: KeptDiagram): Promise<void> {
-    const { id, ladder, follows, why } = diagram
-    const outcome = await this.outcomeOf(request('POST', '/diagrams', { id, ladder, follows, why }))
-    const after = { ...diagram, by, ...outcome }
-    await writeDiagram(after)
-    this.store.dispatch(diagramMade(after))
-  }
-
-  private async sendEdit(edit: KeptPlaceEdit): Promise<void> {
-    const { id, of, place, clock, changes } = edit
-    const sending = request('POST', '/place-edits', { edits: [{ id, of, place, clock, changes }] })
-    const after = { ...edit, ...(await this.outcomeOf(sending)) }
-    await writePlaceEdit(after)
-    this.store.dispatch(placeEdited(after))
-  }
-
-  private async sendVisit(visit: KeptVisit): Promise<void> {
-    const { id, unit, diagram } = visit
-    const body = { id, unit, ...(diagram ? { diagram } : {}) }
-    const after = { ...visit, ...(await this.outcomeOf(request('POST', '/visits', body))) }
-    await writeVisit(after)
-    this.store.dispatch(visitKept(after))
-  }
-
-  private async sendPhoto(photo: KeptPhoto): Promise<void> {
-    // a picture that the server will never take stays on the device, with the reason
-    const sending = sendPicture(`/photos/${photo.id}?visit=${photo.visit}`, photo.image)
-    await writePhoto({ ...photo, ...(await this.outcomeOf(sending)) })
-  }
-
-  private async sendBatch(entries: readonly KeptEntry[]): Promise<void> {
-    try {
-      await request('POST', '/entries', {
-        entries: entries.map(({ id, visit, clock, body }) => ({ id, visit, clock, body })),
-      })
-      await this.keep(entries.map((entry) => ({ ...entry, sent: true })))
-    } catch (error) {
-      if (!isForGood(error)) throw error
-      // one entry that the server will never take must not hold back the others
-      if (entries.length > 1) for (const entry of entries) await this.sendBatch([entry])
-      else await this.keep(entries.map((entry) => ({ ...entry, refused: error.message })))
-    }
-  }
-
-  private async keep(entries: readonly KeptEntry[]): Promise<void> {
-    await writeEntries(entries)
-    this.store.dispatch(entriesKept(entries))
   }
 
   /**
@@ -473,7 +447,9 @@ export class Sync {
       else if (error instanceof Refused && error.status === 401) {
         await dropFact('person')
         this.store.dispatch(signedOut())
-      } else if (!(error instanceof Refused)) throw error
+      } else if (error instanceof Refused && error.status === 507)
+        this.store.dispatch(serverTroubled(error.problem.error))
+      else if (!(error instanceof Refused)) throw error
     }
   }
 }

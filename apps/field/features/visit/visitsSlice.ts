@@ -8,9 +8,11 @@ interface VisitsState {
   readonly online: boolean
   /** What the device could not keep, in words; empty while it keeps everything. */
   readonly cannotKeep: string
+  /** Why the server takes nothing just now, in its words; empty while it does. */
+  readonly serverTrouble: string
 }
 
-const initialState: VisitsState = { visits: {}, logs: {}, online: true, cannotKeep: '' }
+const initialState: VisitsState = { visits: {}, logs: {}, online: true, cannotKeep: '', serverTrouble: '' }
 
 /** Visits and their logs as this device has them; entries are only ever added, or marked as sent. */
 export const visitsSlice = createSlice({
@@ -31,6 +33,10 @@ export const visitsSlice = createSlice({
     },
     reachable: (state, { payload }: PayloadAction<boolean>) => {
       state.online = payload
+      state.serverTrouble = ''
+    },
+    serverTroubled: (state, { payload }: PayloadAction<string>) => {
+      state.serverTrouble = payload
     },
     deviceKept: (state, { payload }: PayloadAction<string>) => {
       state.cannotKeep = payload
@@ -39,4 +45,5 @@ export const visitsSlice = createSlice({
   },
 })
 
-export const { visitKept, entriesKept, reachable, deviceKept, visitsForgotten } = visitsSlice.actions
+export const { visitKept, entriesKept, reachable, deviceKept, serverTroubled, visitsForgotten } =
+  visitsSlice.actions
