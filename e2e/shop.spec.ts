@@ -119,6 +119,8 @@ test('a site, a unit and a call made with no signal are on the server when it re
   await hand.press('Add the unit')
   await hand.press('Take a call on this unit')
   await page.getByRole('button', { name: /^No / }).first().click()
+  // the call is on the device once its visit is open
+  await expect(page.getByRole('button', { name: 'I am here: start' })).toBeVisible()
   await page.reload()
   await context.setOffline(false)
   await expect(async () => {
