@@ -37,7 +37,7 @@ export const changeover = benchTool({
             },
           }
     }),
-  find: ({ outdoor, outdoorHumidity, returnAir, returnHumidity, dryBulbLimit = 75, altitude = 0 }) => {
+  find: ({ outdoor, outdoorHumidity, returnAir, returnHumidity, dryBulbLimit = 75, altitude = 0 }, units) => {
     const outside = enthalpyBtuPerPound(outdoor, outdoorHumidity, altitude)
     const inside = enthalpyBtuPerPound(returnAir, returnHumidity, altitude)
     // the fixed enthalpy of energy codes: air of 75 °F and 50 %
@@ -57,6 +57,7 @@ export const changeover = benchTool({
           { words: 'return', fahrenheit: returnAir, percent: returnHumidity },
         ],
         altitude,
+        units,
       ),
       words:
         open === 4

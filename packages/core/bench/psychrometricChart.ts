@@ -1,3 +1,4 @@
+import { unitShown, valueShown, type DisplayUnits } from '../physics/displayUnits'
 import { humidityRatio } from '../physics/psychrometrics'
 import type { Picture, PicturePoint } from './picture'
 
@@ -14,22 +15,24 @@ const curvesAt = [100, 60, 20] as const
 export function psychrometricChart(
   points: readonly { readonly words: string; readonly fahrenheit: number; readonly percent: number }[],
   altitude: number,
+  units: DisplayUnits,
 ): Picture {
+  const across = (fahrenheit: number): number => valueShown(fahrenheit, '°F', units)
   const temperatures = Array.from({ length: 31 }, (_, k) => coldest + ((hottest - coldest) * k) / 30)
   return {
     is: 'chart',
     words: 'Moist air: temperature, water in it, relative humidity',
-    across: { words: '°F', least: coldest, most: hottest },
+    across: { words: unitShown('°F', units), least: across(coldest), most: across(hottest) },
     up: { words: 'water in the air, lb/lb', least: 0, most: wettest },
     curves: curvesAt.map((percent) => ({
       words: `${percent} %`,
       points: temperatures
-        .map((fahrenheit) => [fahrenheit, humidityRatio(fahrenheit, percent, altitude)] as const)
+        .map((fahrenheit) => [across(fahrenheit), humidityRatio(fahrenheit, percent, altitude)] as const)
         .filter(([, ratio]) => ratio <= wettest),
     })),
     points: points.map(({ words, fahrenheit, percent }): PicturePoint => ({
       words,
-      at: [fahrenheit, humidityRatio(fahrenheit, percent, altitude)],
+      at: [across(fahrenheit), humidityRatio(fahrenheit, percent, altitude)],
     })),
   }
 }

@@ -1,3 +1,4 @@
+import { valueWords } from '../physics/displayUnits'
 import { fahrenheit, ohms } from './inputs'
 import { atParts } from './unitPlaces'
 import { benchTool, percent, shown } from './tool'
@@ -33,11 +34,11 @@ export const windingOhms = benchTool({
           }
         : null
     }),
-  find: ({ ohms12, ohms23, ohms31, winding = roomFahrenheit }) => {
+  find: ({ ohms12, ohms23, ohms31, winding = roomFahrenheit }, units) => {
     const legs = [ohms12, ohms23, ohms31]
     const atRoom = legs.map((value) => value / (1 + copperPerDegree * (winding - roomFahrenheit)))
     const lines = ['T1–T2', 'T2–T3', 'T3–T1'].map((what, k) => ({
-      what: `${what} at ${roomFahrenheit} °F`,
+      what: `${what} at ${valueWords(roomFahrenheit, '°F', units)}`,
       value: shown(atRoom[k], 'Ω', 2),
     }))
     const open = legs.filter((value) => value === Infinity).length

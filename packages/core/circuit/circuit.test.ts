@@ -64,6 +64,11 @@ describe.each(eachCall)('%s in %s', (id, call) => {
         circuit.wantsIn(settled, settled.states, settled.overrides).size > 0
       )
         throw new Error(`${fault.id}: called at rest too early`)
+      // what does not rest goes on from each of its states to another
+      expect(circuit.cycle(settled).length > 0).toBe(settled.oscillates)
+      for (const passing of circuit.cycle(settled))
+        if (circuit.wantsIn(passing, passing.states, passing.overrides).size === 0)
+          throw new Error(`${fault.id}: rests in its cycle`)
       // every third node, other ones for each fault: what is no number spreads
       for (let node = k % 3; node < circuit.network.earthNode; node += 3) {
         settled.ac.volts(node, circuit.network.earthNode, out)

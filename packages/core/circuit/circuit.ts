@@ -87,8 +87,22 @@ export class Circuit {
     const overrides = resolveEffects(this.network, effectsDuring(effects, this.situation.call))
     const states = this.healthy.states.map((state, link) => overrides.held.get(link) ?? state)
     const touched = new Set([...overrides.rows.keys(), ...overrides.held.keys()])
+    return this.standingStill(states, overrides, touched)
+  }
+
+  /** The states that a circuit goes through which does not come to rest, each as if it stood still there. */
+  cycle({ cycle, overrides, touched }: Settled): readonly Settled[] {
+    return cycle.map((states) => this.standingStill(states, overrides, touched))
+  }
+
+  private standingStill(
+    states: readonly string[],
+    overrides: Overrides,
+    touched: ReadonlySet<number>,
+  ): Settled {
     const solved = this.solveStates(states, overrides)
-    return { ...solved, states, overrides, touched, oscillates: false, rounds: 0, circuit: this }
+    const rest = { oscillates: false, cycle: [], rounds: 0 }
+    return { ...solved, ...rest, states, overrides, touched, circuit: this }
   }
 
   /** The circuit with every link in a given state, whatever the parts would make of it. */

@@ -27,6 +27,8 @@ export interface Settlement {
   readonly states: readonly string[]
   /** The states never come to rest: they repeat. */
   readonly oscillates: boolean
+  /** The states that it then goes through, in turn; none where it rests. */
+  readonly cycle: readonly (readonly string[])[]
   /** Rounds of solving until nothing changed. */
   readonly rounds: number
   readonly overrides: Overrides
@@ -118,7 +120,8 @@ export class Settling {
 
   settle(overrides: Overrides): Settlement {
     const { states, touched } = this.beginning(overrides)
-    const seen = new Set<string>()
+    const seen = new Map<string, number>()
+    const passed: (readonly string[])[] = []
     let base: Base | undefined = this.bases[0]
     let ground: Ground = base ?? this.ac
     for (let round = 1; ; round++) {
@@ -145,13 +148,25 @@ export class Settling {
           noteFarState(this.farStates, states, touched)
         )
           this.addBase(states, overrides)
-        return this.settlement(ground, changes, direct, states, false, round, overrides, touched)
+        return this.settlement(ground, changes, direct, states, [], round, overrides, touched)
       }
       const signature =
         round > startingRounds + 2 ? [...touched].map((link) => `${link}${states[link]}`).join() : ''
-      if (round >= maximumRounds || (signature !== '' && seen.has(signature)))
-        return this.settlement(ground, changes, direct, before, true, round, overrides, touched)
-      if (signature !== '') seen.add(signature)
+      const cycleFrom = seen.get(signature)
+      if (round >= maximumRounds || cycleFrom !== undefined)
+        return this.settlement(
+          ground,
+          changes,
+          direct,
+          before,
+          passed.slice(cycleFrom),
+          round,
+          overrides,
+          touched,
+        )
+      if (signature === '') continue
+      seen.set(signature, passed.length)
+      passed.push(states.slice())
     }
   }
 
@@ -238,7 +253,7 @@ export class Settling {
     changes: readonly Change[],
     direct: readonly Change[],
     states: readonly string[],
-    oscillates: boolean,
+    cycle: Settlement['cycle'],
     rounds: number,
     overrides: Overrides,
     touched: ReadonlySet<number>,
@@ -247,7 +262,8 @@ export class Settling {
       ac: new Variation(factored, changes),
       dc: this.direct.variation(direct),
       states,
-      oscillates,
+      oscillates: cycle.length > 0,
+      cycle,
       rounds,
       overrides,
       touched,

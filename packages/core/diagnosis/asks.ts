@@ -4,7 +4,7 @@ import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
 import type { ConditionStep, Deed, LookStep, Outcome, ReadingStep, Step, WaitStep } from './steps'
-import { conditionNamed } from '../visit/conditionWords'
+import { conditionNamed, spanWords, type ConditionSpan } from '../visit/conditionWords'
 import { seenWords } from '../parts/lookVocabulary'
 import { meterWords, oddsWords } from './words'
 
@@ -43,6 +43,16 @@ export interface ConditionAsk extends AskFacts {
   readonly caution: string
 }
 
+/** What may come of a step, and what it would mean. */
+export interface AskOutcome {
+  /** In the units that values are kept in. */
+  readonly shows: string
+  /** Of a condition, where it lies: whoever shows it says it in the units of the device. */
+  readonly span?: ConditionSpan
+  readonly means: string
+  readonly odds: string
+}
+
 interface AskFacts {
   readonly zone: string
   readonly call: string
@@ -51,7 +61,7 @@ interface AskFacts {
   /** What is read or seen if all is well. */
   readonly healthy: string
   readonly reason: string
-  readonly outcomes: readonly { readonly shows: string; readonly means: string; readonly odds: string }[]
+  readonly outcomes: readonly AskOutcome[]
   /** What to do first, and undo after. */
   readonly deed: (Deed & { readonly words: string; readonly caution: string }) | null
 }
@@ -140,7 +150,13 @@ const conditionReasons = {
 function conditionAsk(diagnosis: Diagnosis, step: ConditionStep): ConditionAsk {
   const { words, unit, caution } = conditionNamed(step.of)
   return {
-    ...factsOf(diagnosis, step, '', ({ seen }) => (seen ? `${seen} ${unit}` : 'As the call assumes'), null),
+    ...factsOf(
+      diagnosis,
+      step,
+      '',
+      ({ span }) => (span ? spanWords(step.of, span) : 'As the call assumes'),
+      null,
+    ),
     do: 'condition',
     of: step.of,
     ofWords: words,
@@ -173,6 +189,7 @@ function factsOf(
       .slice(0, 4)
       .map((outcome) => ({
         shows: shows(outcome),
+        ...(outcome.span ? { span: outcome.span } : {}),
         odds: oddsWords(outcome.probability),
         means: meaning(
           outcome.hypotheses

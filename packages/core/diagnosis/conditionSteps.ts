@@ -1,7 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
 import { isSurrounding } from '../parts/surroundings'
-import { measuredConditions } from '../visit/conditionWords'
+import { measuredConditions, type ConditionSpan } from '../visit/conditionWords'
 import { looksAsHealthy, readsAsHealthy, unmeasured } from './otherSurroundings'
 import { outcomeBits, partitionBySaying } from './outcomes'
 import { situationIn, type Search } from './proposals'
@@ -56,20 +56,31 @@ export function turnsOn(search: Search, step: ReadingStep | LookStep, condition:
   return share >= turnsFrom
 }
 
-/** Suspects grouped by what they say of a condition; those that say nothing of it are one group. */
-const outcomesOf = ({ model, which, belief }: Search, condition: string): readonly Outcome[] =>
-  partitionBySaying(
-    belief,
-    which,
-    (h) => model.hypotheses[h].faults.flatMap((fault) => saidOf(fault, condition))[0] ?? '',
-  )
+/** Suspects grouped by where they have a condition lie; those that say nothing of it are one group. */
+function outcomesOf({ model, which, belief }: Search, condition: string): readonly Outcome[] {
+  const spans = new Map<string, ConditionSpan>()
+  const spanOf = (h: number): string => {
+    const [span] = model.hypotheses[h].faults.flatMap((fault) => spanUnder(fault, condition))
+    const name = JSON.stringify(span ?? null)
+    if (span) spans.set(name, span)
+    return name
+  }
+  return partitionBySaying(belief, which, spanOf).map(({ seen = '', ...outcome }): Outcome => {
+    const span = spans.get(seen)
+    return span ? { ...outcome, span } : outcome
+  })
+}
 
-/** What a fault has a condition be, in words; nothing where it says nothing of it. */
-function saidOf({ class: sort, of, id, when }: Fault, condition: string): readonly string[] {
-  if (sort === 'surroundings' && of === condition)
-    return [id.slice(id.indexOf(':') + 1).replace('..', ' to ')]
-  if (when?.of !== condition) return []
-  return [when.below === undefined ? `above ${when.above ?? 0}` : `below ${when.below}`]
+/** Where a fault has a condition lie; nothing where it says nothing of it. */
+function spanUnder({ class: sort, of, id, when }: Fault, condition: string): readonly ConditionSpan[] {
+  if (sort === 'surroundings' && of === condition) {
+    const [above, below] = id
+      .slice(id.indexOf(':') + 1)
+      .split('..')
+      .map(Number)
+    return [{ above, below }]
+  }
+  return when?.of === condition ? [{ above: when.above, below: when.below }] : []
 }
 
 /**

@@ -1,6 +1,14 @@
 import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
 import { glanceOf } from '../circuit/glance'
-import { clampAmps, MeterSweep, nodeOf, valueBetween, voltsBetween, wireLink } from '../circuit/meter'
+import {
+  clampAmps,
+  MeterSweep,
+  meterValue,
+  nodeOf,
+  valueBetween,
+  voltsBetween,
+  wireLink,
+} from '../circuit/meter'
 import type { LeadMeter, Meter } from '../circuit/meters'
 import type { Part } from '../diagram/diagram'
 import type { Clearing, Effect, Fault } from '../parts/effect'
@@ -74,6 +82,7 @@ export class SituationModel {
   private readonly knownTrips: (readonly Trip[] | undefined)[] = []
   private slowParts: readonly SlowPart[] | null = null
   private heating: readonly { readonly link: number; readonly amps: number }[] | null = null
+  private readonly cycles = new WeakMap<Settled, readonly Settled[]>()
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
 
   /** `done` are effects of something that is done on top for a moment. */
@@ -172,6 +181,18 @@ export class SituationModel {
     }
     for (const h of asked) done[h] = 1
     return values
+  }
+
+  /** What the meter would show in each of the states that a circuit goes through which does not come to rest. */
+  predictInCycle(meter: Meter, from: string, to: string, hypothesis: number): readonly (number | null)[] {
+    const settled = this.settle(hypothesis)
+    return settled.oscillates ? this.cycleOf(settled).map((state) => meterValue(state, meter, from, to)) : []
+  }
+
+  private cycleOf(settled: Settled): readonly Settled[] {
+    const known = this.cycles.get(settled) ?? this.circuit.cycle(settled)
+    this.cycles.set(settled, known)
+    return known
   }
 
   /** By hypothesis, of the volts predicted between two points: 1 where nothing firm feeds them. */

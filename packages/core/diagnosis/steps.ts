@@ -1,3 +1,4 @@
+import type { ConditionSpan } from '../visit/conditionWords'
 import type { ActionVerb } from '../visit/entry'
 import type { Candidate } from './candidates'
 import type { Predictions } from './situationModel'
@@ -9,6 +10,8 @@ export interface Outcome {
   readonly value: number | null
   /** What is seen, of a look. */
   readonly seen?: string
+  /** Where a condition lies; none where its suspects say nothing of it. */
+  readonly span?: ConditionSpan
   readonly probability: number
   /** Hypothesis numbers, most probable first. */
   readonly hypotheses: readonly number[]

@@ -57,8 +57,16 @@ export interface Foretold {
   readonly values: Predictions
   /** By version, of volts: 1 where nothing firm feeds the two points; null of any other reading. */
   readonly floats: Uint8Array | null
-  /** Density of the reading on a circuit that will not rest; null where it rests. */
-  readonly moving: (version: number) => number | null
+  /** How the reading moves on a circuit that will not rest; null where it stands still all the same. */
+  readonly moving: (version: number) => Moving | null
+}
+
+/** A reading between two points at which a circuit that will not rest does not rest. */
+export interface Moving {
+  /** What it is in each of the states that the circuit goes through. */
+  readonly values: readonly (number | null)[]
+  /** Density of anything at all: a contact that buzzes is in no state for long. */
+  readonly density: number
 }
 
 /** What a reading says under a track: how probable it is, and what the track has learned from it. */
@@ -79,9 +87,18 @@ const learnsFrom = 1
 /** How probable a reading is in a state, and the value that explains it best. */
 interface Explained {
   readonly chance: number
-  readonly predicted: number | null
+  /** Null where nothing is learned from it. */
+  readonly predicted: Predicted | null
   readonly good: number
 }
+
+/** A value by the drawing, and its variance where a state leaves it open. */
+interface Predicted {
+  readonly value: number
+  readonly variance: number
+}
+
+const exactly = (value: number | null): Predicted | null => (value === null ? null : { value, variance: 0 })
 
 /** The reading under one of several states, weighted; what explains it best teaches the factors. */
 export function tell(reading: Weighable, factors: Factors, met: readonly Met[], foretold: Foretold): Told {
@@ -119,17 +136,19 @@ function explainedByState(
 ): Explained {
   const { meter, value } = reading
   const predicted = readingOf(foretold.values[version])
+  const chanceOf = (good: number): number =>
+    (1 - blunderChance) * good + blundered(reading, predicted, sharing)
+  const moving = foretold.moving(version)
+  if (moving) {
+    const explained = explainedMoving(reading, moving, sharing)
+    return { ...explained, chance: chanceOf(explained.good) }
+  }
   const exact = isIntoElectronics(reading, [predicted])
     ? electronicDensity(value)
     : goodDensity(meter, value, predicted, sharing)
-  const loose =
-    foretold.moving(version) ?? floating(reading, predicted, foretold.floats?.[version] === 1, sharing)
+  const loose = floating(reading, predicted, foretold.floats?.[version] === 1, sharing)
   const good = loose === null ? exact : (exact + loose) / 2
-  return {
-    chance: (1 - blunderChance) * good + blundered(reading, predicted, sharing),
-    predicted: loose === null ? predicted : null,
-    good,
-  }
+  return { chance: chanceOf(good), predicted: loose === null ? exactly(predicted) : null, good }
 }
 
 /**
@@ -142,6 +161,31 @@ const floating = (
   floats: boolean,
   sharing: Sharing,
 ): number | null => (floats && volts !== null ? densityBetween(meter, value, 0, 2 * volts, sharing) : null)
+
+/** How readings on a circuit that will not rest fall: in one of its states, between them, anywhere. */
+const movingShares = { inAState: 0.5, between: 0.4, anywhere: 0.1 } as const
+
+/** A reading on a circuit that will not rest; what it teaches is of the state that it was most likely taken in. */
+function explainedMoving(
+  { meter, value }: Weighable,
+  { values, density }: Moving,
+  sharing: Sharing,
+): Pick<Explained, 'good' | 'predicted'> {
+  const densities = values.map((each) => goodDensity(meter, value, each, sharing))
+  const known = values.filter((each) => each !== null)
+  const inAState = movingShares.inAState * mean(densities)
+  const elsewhere =
+    movingShares.between * densityBetween(meter, value, Math.min(...known), Math.max(...known), sharing) +
+    movingShares.anywhere * density
+  const likeliest = densities.indexOf(Math.max(...densities))
+  return {
+    good: inAState + elsewhere,
+    predicted: inAState > elsewhere ? exactly(values[likeliest]) : null,
+  }
+}
+
+const mean = (densities: readonly number[]): number =>
+  densities.reduce((sum, each) => sum + each, 0) / densities.length
 
 /** Mean density of a reading that may lie anywhere between each two values in a row. */
 const meanBetween = (
@@ -172,25 +216,24 @@ function explainedByRange(
       (nothingLeft / 2) *
         (densityBetween(meter, value, 0, dead, sharing) + goodDensity(meter, value, 0, sharing))
     : range
-  const loose = foretold.moving(versions[0])
-  const good = loose === null ? steady : (steady + loose) / 2
+  const moving = foretold.moving(versions[0])
+  const good = moving ? (steady + explainedMoving(reading, moving, sharing).good) / 2 : steady
   return {
     chance: (1 - blunderChance) * good + blundered(reading, dead, sharing),
-    predicted: hasCollapsed || loose !== null ? null : middleOf(meter, values, sharing),
+    predicted: hasCollapsed || moving ? null : middleOf(meter, values),
     good,
   }
 }
 
 /**
- * What all resistances of a fault predict alike, within a reading's own spread: it teaches the factors as any other
- * prediction does. Null where its resistance, which nobody knows, tells on this reading.
+ * What all resistances of a fault predict together: the middle, and the variance of something spread evenly
+ * between its ends. It teaches the factors the less, the more its resistance, which nobody knows, tells.
  */
-function middleOf(meter: Meter, values: readonly (number | null)[], coarse: Coarseness): number | null {
+function middleOf(meter: Meter, values: readonly (number | null)[]): Predicted | null {
   const known = values.filter((value) => value !== null)
   if (meter === 'ohms' || known.length < values.length) return null
   const [low, high] = [Math.min(...known), Math.max(...known)]
-  const middle = (low + high) / 2
-  return high - low < Math.sqrt(ownVariance(meter, middle, coarse)) ? middle : null
+  return { value: (low + high) / 2, variance: (high - low) ** 2 / 12 }
 }
 
 /** Factors after a reading; nothing is learned of a dead wire, nor from what is likelier a blunder. */
@@ -198,8 +241,9 @@ function learned({ meter, value, coarse, terms }: Weighable, factors: Factors, b
   const { predicted, good, chance } = best
   if (meter === 'ohms' || terms.length === 0 || value === null || predicted === null) return factors
   const isBlunder = good < learnsFrom * (chance - (1 - blunderChance) * good)
-  if (isBlunder || Math.abs(predicted) < 1e-3) return factors
+  if (isBlunder || Math.abs(predicted.value) < 1e-3) return factors
   const after = factors.clone()
-  after.learn(terms, predicted, value, ownVariance(meter, predicted, coarse))
+  const variance = ownVariance(meter, predicted.value, coarse) + predicted.variance
+  after.learn(terms, predicted.value, value, variance)
   return after
 }

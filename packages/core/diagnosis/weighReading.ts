@@ -3,6 +3,7 @@ import type { Evidence } from '../visit/evidence'
 import { stays, whetherThere } from './comesAndGoes'
 import { Factors } from './factors'
 import { notDrawn } from './hypothesis'
+import { spreadsApart } from './likelihood'
 import type { Met, Moment } from './moment'
 import { notDrawnChance } from './notDrawn'
 import { elsewhereOf, readsAsHealthy } from './otherSurroundings'
@@ -10,13 +11,16 @@ import type { UnitModel } from './predictor'
 import { factorsOf } from './scaling'
 import type { SituationModel } from './situationModel'
 import { inSurroundings } from './trackInSurroundings'
-import { tell, type Track, type Weighable, type Weigher } from './tracks'
+import { tell, type Moving, type Track, type Weighable, type Weigher } from './tracks'
 import { coarsenessOf } from './typed'
 
 type Reading = Extract<Evidence, { readonly kind: 'reading' }>
 
 /** Share of its healthy volts below which a supply that is shorted has collapsed. */
 const collapsedShare = 0.5
+
+/** Spreads of a good reading within which the states of a circuit that will not rest read alike. */
+const standsStillWithin = 0.5
 
 /** What a reading makes of a track. */
 export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment, homeCall: string): Weigher {
@@ -33,7 +37,12 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
   }
   const leadOff = meter === 'ohms' ? withLeadOff(model, situation, from, to) : null
   const density = movingDensity(piece, situation)
-  const moving = (version: number): number | null => (situation.settle(version).oscillates ? density : null)
+  const moving = (version: number): Moving | null => {
+    // with the power off nothing moves
+    const values = meter === 'ohms' ? [] : situation.predictInCycle(meter, from, to, version)
+    const moves = values.some((each) => spreadsApart(meter, each, values[0]) > standsStillWithin)
+    return moves ? { values, density } : null
+  }
   const under = (met: readonly Met[], { factors }: Pick<Track, 'factors'>) => {
     const versions = met.flatMap((state) => state.versions)
     const values = situation.predict(meter, from, to, versions)

@@ -26,6 +26,28 @@ test('a circuit that will not rest may read anything, and so explains no one rea
   }
 })
 
+test('where a circuit that will not rest stands still all the same, a reading tells as much as on any other', () => {
+  const diagram = builtInUnit('air-handler-heat')
+  const standing = atArrival(diagram, 'heat2')
+  const chances = (entries: readonly EntryBody[]) => {
+    const { model, belief } = judge(diagram, { complaint: 'no-heat', entries })
+    const of = (id: string): number => model.hypotheses.findIndex((hypothesis) => hypothesis.id === id)
+    return {
+      model,
+      of,
+      ratio: belief.probability[of('BR:pole3-burnt')] / belief.probability[of('PM:contact-open')],
+    }
+  }
+  const call: EntryBody = { kind: 'call', call: 'heat2' }
+  const low: EntryBody = { kind: 'reading', meter: 'volts', from: 'XF.S1', to: 'XF.S2', value: 25.4 }
+  const { model, of, ratio } = chances([call])
+  const situation = model.situation(standing)
+  expect(situation.settle(of('BR:pole3-burnt')).oscillates).toBe(true)
+  const after = chances([call, low, low, low]).ratio
+  expect(after / ratio).toBeGreaterThan(0.7)
+  expect(after / ratio).toBeLessThan(1.4)
+})
+
 test('logs that go on from one another in different ways are each weighed whole, pairs of faults included', () => {
   const diagram = builtInUnit('fan-coil-two-pipe')
   const random = seeded(1)

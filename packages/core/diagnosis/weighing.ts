@@ -321,7 +321,8 @@ function dropOutChance(
 ): number {
   const falls = ({ from, to }: DropPoint): boolean => {
     const predicted = situation.predict('volts', from, to, [0, ...which])
-    return situation.settle(h).oscillates || predicted[h] < 0.6 * predicted[0]
+    const passed = [predicted[h], ...situation.predictInCycle('volts', from, to, h)]
+    return passed.some((volts) => volts !== null && volts < 0.6 * predicted[0])
   }
   const right = fell.filter(falls).length + held.filter((channel) => !falls(channel)).length
   const wrong = fell.length + held.length - right

@@ -1,5 +1,5 @@
 import type { Condition } from '../parts/kind'
-import { usualUnits, valueWords } from '../physics/displayUnits'
+import { unitShown, usualUnits, valueShown, valueWords } from '../physics/displayUnits'
 
 /** A condition that can be measured, as one says it. */
 export interface ConditionWords {
@@ -54,4 +54,19 @@ export const conditionNamed = (of: string): Pick<ConditionWords, 'words' | 'unit
 export function conditionWords(of: string, value: number, units = usualUnits): string {
   const { words, unit } = conditionNamed(of)
   return `${words} ${valueWords(value, unit, units)}`
+}
+
+/** Between which values a condition lies; an end that is left out is open. */
+export interface ConditionSpan {
+  readonly above?: number
+  readonly below?: number
+}
+
+/** A stretch of a condition: “50 to 75 °F”, “above 190 °F”. */
+export function spanWords(of: string, { above, below }: ConditionSpan, units = usualUnits): string {
+  const { unit } = conditionNamed(of)
+  const shown = [above, below].map((end) => (end === undefined ? null : valueShown(end, unit, units)))
+  const [from, to] = shown
+  const words = from === null ? `below ${to}` : to === null ? `above ${from}` : `${from} to ${to}`
+  return `${words} ${unitShown(unit, units)}`.trim()
 }

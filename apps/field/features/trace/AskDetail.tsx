@@ -1,6 +1,7 @@
 import { View } from 'react-native'
 import type { Ask, LookAsk } from '@jokulgale/core/diagnosis/briefing'
 import { schools, schoolWords, type School } from '@jokulgale/core/diagnosis/schools'
+import { spanWords } from '@jokulgale/core/visit/conditionWords'
 import { Chips } from '../../ui/Chips'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
@@ -8,6 +9,7 @@ import { Sheet } from '../../ui/Sheet'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
+import { useUnits } from '../units/useUnits'
 import { BenchPress } from '../visit/BenchPress'
 import type { OpenVisit } from '../visit/useVisit'
 import { AskWords } from './AskWords'
@@ -46,6 +48,7 @@ export function AskDetail({
   onSee,
   onDo,
 }: AskDetailProps) {
+  const units = useUnits()
   const [first, ...others] = asks
   return (
     <Sheet title="Next step" open={open} onClose={onClose}>
@@ -55,9 +58,11 @@ export function AskDetail({
           {first.reason}
         </Words>
       ) : null}
-      {first?.outcomes.map(({ shows, means, odds }) => (
+      {first?.outcomes.map(({ shows, span, means, odds }) => (
         <View key={shows}>
-          <Words strong>{`${shows} · ${odds}`}</Words>
+          <Words strong>
+            {`${span && first.do === 'condition' ? spanWords(first.of, span, units) : shows} · ${odds}`}
+          </Words>
           <Words size="small" quiet>
             {means}
           </Words>
