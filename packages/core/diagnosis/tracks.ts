@@ -167,21 +167,33 @@ const movingShares = { inAState: 0.5, between: 0.4, anywhere: 0.1 } as const
 
 /** A reading on a circuit that will not rest; what it teaches is of the state that it was most likely taken in. */
 function explainedMoving(
-  { meter, value }: Weighable,
-  { values, density }: Moving,
+  reading: Weighable,
+  moving: Moving,
   sharing: Sharing,
 ): Pick<Explained, 'good' | 'predicted'> {
-  const densities = values.map((each) => goodDensity(meter, value, each, sharing))
-  const known = values.filter((each) => each !== null)
+  const { meter, value } = reading
+  const densities = moving.values.map((each) => goodDensity(meter, value, each, sharing))
   const inAState = movingShares.inAState * mean(densities)
-  const elsewhere =
-    movingShares.between * densityBetween(meter, value, Math.min(...known), Math.max(...known), sharing) +
-    movingShares.anywhere * density
+  const elsewhere = densityInMotion(reading, moving, sharing)
   const likeliest = densities.indexOf(Math.max(...densities))
   return {
     good: inAState + elsewhere,
-    predicted: inAState > elsewhere ? exactly(values[likeliest]) : null,
+    predicted: inAState > elsewhere ? exactly(moving.values[likeliest]) : null,
   }
+}
+
+/** Its density while none of the states stands long enough to be read. */
+function densityInMotion({ meter, value }: Weighable, moving: Moving, sharing: Sharing): number {
+  const [low, high] = endsOf(moving.values)
+  return (
+    movingShares.between * densityBetween(meter, value, low, high, sharing) +
+    movingShares.anywhere * moving.density
+  )
+}
+
+const endsOf = (values: readonly (number | null)[]): readonly [number, number] => {
+  const known = values.filter((value) => value !== null)
+  return [Math.min(...known), Math.max(...known)]
 }
 
 const mean = (densities: readonly number[]): number =>
@@ -204,25 +216,44 @@ function explainedByRange(
   foretold: Foretold,
   sharing: Sharing,
 ): Explained {
-  const { meter, value, collapsedBelow } = reading
+  const { meter } = reading
   const values = versions.map((version) => readingOf(foretold.values[version]))
+  const moving = versions.map(foretold.moving)
+  const motions = moving.filter((each) => each !== null)
+  // a unit that starts over and over is met as far down as it goes, or as far up
+  const ends = moving.map((each, k) => (each ? endsOf(each.values) : ([values[k], values[k]] as const)))
+  const met = (end: 0 | 1): number =>
+    densityResting(
+      reading,
+      ends.map((both) => both[end]),
+      sharing,
+    )
+  const inAState = motions.length === 0 ? met(0) : (met(0) + met(1)) / 2
+  const inMotion = motions.reduce((sum, each) => sum + densityInMotion(reading, each, sharing), 0)
+  const moved = (motions.length / versions.length) * (1 - movingShares.inAState)
+  const good = (1 - moved) * inAState + inMotion / versions.length
   const [dead] = values
-  const range = isIntoElectronics(reading, values)
-    ? electronicDensity(value)
-    : meanBetween(reading, values, sharing)
-  const hasCollapsed = dead !== null && dead > 0 && dead < collapsedBelow
-  const steady = hasCollapsed
-    ? (1 - nothingLeft) * range +
-      (nothingLeft / 2) *
-        (densityBetween(meter, value, 0, dead, sharing) + goodDensity(meter, value, 0, sharing))
-    : range
-  const moving = foretold.moving(versions[0])
-  const good = moving ? (steady + explainedMoving(reading, moving, sharing).good) / 2 : steady
   return {
     chance: (1 - blunderChance) * good + blundered(reading, dead, sharing),
-    predicted: hasCollapsed || moving ? null : middleOf(meter, values),
+    predicted: motions.length > 0 || hasCollapsed(reading, dead) ? null : middleOf(meter, values),
     good,
   }
+}
+
+const hasCollapsed = ({ collapsedBelow }: Weighable, dead: number | null): boolean =>
+  dead !== null && dead > 0 && dead < collapsedBelow
+
+/** A reading under a fault of any ohms between those that give these values, on a circuit that rests. */
+function densityResting(reading: Weighable, values: readonly (number | null)[], sharing: Sharing): number {
+  const { meter, value } = reading
+  if (isIntoElectronics(reading, values)) return electronicDensity(value)
+  const [dead] = values
+  const range = meanBetween(reading, values, sharing)
+  return hasCollapsed(reading, dead)
+    ? (1 - nothingLeft) * range +
+        (nothingLeft / 2) *
+          (densityBetween(meter, value, 0, dead, sharing) + goodDensity(meter, value, 0, sharing))
+    : range
 }
 
 /**
@@ -230,9 +261,8 @@ function explainedByRange(
  * between its ends. It teaches the factors the less, the more its resistance, which nobody knows, tells.
  */
 function middleOf(meter: Meter, values: readonly (number | null)[]): Predicted | null {
-  const known = values.filter((value) => value !== null)
-  if (meter === 'ohms' || known.length < values.length) return null
-  const [low, high] = [Math.min(...known), Math.max(...known)]
+  if (meter === 'ohms' || values.includes(null)) return null
+  const [low, high] = endsOf(values)
   return { value: (low + high) / 2, variance: (high - low) ** 2 / 12 }
 }
 

@@ -2,7 +2,7 @@ import { Circuit } from '../circuit/circuit'
 import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import { faultsOf } from '../diagram/faults'
-import { builtInUnit } from '../units/index'
+import { builtInUnit, builtInUnitIds } from '../units/index'
 
 const withTap = (id: string, fault: string) => {
   const unit = builtInUnit(id)
@@ -25,3 +25,17 @@ test('208 V on the 240 V tap is only low: 208/240 of what the right tap gives', 
   expect(wrong.state('XF/iron')).toBe('usual')
   expect(wrong.secondary / right.secondary).toBeCloseTo(208 / 240, 1)
 })
+
+test.each(builtInUnitIds)(
+  '%s: with its primary open a transformer gives nothing and draws nothing, on any tap',
+  (id) => {
+    const diagram = builtInUnit(id)
+    for (const transformer of [...diagram.parts.values()].filter(({ kind }) => kind.kind === 'transformer'))
+      for (const { id: call } of diagram.calls) {
+        const circuit = new Circuit(diagram, situationOf(diagram, call))
+        const open = circuit.vary([{ does: 'open', branch: `${transformer.id}/primary` }])
+        expect(open.oscillates).toBe(false)
+        expect(meterValue(open, 'volts', `${transformer.id}.S1`, `${transformer.id}.S2`)).toBeLessThan(0.1)
+      }
+  },
+)

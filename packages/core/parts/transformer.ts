@@ -99,7 +99,8 @@ export const transformer: PartKind = {
       {
         name: 'iron',
         from: `P${taps(s)[0]}`,
-        to: 'COM',
+        // behind what opens when the winding does: iron that nothing magnetises draws nothing
+        to: '~p',
         role: 'winding',
         rest: 'usual',
         states: {
@@ -114,10 +115,7 @@ export const transformer: PartKind = {
       fixed('secondary', 'S1', '~s', 'winding', impedance(complex(0.001), secondaryOhms)),
     ]
   },
-  senses: (s) => ({
-    between: [['COM', `P${taps(s)[0]}`]],
-    steps: { [`COM-P${taps(s)[0]}`]: [saturatesFrom * taps(s)[0]] },
-  }),
+  senses: (s) => ({ volts: [core(0)], steps: { [core(0)]: [saturatesFrom * taps(s)[0]] } }),
   behave: (now) => ({
     iron: Object.values(now.volts).some(({ size }) => size > saturatesFrom * taps(now.settings)[0])
       ? 'saturated'
