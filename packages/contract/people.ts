@@ -1,5 +1,6 @@
 import { object, string, type InferType } from 'yup'
 import { keepableText } from '@jokulgale/core/visit/entrySchema'
+import { factorCode } from './secondFactor'
 
 /**
  * Who may do what: an owner everything, a lead all but people, a technician the work, a reader looks at
@@ -88,7 +89,9 @@ export const invitationSchema = object({
 export type Invitation = InferType<typeof invitationSchema>
 
 /** What whoever opens a link chooses. */
-export const linkUseSchema = object({ password: password() }).noUnknown().strict()
+export const linkUseSchema = object({ password: password(), code: factorCode().default('') })
+  .noUnknown()
+  .strict()
 export type LinkUse = InferType<typeof linkUseSchema>
 
 export const passwordChangeSchema = object({
@@ -129,6 +132,8 @@ export interface OpenLink {
   readonly name: string
   readonly email: string
   readonly is: 'invitation' | 'new-password'
+  /** Whoever it is for has a second factor: a new password alone does not let them in. */
+  readonly needsCode: boolean
   readonly expiresAt: string
 }
 
@@ -160,6 +165,7 @@ export interface ShopPerson {
   readonly email: string
   readonly role: Role
   readonly site: string | null
+  readonly hasSecondFactor: boolean
   readonly closed: boolean
 }
 

@@ -1,5 +1,6 @@
 import { object, string, type InferType } from 'yup'
 import type { Role } from './people'
+import { factorCode } from './secondFactor'
 
 export const signInSchema = object({
   email: string()
@@ -9,10 +10,14 @@ export const signInSchema = object({
     .max(200)
     .required('email is missing'),
   password: string().strict().max(200).required('password is missing'),
+  /** Of somebody who has a second factor; missing, it is asked for. */
+  code: factorCode().default(''),
 })
   .noUnknown()
   .strict()
 export type SignIn = InferType<typeof signInSchema>
+/** The same as it is asked with: no code before one is asked for. */
+export type Credentials = Omit<SignIn, 'code'> & Partial<Pick<SignIn, 'code'>>
 
 export interface Person {
   readonly id: string

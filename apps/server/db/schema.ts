@@ -103,6 +103,25 @@ export const signInFailures = pgTable('sign_in_failures', {
   lastAt: timestamp('last_at', { withTimezone: true }).notNull(),
 })
 
+/** What somebody's authenticator holds too; counted once it was confirmed by a code. */
+export const secondFactors = pgTable(
+  'second_factors',
+  {
+    personId: uuid('person_id').primaryKey(),
+    shopId: shopId(),
+    /** Base32. */
+    secret: text('secret').notNull(),
+    confirmedAt: timestamp('confirmed_at', { withTimezone: true }),
+    /** The time step of the last code that let somebody in: none lets in twice. */
+    lastStep: bigint('last_step', { mode: 'number' }).notNull().default(0),
+    /** Hashes of the spare codes that are left. */
+    spareHashes: jsonb('spare_hashes').$type<readonly string[]>().notNull().default([]),
+  },
+  (table) => [
+    foreignKey({ columns: [table.shopId, table.personId], foreignColumns: [people.shopId, people.id] }),
+  ],
+)
+
 /** Tries at the door by address, counted for all servers together; its shape is the limiter's. */
 export const doorTries = pgTable('door_tries', {
   key: varchar('key', { length: 255 }).primaryKey(),

@@ -41,6 +41,10 @@ export const access: Readonly<Record<string, Access>> = {
   'GET /devices': everybody('none'),
   'DELETE /devices': everybody('none'),
   'POST /password': everybody('none'),
+  'GET /second-factor': everybody('none'),
+  'POST /second-factor': everybody('none'),
+  'POST /second-factor/confirm': everybody('none'),
+  'POST /second-factor/end': everybody('none'),
   'POST /licence': workers,
   'GET /experience': workers,
   'POST /visits': senders,
@@ -57,6 +61,7 @@ export const access: Readonly<Record<string, Access>> = {
   'POST /people/:id/close': owners,
   'POST /people/:id/erase': owners,
   'POST /people/:id/password-link': owners,
+  'POST /people/:id/second-factor-end': owners,
   'GET /security': owners,
   'GET /shop/archive.zip': owners,
 }

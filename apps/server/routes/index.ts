@@ -10,6 +10,7 @@ import { photoRoutes } from './photos'
 import { placeRoutes } from './places'
 import { recordRoutes } from './records'
 import { reportRoutes } from './reports'
+import { secondFactorRoutes } from './secondFactor'
 import { visitRoutes } from './visits'
 
 /** What routes hand on to others than the database. */
@@ -30,4 +31,5 @@ export const shopRoutes = (db: Database, { orderPrint, pictures, orderLetter }: 
   visitRoutes(db),
   archiveRoutes(db),
   credentialRoutes(db),
+  secondFactorRoutes(db),
 ]

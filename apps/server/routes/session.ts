@@ -3,23 +3,24 @@ import { forgottenSchema, linkUseSchema, newShopSchema, type FrontDoor } from '@
 import { signInSchema, type Person, type SignIn } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
 import type { OrderLetter } from '../jobs/letters'
-import { checked, RequestProblem } from '../requests/problem'
+import { checked, notFound, RequestProblem } from '../requests/problem'
 import { stillHere, type Who } from '../requests/signedIn'
 import { forgetOldSessions } from '../services/devices'
 import { openLink, orderForgotten, useLink } from '../services/links'
 import { findPerson } from '../services/people'
 import { frontDoor, makeShop } from '../services/shops'
-import { signIn } from '../services/signIn'
+import { letIn, signIn } from '../services/signIn'
 
 /** What is open to somebody who is not signed in: the door, a sign-in, the first shop, a link. */
 export function sessionRoutes(db: Database, limit: RequestHandler, orderLetter: OrderLetter | null): Router {
   const router = Router()
-  const enter = async (request: Request, given: SignIn): Promise<Person> => {
-    const person = await signIn(db, given)
+  const comeIn = async (request: Request, person: Person): Promise<Person> => {
     await forgetOldSessions(db)
     await begin(request, person)
     return person
   }
+  const enter = async (request: Request, given: SignIn): Promise<Person> =>
+    comeIn(request, await signIn(db, given))
   router.post('/session', limit, async (request, response) => {
     response.json(await enter(request, await checked(signInSchema, request.body)))
   })
@@ -39,7 +40,7 @@ export function sessionRoutes(db: Database, limit: RequestHandler, orderLetter: 
   router.post('/shop', limit, async (request, response) => {
     const given = await checked(newShopSchema, request.body)
     await makeShop(db, given)
-    response.status(201).json(await enter(request, given))
+    response.status(201).json(await enter(request, { ...given, code: '' }))
   })
   router.post('/forgotten', limit, async (request, response) => {
     const { email } = await checked(forgottenSchema, request.body)
@@ -53,8 +54,11 @@ export function sessionRoutes(db: Database, limit: RequestHandler, orderLetter: 
   })
   router.post('/links/:token', limit, async (request, response) => {
     const given = await checked(linkUseSchema, request.body)
-    const email = await useLink(db, String(request.params.token), given)
-    response.status(201).json(await enter(request, { email, password: given.password }))
+    const who = await useLink(db, String(request.params.token), given)
+    const person = await findPerson(db, who)
+    if (!person) throw notFound('this person')
+    await letIn(db, person)
+    response.status(201).json(await comeIn(request, person))
   })
   return router
 }

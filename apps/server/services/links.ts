@@ -3,7 +3,7 @@ import { hash } from '@node-rs/argon2'
 import { and, eq, gt, isNull, sql } from 'drizzle-orm'
 import type { Invitation, LinkUse, OpenLink, Role } from '@jokulgale/contract/people'
 import type { Database } from '../db/connect'
-import { links, people, securityEvents, shops } from '../db/schema'
+import { links, people, secondFactors, securityEvents, shops } from '../db/schema'
 import type { LinkLetter } from '../mail/letters'
 import { notFound, RequestProblem } from '../requests/problem'
 import { hashedToken } from '../requests/sender'
@@ -11,6 +11,7 @@ import type { Who } from '../requests/signedIn'
 import { endSessions } from './devices'
 import { personOfShop, siteForRole } from './people'
 import { noteSecurity } from './security'
+import { passWithCode } from './signIn'
 
 const dayMs = 86_400_000
 const lastsMs = { invitation: 7 * dayMs, 'new-password': dayMs } as const
@@ -122,15 +123,18 @@ export async function openLink(db: Database, token: string): Promise<OpenLink> {
       name: links.name,
       email: links.email,
       personId: links.personId,
+      confirmedAt: secondFactors.confirmedAt,
       expiresAt: links.expiresAt,
     })
     .from(links)
     .innerJoin(shops, eq(shops.id, links.shopId))
+    .leftJoin(secondFactors, eq(secondFactors.personId, links.personId))
     .where(isOpen(token))
   if (!link) throw goneLink()
-  const { personId, expiresAt, ...rest } = link
+  const { personId, expiresAt, confirmedAt, ...rest } = link
   return {
     ...rest,
+    needsCode: confirmedAt !== null,
     is: personId === null ? 'invitation' : 'new-password',
     expiresAt: expiresAt.toISOString(),
   }
@@ -141,8 +145,22 @@ const goneLink = (): RequestProblem =>
     error: 'this link was used already or has run out; ask the owner of the shop for another',
   })
 
-/** Uses a link, once: makes the person, or sets their password. Gives the e-mail to sign in with. */
-export async function useLink(db: Database, token: string, { password }: LinkUse): Promise<string> {
+/**
+ * Uses a link, once: makes the person, or sets their password. Gives who it is. Throws RequestProblem (401, 404,
+ * 409).
+ */
+export async function useLink(
+  db: Database,
+  token: string,
+  { password, code }: LinkUse,
+): Promise<Omit<Who, 'role' | 'siteId'>> {
+  const [open] = await db
+    .select({ shopId: links.shopId, personId: links.personId, email: links.email })
+    .from(links)
+    .where(isOpen(token))
+  if (!open) throw goneLink()
+  const { personId } = open
+  if (personId !== null) await passWithCode(db, { ...open, personId }, code)
   const passwordHash = await hash(password)
   return db.transaction(async (transaction) => {
     const [link] = await transaction
@@ -167,7 +185,7 @@ export async function useLink(db: Database, token: string, { password }: LinkUse
       if (added.length === 0)
         throw new RequestProblem(409, { error: 'somebody with this e-mail is here already; sign in' })
       await noteSecurity(transaction, { shopId, personId: id }, 'joined', email)
-      return email
+      return { shopId, personId: id }
     }
     const changed = await transaction
       .update(people)
@@ -177,6 +195,6 @@ export async function useLink(db: Database, token: string, { password }: LinkUse
     if (changed.length === 0) throw notFound('this person')
     await endSessions(transaction, personId, null)
     await noteSecurity(transaction, { shopId, personId }, 'password-changed', 'by a link')
-    return email
+    return { shopId, personId }
   })
 }

@@ -8,7 +8,7 @@ import {
 } from '@jokulgale/contract/people'
 import type { Person } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
-import { links, people, shops, signInFailures, sites } from '../db/schema'
+import { links, people, secondFactors, shops, signInFailures, sites } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who } from '../requests/signedIn'
 import { endSessions } from './devices'
@@ -44,11 +44,17 @@ export async function peopleOf(db: Database, shopId: string): Promise<readonly S
       role: people.role,
       site: people.siteId,
       closedAt: people.closedAt,
+      confirmedAt: secondFactors.confirmedAt,
     })
     .from(people)
+    .leftJoin(secondFactors, eq(secondFactors.personId, people.id))
     .where(eq(people.shopId, shopId))
     .orderBy(asc(people.name))
-  return rows.map(({ closedAt, ...row }) => ({ ...row, closed: closedAt !== null }))
+  return rows.map(({ closedAt, confirmedAt, ...row }) => ({
+    ...row,
+    hasSecondFactor: confirmedAt !== null,
+    closed: closedAt !== null,
+  }))
 }
 
 /** A person of the shop who is not closed. Throws RequestProblem (404). */
@@ -157,6 +163,24 @@ async function keepAnOwner(db: Database, shopId: string, leaving: string): Promi
     throw new RequestProblem(422, { error: 'a shop keeps an owner; make somebody else owner first' })
 }
 
+/** Throws RequestProblem (422), at the field that it was typed in. */
+export async function requirePassword(
+  db: Pick<Database, 'select'>,
+  { personId, shopId }: Pick<Who, 'personId' | 'shopId'>,
+  given: string,
+  field: string,
+): Promise<void> {
+  const [row] = await db
+    .select({ passwordHash: people.passwordHash })
+    .from(people)
+    .where(and(eq(people.id, personId), eq(people.shopId, shopId)))
+  if (!row || !(await verify(row.passwordHash, given)))
+    throw new RequestProblem(422, {
+      error: 'nothing was changed',
+      fields: [{ field, message: 'this is not your present password' }],
+    })
+}
+
 /** Sets a new password with the old one; every other device is signed out. Throws RequestProblem (422). */
 export async function changePassword(
   db: Database,
@@ -164,15 +188,7 @@ export async function changePassword(
   { before, password }: PasswordChange,
   thisSession: string,
 ): Promise<void> {
-  const [row] = await db
-    .select({ passwordHash: people.passwordHash })
-    .from(people)
-    .where(and(eq(people.id, who.personId), eq(people.shopId, who.shopId)))
-  if (!row || !(await verify(row.passwordHash, before)))
-    throw new RequestProblem(422, {
-      error: 'the password was not changed',
-      fields: [{ field: 'before', message: 'this is not your present password' }],
-    })
+  await requirePassword(db, who, before, 'before')
   await db
     .update(people)
     .set({ passwordHash: await hash(password) })

@@ -5,6 +5,7 @@ import type { Database } from '../db/connect'
 import { people, shops, signInFailures } from '../db/schema'
 import { RequestProblem } from '../requests/problem'
 import { personColumns } from './people'
+import { requireCode } from './secondFactors'
 import { noteSecurity } from './security'
 
 /** A hash of nobody's password: an unknown e-mail takes as long as a wrong password. */
@@ -20,7 +21,7 @@ export const waitAfter = (failures: number): number =>
   failures < forgiven ? 0 : Math.min(longestWaitSeconds, firstWaitSeconds * 2 ** (failures - forgiven))
 
 /** The person whose e-mail and password these are. Throws RequestProblem (401, and 429 while an e-mail has to wait). */
-export async function signIn(db: Database, { email, password }: SignIn): Promise<Person> {
+export async function signIn(db: Database, { email, password, code }: SignIn): Promise<Person> {
   const address = email.toLowerCase()
   await refuseTooSoon(db, address)
   const [row] = await db
@@ -34,10 +35,37 @@ export async function signIn(db: Database, { email, password }: SignIn): Promise
     if (row) await noteSecurity(db, { shopId: row.shop.id, personId: row.id }, 'refused', 'sign-in')
     throw new RequestProblem(401, { error: 'this e-mail and password do not go together' })
   }
-  await db.delete(signInFailures).where(eq(signInFailures.email, address))
-  await noteSecurity(db, { shopId: row.shop.id, personId: row.id }, 'signed-in')
   const { passwordHash: _, closedAt: __, ...person } = row
+  await passWithCode(db, { personId: person.id, shopId: person.shop.id, email: address }, code)
+  await letIn(db, person)
   return person
+}
+
+/** Somebody who has shown that it is them. */
+export async function letIn(db: Database, { id, email, shop }: Person): Promise<void> {
+  await db.delete(signInFailures).where(eq(signInFailures.email, email))
+  await noteSecurity(db, { shopId: shop.id, personId: id }, 'signed-in')
+}
+
+/**
+ * Asks for the code of whoever has a second factor; a wrong one counts as a wrong password does. Throws
+ * RequestProblem (401, 429).
+ */
+export async function passWithCode(
+  db: Database,
+  { email, ...who }: { readonly personId: string; readonly shopId: string; readonly email: string },
+  code: string | undefined,
+): Promise<void> {
+  await refuseTooSoon(db, email)
+  try {
+    await requireCode(db, who, code)
+  } catch (error) {
+    if (code) {
+      await countFailure(db, email)
+      await noteSecurity(db, who, 'refused', 'second factor')
+    }
+    throw error
+  }
 }
 
 async function refuseTooSoon(db: Database, email: string): Promise<void> {

@@ -20,6 +20,42 @@ export function EmailField<T extends FieldValues>({ control, name }: CredentialF
   )
 }
 
+/** The password that somebody has now. */
+export function PresentPasswordField<T extends FieldValues>({
+  control,
+  name,
+  onDone,
+}: CredentialFieldProps<T> & { readonly onDone?: () => void }) {
+  return (
+    <FormField
+      control={control}
+      name={name}
+      label="Present password"
+      secureTextEntry
+      autoComplete="current-password"
+      {...(onDone ? { onSubmitEditing: onDone } : {})}
+    />
+  )
+}
+
+/** The code that an authenticator shows, or a spare one. */
+export function CodeField<T extends FieldValues>({
+  control,
+  name,
+  onDone,
+}: CredentialFieldProps<T> & { readonly onDone: () => void }) {
+  return (
+    <FormField
+      control={control}
+      name={name}
+      label="Code of your authenticator, or a spare one"
+      autoCapitalize="characters"
+      autoComplete="one-time-code"
+      onSubmitEditing={onDone}
+    />
+  )
+}
+
 interface NewPasswordFieldProps<T extends FieldValues> extends CredentialFieldProps<T> {
   readonly label?: string
   readonly onDone: () => void

@@ -10,7 +10,7 @@ import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { request } from '../sync/request'
 import { useSync } from '../sync/SyncContext'
-import { NewPasswordField } from './CredentialFields'
+import { CodeField, NewPasswordField } from './CredentialFields'
 import { Threshold } from './Threshold'
 import { useSubmit } from './useSubmit'
 
@@ -35,7 +35,10 @@ function LinkForm({ token, link }: { readonly token: string; readonly link: Open
   const sync = useSync()
   const router = useRouter()
   const isNew = link.is === 'invitation'
-  const form = useForm<LinkUse>({ resolver: yupResolver(linkUseSchema), defaultValues: { password: '' } })
+  const form = useForm<LinkUse>({
+    resolver: yupResolver(linkUseSchema),
+    defaultValues: { password: '', code: '' },
+  })
   const { submit, problem, busy } = useSubmit(form, async (given) => {
     await sync.useLink(token, given)
     router.replace('/')
@@ -49,6 +52,7 @@ function LinkForm({ token, link }: { readonly token: string; readonly link: Open
         <Words quiet>{`${link.name}, ${link.email}`}</Words>
       </View>
       <NewPasswordField control={form.control} name="password" onDone={submit} />
+      {link.needsCode ? <CodeField control={form.control} name="code" onDone={submit} /> : null}
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <Press kind="main" title={isNew ? 'Join' : 'Set the password'} busy={busy} onPress={submit} />
     </View>

@@ -11,7 +11,7 @@ import { space } from '../../ui/theme'
 import { request } from '../sync/request'
 import { useSync } from '../sync/SyncContext'
 import { UnsentNote } from '../sync/UnsentNote'
-import { EmailField } from './CredentialFields'
+import { CodeField, EmailField } from './CredentialFields'
 import { FirstShop } from './FirstShop'
 import { Forgotten } from './Forgotten'
 import { Threshold } from './Threshold'
@@ -42,12 +42,15 @@ function SignInForm({ hasPost }: Pick<FrontDoor, 'hasPost'>) {
   const sync = useSync()
   const form = useForm<Given>({
     resolver: yupResolver(signInSchema),
-    defaultValues: { email: '', password: '' },
+    defaultValues: { email: '', password: '', code: '' },
   })
   const email = useWatch({ control: form.control, name: 'email' })
   const { submit, problem, busy } = useSubmit(form, (given) =>
     sync.signIn({ ...given, email: given.email.trim() }),
   )
+  const { code: codeProblem } = form.formState.errors
+  // once asked for, it stays while the form is open
+  const asksForCode = codeProblem !== undefined || form.getValues('code') !== ''
   return (
     <View style={{ gap: space.large }}>
       <View style={{ gap: space.small }}>
@@ -61,6 +64,7 @@ function SignInForm({ hasPost }: Pick<FrontDoor, 'hasPost'>) {
           onSubmitEditing={submit}
         />
       </View>
+      {asksForCode ? <CodeField control={form.control} name="code" onDone={submit} /> : null}
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <Press kind="main" title="Sign in" busy={busy} onPress={submit} />
       {hasPost ? <Forgotten email={email} /> : null}

@@ -1,14 +1,12 @@
-import { useState } from 'react'
 import { View } from 'react-native'
 import type { MadeLink } from '@jokulgale/contract/people'
+import { CopyPress } from '../../ui/CopyPress'
 import { nearDayWords } from '../../ui/days'
-import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 
 /** A link that has just been made: shown once, to be handed on. */
 export function LinkToHand({ link }: { readonly link: MadeLink }) {
-  const [copied, setCopied] = useState(false)
   const address = `${window.location.origin}${link.path}`
   const until = nearDayWords(link.expiresAt)
   return (
@@ -20,18 +18,7 @@ export function LinkToHand({ link }: { readonly link: MadeLink }) {
       {link.mailedTo === null ? null : (
         <Words size="small">{`A letter with a link of its own is on its way to ${link.mailedTo}. Using either closes both.`}</Words>
       )}
-      <Press
-        title={copied ? 'Copied' : 'Copy the link'}
-        onPress={() => {
-          navigator.clipboard.writeText(address).then(
-            () => {
-              setCopied(true)
-            },
-            // without a clipboard it can still be marked and copied by hand
-            () => undefined,
-          )
-        }}
-      />
+      <CopyPress title="Copy the link" text={address} />
     </View>
   )
 }

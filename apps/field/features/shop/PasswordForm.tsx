@@ -2,11 +2,10 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { passwordChangeSchema, type PasswordChange } from '@jokulgale/contract/people'
-import { FormField } from '../../ui/FormField'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { NewPasswordField } from '../session/CredentialFields'
+import { NewPasswordField, PresentPasswordField } from '../session/CredentialFields'
 import { useSubmit } from '../session/useSubmit'
 import { request } from '../sync/request'
 
@@ -29,13 +28,7 @@ export function PasswordForm() {
       {done ? <Notice kind="good">Changed. Your other devices are signed out.</Notice> : null}
       {open ? (
         <>
-          <FormField
-            control={form.control}
-            name="before"
-            label="Present password"
-            secureTextEntry
-            autoComplete="current-password"
-          />
+          <PresentPasswordField control={form.control} name="before" />
           <NewPasswordField
             control={form.control}
             name="password"

@@ -125,6 +125,14 @@ function PersonForm({ person, onChanged }: OfPerson) {
         }}
       />
       {link ? <LinkToHand link={link} /> : null}
+      {person.hasSecondFactor ? (
+        <Press
+          title="Authenticator lost: end the second factor"
+          onPress={() => {
+            change('second-factor-end', {})
+          }}
+        />
+      ) : null}
       {closing ? (
         <Press
           kind="main"

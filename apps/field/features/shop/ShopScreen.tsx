@@ -15,6 +15,7 @@ import { LicenceForm } from './LicenceForm'
 import { PasswordForm } from './PasswordForm'
 import { PersonRow } from './PersonRow'
 import { roleWords } from './roleWords'
+import { SecondFactor } from './SecondFactor'
 import { eventWords } from './eventWords'
 import { UnitsForm } from '../units/UnitsForm'
 import { useAsked } from './useAsked'
@@ -59,6 +60,7 @@ export function ShopScreen() {
       {mine && me.role !== 'reader' ? <LicenceForm key={mine.licence} licence={mine.licence} /> : null}
       <UnitsForm />
       <PasswordForm />
+      <SecondFactor />
       <Devices />
       {events.value ? (
         <Part title="What happened lately">

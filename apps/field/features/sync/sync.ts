@@ -2,7 +2,7 @@ import type { LinkUse, NewShop } from '@jokulgale/contract/people'
 import { mostEdits } from '@jokulgale/contract/placeEdits'
 import type { Board, DiagramRecord, Places } from '@jokulgale/contract/places'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
-import type { Person, SendCredential, SignIn } from '@jokulgale/contract/session'
+import type { Credentials, Person, SendCredential } from '@jokulgale/contract/session'
 import type { StoredEntry, Visit } from '@jokulgale/contract/visit'
 import { tick, witness, type Clock } from '@jokulgale/core/visit/clock'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
@@ -134,7 +134,7 @@ export class Sync {
   }
 
   /** Throws Refused or NoAnswer, and where somebody else's work is still on this device. */
-  signIn = (given: SignIn): Promise<void> => this.enter(() => request<Person>('POST', '/session', given))
+  signIn = (given: Credentials): Promise<void> => this.enter(() => request<Person>('POST', '/session', given))
 
   /** The first start: makes the shop and comes in as its owner. Throws Refused or NoAnswer. */
   makeShop = (given: NewShop): Promise<void> => this.enter(() => request<Person>('POST', '/shop', given))
