@@ -9,6 +9,7 @@ export const chassis: PartKind = {
   cause: 'wires',
   symbol: 'terminal',
   settings: { screws: '1' },
+  terminalsNamedBy: 'screws',
   terminals: (s) => s.list('screws').map((name) => ({ name, words: `ground screw ${name}` })),
   branches: (s) =>
     s.list('screws').map((name) => fixed(`bond${name}`, name, 'EARTH', 'conductor', resistance(0.005))),

@@ -211,6 +211,8 @@ export interface PartKind {
   /** Settings with their defaults; a diagram may give no others. */
   readonly settings: Readonly<Record<string, number | string>>
   terminals(settings: Settings): readonly Terminal[]
+  /** The setting that lists its terminals by the names that the panel has for them. */
+  readonly terminalsNamedBy?: string
   branches(settings: Settings, conditions: Conditions): readonly Branch[]
   senses?(settings: Settings): Senses
   behave?(now: Now): Wants

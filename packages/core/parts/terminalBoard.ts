@@ -7,6 +7,7 @@ export const terminalBoard: PartKind = {
   cause: 'wires',
   symbol: 'terminal',
   settings: { terminals: 'R,C' },
+  terminalsNamedBy: 'terminals',
   terminals: (s) => s.list('terminals').map((name) => ({ name, words: `terminal ${name}` })),
   branches: () => [],
   faults: () => [],

@@ -20,6 +20,7 @@ import { Sheet } from '../../ui/Sheet'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { freeName } from './freeName'
+import { PanelNameForm } from './PanelNameForm'
 
 interface StopSheetProps {
   readonly text: string
@@ -57,7 +58,8 @@ export function StopSheet({ text, stop, onEdited, onClose }: StopSheetProps) {
         />
       ) : null}
       {wire ? <WireForms key={wire.id} text={text} diagram={diagram} wire={wire} take={take} /> : null}
-      {!wire && !part ? <Words quiet>This is where the path begins. Tap a stop further down.</Words> : null}
+      {!wire && !part ? <Words quiet>This is where the path begins.</Words> : null}
+      <PanelNameForm key={stop.point} text={text} diagram={diagram} point={stop.point} take={take} />
     </Sheet>
   )
 }
