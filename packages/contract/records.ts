@@ -19,6 +19,13 @@ export interface UnitGlance {
   readonly history: UnitHistory
 }
 
+/** What is known of where a unit's test points are: pictures of its panels, and points pinned on them. */
+export interface UnitPanel {
+  readonly spots: readonly Of<'pinned'>[]
+  /** Newest first. */
+  readonly photos: readonly Dated<{ readonly photo: string; readonly words: string }>[]
+}
+
 /** A visit in whose words something was found. */
 export interface FoundVisit {
   readonly visit: string

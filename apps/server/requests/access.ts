@@ -36,6 +36,7 @@ export const access: Readonly<Record<string, Access>> = {
   'GET /visits/:id/report.json': everybody('visit'),
   'GET /units/:id/visits': everybody('unit'),
   'GET /units/:id/record': everybody('unit'),
+  'GET /units/:id/panel': everybody('unit'),
   'GET /sites/:id/pairings': everybody('site'),
   'GET /photos/:id': everybody('photo'),
   'GET /devices': everybody('none'),

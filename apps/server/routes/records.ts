@@ -2,7 +2,7 @@ import { Router } from 'express'
 import type { Database } from '../db/connect'
 import { idOf } from '../requests/identity'
 import { whoAsks } from '../requests/signedIn'
-import { experienceOf, glanceAt, pairingsOf } from '../services/records'
+import { experienceOf, glanceAt, pairingsOf, panelOf } from '../services/records'
 import { visitsWithWords } from '../services/search'
 import { calendarOf, openMeasuresOf } from '../services/register'
 
@@ -28,6 +28,9 @@ export function recordRoutes(db: Database): Router {
   })
   router.get('/units/:id/record', async (request, response) => {
     response.json(await glanceAt(db, whoAsks(request).shopId, idOf(request.params.id, 'this unit')))
+  })
+  router.get('/units/:id/panel', async (request, response) => {
+    response.json(await panelOf(db, whoAsks(request).shopId, idOf(request.params.id, 'this unit')))
   })
   router.get('/sites/:id/pairings', async (request, response) => {
     response.json(await pairingsOf(db, whoAsks(request).shopId, idOf(request.params.id, 'this site')))

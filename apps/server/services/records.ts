@@ -1,10 +1,11 @@
 import { and, eq, ne } from 'drizzle-orm'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
-import type { Pairing, UnitGlance } from '@jokulgale/contract/records'
+import type { Pairing, UnitGlance, UnitPanel } from '@jokulgale/contract/records'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import { seriesWords } from '@jokulgale/core/diagnosis/words'
 import { entriesOf } from '@jokulgale/core/visit/fold'
 import { merge, standingEntries } from '@jokulgale/core/visit/log'
+import { photoWords, spotsIn } from '@jokulgale/core/visit/spots'
 import { temporaryWords } from '@jokulgale/core/visit/temporary'
 import { unitHistory } from '@jokulgale/core/visit/unitHistory'
 import { foldUnitRecord } from '@jokulgale/core/visit/unitRecord'
@@ -12,7 +13,7 @@ import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { Database } from '../db/connect'
 import { unitSummaries } from '../db/schema'
 import { notFound } from '../requests/problem'
-import { drawnUnits, entriesOfSite, logOfUnit } from './logs'
+import { drawnUnits, entriesOfSite, entriesOfUnits, logOfUnit } from './logs'
 
 const dayOf = (ms: number): string => new Date(ms).toISOString().slice(0, 10)
 
@@ -63,6 +64,23 @@ export async function experienceOf(db: Database, shopId: string): Promise<Experi
   for (const row of rows)
     for (const [key, times] of Object.entries(row.repairs)) repairs[key] = (repairs[key] ?? 0) + times
   return { repairs }
+}
+
+const panelKinds: readonly EntryBody['kind'][] = ['photo', 'pinned', 'retracted']
+
+/** Pictures taken on any visit to a unit, and where its test points are on them. Throws RequestProblem (404). */
+export async function panelOf(db: Database, shopId: string, unit: string): Promise<UnitPanel> {
+  const entries = standingEntries(merge(await entriesOfUnits(db, shopId, [unit], panelKinds)))
+  return {
+    spots: [...spotsIn(entries)].map(([of, spot]) => ({ kind: 'pinned', of, ...spot })),
+    photos: entriesOf(entries, 'photo')
+      .map(({ entry, body }) => ({
+        photo: body.photo,
+        words: photoWords(body),
+        day: dayOf(entry.clock.wall),
+      }))
+      .reverse(),
+  }
 }
 
 const pairingKinds: readonly EntryBody['kind'][] = ['pairing', 'pairing-step', 'placed', 'retracted']

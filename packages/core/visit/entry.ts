@@ -96,6 +96,14 @@ type FindingEntry =
       readonly on?: string
       readonly words?: string
     }
+  /** A test point shown on a picture, in per cent of its width and height from the upper left. */
+  | {
+      readonly kind: 'pinned'
+      readonly photo: string
+      readonly of: string
+      readonly x: number
+      readonly y: number
+    }
   | { readonly kind: 'note'; readonly words: string }
   /** What a tool of the bench was given and found, as it said it then. */
   | {

@@ -30,6 +30,9 @@ const said = (label: string) => words(label).trim().min(1, `${label} is missing`
 const uuid = (label: string) =>
   string().strict().uuid(`${label} must be a UUID`).required(`${label} is missing`)
 const kindIs = (kind: EntryBody['kind']) => string().oneOf([kind]).required()
+/** Where something is on a picture or a sketch. */
+const percent = () => number().strict().min(0).max(100).required()
+
 const oneOf = (label: string, values: readonly string[]) =>
   string()
     .oneOf([...values])
@@ -122,12 +125,7 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     disconnect: words('disconnect'),
     label: name('label'),
   }),
-  placed: object({
-    kind: kindIs('placed'),
-    of: name('of'),
-    x: number().strict().min(0).max(100).required(),
-    y: number().strict().min(0).max(100).required(),
-  }),
+  placed: object({ kind: kindIs('placed'), of: name('of'), x: percent(), y: percent() }),
   call: object({ kind: kindIs('call'), call: name('call') }),
   power: object({ kind: kindIs('power'), is: oneOf('is', ['on', 'off', 'isolated']), of: words('of') }),
   condition: object({ kind: kindIs('condition'), of: name('of'), value: number().strict().required() }),
@@ -181,6 +179,13 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     of: words('of'),
     on: words('on'),
     words: words('words'),
+  }),
+  pinned: object({
+    kind: kindIs('pinned'),
+    photo: uuid('photo'),
+    of: name('of'),
+    x: percent(),
+    y: percent(),
   }),
   note: object({ kind: kindIs('note'), words: words('words').required() }),
   calculation: object({

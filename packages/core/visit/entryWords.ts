@@ -43,6 +43,7 @@ const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
   replaced: ({ of, words }, diagram) => joined(['Replaced before this visit', partWords(diagram, of), words]),
   'pairing-step': ({ method, outcome }) => joined(['Pairing', spaced(method), outcome]),
   pairing: ({ label }) => joined(['Paired', label]),
+  pinned: ({ of }) => joined(['Pinned on a picture', of]),
   placed: ({ of }) => joined(['Placed on the sketch', of]),
   call: ({ call }, diagram) => joined(['Call set', callWords(diagram, call)]),
   power: ({ is, of }, diagram) => joined([`Power ${is}`, of && partWords(diagram, of)]),

@@ -26,6 +26,7 @@ const told: Readonly<Record<EntryBody['kind'], boolean>> = {
   'pairing-step': false,
   pairing: false,
   placed: false,
+  pinned: false,
   'first-look': false,
   photo: false,
   note: false,

@@ -2,6 +2,7 @@ import type { Diagram } from '../diagram/diagram'
 import { entriesOf, type At, type Of } from './fold'
 import { merge, standingEntries, type Entry } from './log'
 import { allOn, powerAfter, type PowerState } from './powerState'
+import { spotsIn, type Spot } from './spots'
 import { atArrival, follow, type Standing } from './standing'
 import {
   alterationsOf,
@@ -30,6 +31,8 @@ export interface VisitState {
   readonly readings: readonly (At<'reading'> & WhenTaken)[]
   readonly observations: readonly (At<'observation'> & WhenTaken)[]
   readonly photos: readonly At<'photo'>[]
+  /** Where test points are on its pictures, by point. */
+  readonly spots: ReadonlyMap<string, Spot>
   readonly alterations: readonly Alteration[]
   readonly goAheads: readonly At<'go-ahead'>[]
   readonly leads: readonly LeadFound[]
@@ -111,6 +114,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
     firstLook: new Map(entriesOf(entries, 'first-look').map((look) => [look.body.item, look])),
     observations,
     photos: entriesOf(entries, 'photo'),
+    spots: spotsIn(entries),
     alterations: alterationsOf(entries),
     goAheads: entriesOf(entries, 'go-ahead'),
     leads: entriesOf(entries, 'lead-found').map((lead) => ({

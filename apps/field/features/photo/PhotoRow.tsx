@@ -1,20 +1,16 @@
-import { useEffect, useState } from 'react'
 import { Image, View } from 'react-native'
 import type { At } from '@jokulgale/core/visit/fold'
+import { photoWords } from '@jokulgale/core/visit/spots'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
-import { readPhoto } from '../sync/device'
+import { usePhoto } from './usePhoto'
 
 /** Pictures of a visit: from this device where it has them, from the server otherwise. */
 export function PhotoRow({ photos }: { readonly photos: readonly At<'photo'>[] }) {
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
       {photos.map(({ entry, body }) => (
-        <Photo
-          key={entry.id}
-          id={body.photo}
-          words={[body.of, body.words].filter(Boolean).join(': ') || 'Photo'}
-        />
+        <Photo key={entry.id} id={body.photo} words={photoWords(body)} />
       ))}
     </View>
   )
@@ -22,19 +18,7 @@ export function PhotoRow({ photos }: { readonly photos: readonly At<'photo'>[] }
 
 function Photo({ id, words }: { readonly id: string; readonly words: string }) {
   const palette = usePalette()
-  const [uri, setUri] = useState('')
-  const [refused, setRefused] = useState('')
-  useEffect(() => {
-    let own = ''
-    void readPhoto(id).then((photo) => {
-      own = photo ? URL.createObjectURL(photo.image) : ''
-      setUri(own || `/api/photos/${id}`)
-      setRefused(photo?.refused ?? '')
-    })
-    return () => {
-      if (own) URL.revokeObjectURL(own)
-    }
-  }, [id])
+  const { uri, refused } = usePhoto(id)
   return (
     <View style={{ width: 150, gap: 2 }}>
       {uri ? (

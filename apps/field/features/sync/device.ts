@@ -2,6 +2,7 @@ import { clear, createStore, del, delMany, entries, get, keys, set, setMany, typ
 import type { Answers } from '@jokulgale/core/bench/lists/checkList'
 import type { DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import type { Board, Places } from '@jokulgale/contract/places'
+import type { UnitPanel } from '@jokulgale/contract/records'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
 import type { Person } from '@jokulgale/contract/session'
 import type { Visit } from '@jokulgale/contract/visit'
@@ -76,6 +77,8 @@ interface Facts {
   device: string
   /** Lists of the bench that somebody has begun on a visit, by visit, list and part. */
   lists: Readonly<Record<string, Answers>>
+  /** Where test points are, of units whose visits were opened here, by unit. */
+  panels: Readonly<Record<string, UnitPanel>>
   /** What temperatures and pressures are shown in. */
   units: DisplayUnits
 }
@@ -148,7 +151,7 @@ export async function keepOnly(kept: Unsent): Promise<void> {
       photos,
       pictures.map(([id]) => ({ id })),
     ),
-    ...(['places', 'board', 'experience', 'lists', 'epoch'] as const).map(dropFact),
+    ...(['places', 'board', 'experience', 'lists', 'panels', 'epoch'] as const).map(dropFact),
   ])
   const isEmpty = [kept.visits, kept.entries, kept.edits, kept.made, pictures].every(
     (list) => list.length === 0,

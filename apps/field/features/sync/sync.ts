@@ -390,11 +390,12 @@ export class Sync {
     return entry.id
   }
 
-  /** Keeps a picture on the device, and says in the log what it shows. Gives the identity of the entry. */
+  /** Keeps a picture on the device, and says in the log what it shows. Gives the identity of the picture. */
   async takePhoto(visit: string, image: Blob, shows: PhotoOf): Promise<string> {
     const id = newId()
     await this.aloud(writePhoto({ id, visit, image, by: this.me(), sent: false }))
-    return this.say(visit, { kind: 'photo', photo: id, ...shows })
+    await this.say(visit, { kind: 'photo', photo: id, ...shows })
+    return id
   }
 
   /** One sending at a time; what is said meanwhile goes with the next. */

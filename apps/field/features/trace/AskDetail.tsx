@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { View } from 'react-native'
 import type { Ask, LookAsk } from '@jokulgale/core/diagnosis/briefing'
 import { schools, schoolWords, type School } from '@jokulgale/core/diagnosis/schools'
@@ -8,6 +9,7 @@ import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { PinSheet } from '../panel/PinSheet'
 import type { ReadingWanted } from '../pad/ReadingSheet'
 import { useUnits } from '../units/useUnits'
 import { BenchPress } from '../visit/BenchPress'
@@ -49,6 +51,7 @@ export function AskDetail({
   onDo,
 }: AskDetailProps) {
   const units = useUnits()
+  const [pinning, setPinning] = useState<string | null>(null)
   const [first, ...others] = asks
   return (
     <Sheet title="Next step" open={open} onClose={onClose}>
@@ -69,6 +72,23 @@ export function AskDetail({
         </View>
       ))}
       {first && first.do !== 'wait' ? <Press title="Can’t reach it" onPress={onCannot} /> : null}
+      {first?.do === 'measure' ? (
+        <Press
+          title={`Pin ${first.from} on a picture`}
+          onPress={() => {
+            setPinning(first.from)
+          }}
+        />
+      ) : null}
+      {pinning === null ? null : (
+        <PinSheet
+          visit={visit}
+          point={pinning}
+          onClose={() => {
+            setPinning(null)
+          }}
+        />
+      )}
       {others.length > 0 ? (
         <Part title="Instead">
           {others.map((ask) =>

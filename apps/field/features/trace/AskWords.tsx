@@ -1,16 +1,18 @@
 import { View } from 'react-native'
-import type { Ask } from '@jokulgale/core/diagnosis/briefing'
+import type { Ask, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
 import { meterCaution } from '@jokulgale/core/diagnosis/words'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { fonts, space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { SpotThumb } from '../panel/SpotThumb'
+import { usePanel } from '../panel/usePanel'
 import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
 
 /** A step in words: what to set and do first, function and leads, and what it should be. */
 export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
-  const palette = usePalette()
+  const { spots } = usePanel(visit)
   if (ask.do === 'wait') {
     return (
       <View style={{ gap: 2 }}>
@@ -32,22 +34,28 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
       </View>
     )
   }
+  const spot = ask.do === 'measure' ? spots.get(ask.from) : undefined
   return (
     <View style={{ gap: 2 }}>
       <FirstSet ask={ask} visit={visit} />
       <Deed ask={ask} visit={visit} />
-      {ask.do === 'measure' ? (
-        <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.small, flexWrap: 'wrap' }}>
-          <Words strong>{ask.meterWords}</Words>
-          <Words strong color={palette.wrong}>{`${ask.meter === 'amps' ? 'wire' : 'red'} ${ask.from}`}</Words>
-          <Words strong>{`${ask.meter === 'amps' ? 'to' : 'black'} ${ask.to}`}</Words>
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <View style={{ flex: 1, gap: 2 }}>
+          {ask.do === 'measure' ? (
+            <Leads ask={ask} />
+          ) : (
+            <>
+              <Words strong>{`Look at ${ask.ofWords}`}</Words>
+              <Words size="small" quiet numberOfLines={1}>
+                {ask.zone}
+              </Words>
+            </>
+          )}
         </View>
-      ) : (
-        <Words strong>{`Look at ${ask.ofWords}`}</Words>
-      )}
-      <Words size="small" quiet numberOfLines={1}>
-        {ask.do === 'measure' ? `${ask.fromWords} · ${ask.zone}` : ask.zone}
-      </Words>
+        {ask.do === 'measure' && spot ? (
+          <SpotThumb point={ask.from} words={`${ask.fromWords} · ${ask.zone}`} spot={spot} />
+        ) : null}
+      </View>
       {ask.do === 'measure' && meterCaution(ask.meter) ? (
         <Notice kind="caution">{meterCaution(ask.meter)}</Notice>
       ) : null}
@@ -58,6 +66,23 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
         </Words>
       </Words>
     </View>
+  )
+}
+
+/** Function and leads, and where the first of them goes in words. */
+function Leads({ ask }: { readonly ask: MeasureAsk }) {
+  const palette = usePalette()
+  return (
+    <>
+      <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.small, flexWrap: 'wrap' }}>
+        <Words strong>{ask.meterWords}</Words>
+        <Words strong color={palette.wrong}>{`${ask.meter === 'amps' ? 'wire' : 'red'} ${ask.from}`}</Words>
+        <Words strong>{`${ask.meter === 'amps' ? 'to' : 'black'} ${ask.to}`}</Words>
+      </View>
+      <Words size="small" quiet numberOfLines={1}>
+        {`${ask.fromWords} · ${ask.zone}`}
+      </Words>
+    </>
   )
 }
 
