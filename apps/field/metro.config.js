@@ -9,6 +9,13 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return context.resolveRequest(context, name, platform)
 }
 
+// A module is run when it is first used, and not while the application starts.
+const { getTransformOptions } = config.transformer
+config.transformer.getTransformOptions = async (...given) => {
+  const { transform, ...rest } = await getTransformOptions(...given)
+  return { ...rest, transform: { ...transform, inlineRequires: true } }
+}
+
 // While the application is worked on, the API stands behind it on the same address.
 const api = process.env.API_ORIGIN
 if (api) {

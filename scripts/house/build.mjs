@@ -95,6 +95,17 @@ export async function watchServer(built) {
   return watching
 }
 
+const scripts = path.join('_expo', 'static', 'js', 'web')
+
+/** What every screen stands in is asked for with the page, and not when the application has got that far. */
+async function preloadFirst(folder) {
+  const page = path.join(folder, 'index.html')
+  const layout = (await readdir(path.join(folder, scripts))).find((name) => /^_layout-\w+\.js$/.test(name))
+  if (!layout) throw new Error('the export has no chunk for the layout of all screens')
+  const link = `<link rel="preload" as="script" href="/${scripts}/${layout}">`
+  await writeFile(page, (await readFile(page, 'utf8')).replace('</head>', `${link}</head>`))
+}
+
 /** Exports the web application when anything it is made of has changed. */
 export async function buildWeb() {
   await generate()
@@ -112,6 +123,7 @@ export async function buildWeb() {
     quiet: true,
     env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', NODE_ENV: 'production' },
   })
+  await preloadFirst(webFolder)
   const { generateSW } = await import('workbox-build')
   await generateSW({
     globDirectory: webFolder,

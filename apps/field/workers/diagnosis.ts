@@ -6,7 +6,7 @@ let remote: Remote<DiagnosisService> | null = null
 
 /** The worker that solves and infers; started when first asked. */
 export function diagnosisService(): Remote<DiagnosisService> {
-  remote ??= wrap<DiagnosisService>(new Worker(new URL('./diagnosis.worker', import.meta.url)))
+  remote ??= wrap<DiagnosisService>(new Worker(new URL('./diagnosis.worker', window.location.href)))
   return remote
 }
 

@@ -19,6 +19,27 @@ export function SecondFactor() {
   }
   return (
     <Part title="Code of an authenticator">
+      {open ? (
+        <FactorForm isOn={factor.isOn} onDone={close} />
+      ) : (
+        <>
+          <Standing factor={factor} />
+          <Press
+            title={factor.isOn ? 'Turn it off' : 'Turn it on'}
+            label={`${factor.isOn ? 'Turn off' : 'Turn on'} the code of an authenticator`}
+            onPress={() => {
+              setOpen(true)
+            }}
+          />
+        </>
+      )}
+    </Part>
+  )
+}
+
+function Standing({ factor }: { readonly factor: FactorState }) {
+  return (
+    <>
       <Words size="small" quiet>
         {factor.isOn
           ? `On: a sign-in asks for a code besides the password. Spare codes left: ${factor.spareLeft}.`
@@ -27,18 +48,7 @@ export function SecondFactor() {
       {factor.isOn && factor.spareLeft < 3 ? (
         <Notice kind="caution">Few spare codes are left: turn it off and on again for new ones.</Notice>
       ) : null}
-      {open ? (
-        <FactorForm isOn={factor.isOn} onDone={close} />
-      ) : (
-        <Press
-          title={factor.isOn ? 'Turn it off' : 'Turn it on'}
-          label={`${factor.isOn ? 'Turn off' : 'Turn on'} the code of an authenticator`}
-          onPress={() => {
-            setOpen(true)
-          }}
-        />
-      )}
-    </Part>
+    </>
   )
 }
 

@@ -102,6 +102,8 @@ export class Sync {
       await writeFact('shop', person.shop.id)
       dispatch(signedIn(person))
     }
+    // nobody is kept here: the door need not wait for the server to say so
+    else dispatch(signedOut())
     window.addEventListener('online', () => {
       void this.endLeftSession().then(() => this.send())
     })
