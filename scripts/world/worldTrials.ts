@@ -2,9 +2,9 @@ import { classesOf } from '@jokulgale/core/diagnosis/classes'
 import { diagnose, modelOf, type Diagnosis } from '@jokulgale/core/diagnosis/diagnose'
 import { isShort } from '@jokulgale/core/diagnosis/resistance'
 import type { School } from '@jokulgale/core/diagnosis/schools'
-import type { Step } from '@jokulgale/core/diagnosis/steps'
+import type { Deed, Step } from '@jokulgale/core/diagnosis/steps'
 import { builtInUnit } from '@jokulgale/core/units/index'
-import type { EntryBody } from '@jokulgale/core/visit/entry'
+import type { ActionVerb, EntryBody } from '@jokulgale/core/visit/entry'
 import { gather } from '@jokulgale/core/visit/evidence'
 import { observationOf } from '@jokulgale/core/visit/observationOf'
 import { normal, seeded, type Random } from '@jokulgale/core/world/random'
@@ -41,6 +41,8 @@ export interface WorldTask {
 }
 
 const mostSteps = 40
+/** Steps that are offered at a time: the first of them that can be done is. */
+const mostOffered = 3
 /** Fifty to one: nobody takes a part out for less without one more reading. */
 const sure = 0.98
 const confident = 0.9
@@ -107,12 +109,12 @@ export function worldTrials({
       const diagnosis = diagnose(
         diagram,
         { complaint, entries },
-        { school, count: 1, sorts: ['measure', 'look', 'condition'] },
+        { school, count: mostOffered, sorts: ['measure', 'look', 'condition', 'deed'] },
       )
       const lead = leadOf(diagnosis)
       if (firstAct === null && count > 0 && lead.probability >= actsFrom)
         firstAct = lead.class === classes[truth]
-      const [step] = diagnosis.next
+      const step = diagnosis.next.find(canBeDone)
       if (!step || count >= mostSteps || (count > 0 && lead.probability >= sure))
         return {
           steps: count,
@@ -138,24 +140,41 @@ export function worldTrials({
     }
   }
 
+  /** What is set and done for a step, what came of it, and what is put back after it. */
   function taken(world: World, { findings }: Diagnosis, step: Step): readonly EntryBody[] {
     const { now } = findings
     const set: EntryBody[] = []
+    const deed = deedOf(step)
     if (step.power !== now.power) set.push({ kind: 'power', is: step.power === 'off' ? 'isolated' : 'on' })
     if (step.call !== now.call) set.push({ kind: 'call', call: step.call })
+    if (deed) set.push({ kind: 'action', do: deed.verb, of: deed.of, ...(deed.to ? { to: deed.to } : {}) })
+    const back = deed ? undone[deed.verb] : undefined
+    const after: readonly EntryBody[] =
+      deed && back ? [{ kind: 'action', do: back, of: deed.of, ...(deed.to ? { to: deed.to } : {}) }] : []
     const standing = {
       ...gather(diagram, { complaint: '', entries: set }).now,
       call: step.call,
       power: step.power,
     }
-    if (step.do === 'look') return [...set, observationOf(step.of, world.look(standing, step.of))]
+    if (step.do === 'look') return [...set, observationOf(step.of, world.look(standing, step.of)), ...after]
     if (step.do === 'condition')
       return [...set, { kind: 'condition', of: step.of, value: world.condition(step.of, step.call) }]
     if (step.do !== 'measure') return set
     const { meter, from, to } = step
     const value = typedReading(meter, world.measure(standing, meter, from, to), unlike, random, normal)
-    return [...set, { kind: 'reading', meter, from, to, value: meter === 'ohms' ? value : (value ?? 0) }]
+    const shown = meter === 'ohms' ? value : (value ?? 0)
+    return [...set, { kind: 'reading', meter, from, to, value: shown }, ...after]
   }
+}
+
+/** Actions that are taken back as they were done; a warmed sensor is left to the air, and so is not tried here. */
+const undone: Partial<Record<ActionVerb, ActionVerb>> = { lift: 'land', unplug: 'plug', bridge: 'unbridge' }
+
+const deedOf = (step: Step): Deed | null => (step.do === 'measure' || step.do === 'look' ? step.deed : null)
+
+function canBeDone(step: Step): boolean {
+  const deed = deedOf(step)
+  return deed === null || deed.verb === 'start' || undone[deed.verb] !== undefined
 }
 
 /** What is said of a unit in which something does not run that should, or runs that should not. */

@@ -115,7 +115,7 @@ export class World {
   private differs(call: string): boolean {
     const circuit = this.circuit(call, 'on', [], [])
     const { links, linkNumbers } = circuit.network
-    const faulty = circuit.vary([...this.effects(), ...this.held()])
+    const faulty = circuit.vary([...this.effects([]), ...this.held()])
     const moves = [...this.diagram.parts.values()].some(({ id, kind }) => {
       const link = kind.moving === undefined ? undefined : linkNumbers.get(`${id}/${kind.moving}`)
       return link !== undefined && faulty.states[link] !== circuit.healthy.states[link]
@@ -133,7 +133,7 @@ export class World {
     const done = actions.flatMap(({ effects }) => effects)
     if (power === 'on' && this.unlike.faults) this.run(call, done)
     const circuit = this.circuit(call, power, off, done)
-    const effects = [...this.effects(), ...this.held()]
+    const effects = [...this.effects(done), ...this.held()]
     const settled = circuit.vary(effects)
     const phases = this.unlike.faults ? circuit.phases(settled) : []
     if (phases.length === 0) return settled
@@ -144,7 +144,7 @@ export class World {
   /** Lets a call run: what opens then stays open. */
   private run(call: string, done: readonly Effect[]): void {
     const circuit = this.circuit(call, 'on', [], done)
-    const settled = circuit.vary([...this.effects(), ...this.held()])
+    const settled = circuit.vary([...this.effects(done), ...this.held()])
     for (const { id, kind, settings } of this.diagram.parts.values()) {
       if (!kind.slow || this.faults.some(({ of }) => of === id)) continue
       const branches = kind.branches(settings, {}).map(({ name }) => `${id}/${name}`)
@@ -166,17 +166,25 @@ export class World {
     return [...this.tripped.values()].flat()
   }
 
-  /** The faults as they are at this moment: resistances that nobody knows are drawn anew. */
-  private effects(): readonly Effect[] {
-    return this.faults.flatMap(({ class: sort, effects }) =>
-      effects.map((effect) => {
-        if (!this.unlike.faults || (effect.does !== 'join' && effect.does !== 'ohms')) return effect
-        if (sort === 'short' || sort === 'ground' || sort === 'crossed')
-          return { ...effect, ohms: logBetween(this.random, shortOhms.least, shortOhms.most) }
-        return sort === 'loose'
-          ? { ...effect, ohms: effect.ohms * logBetween(this.random, looseFactor.least, looseFactor.most) }
-          : effect
-      }),
+  /**
+   * The faults as they are at this moment: resistances that nobody knows are drawn anew, and a chafed lead
+   * that is off takes its short with it.
+   */
+  private effects(done: readonly Effect[]): readonly Effect[] {
+    const off = new Set(done.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])))
+    const isOff = ({ of, touching }: Fault): boolean => off.has(of) || off.has(touching ?? '')
+    return this.faults.flatMap((fault) =>
+      fault.effects
+        .filter(({ does }) => does !== 'join' || !isOff(fault))
+        .map((effect) => {
+          const { class: sort } = fault
+          if (!this.unlike.faults || (effect.does !== 'join' && effect.does !== 'ohms')) return effect
+          if (sort === 'short' || sort === 'ground' || sort === 'crossed')
+            return { ...effect, ohms: logBetween(this.random, shortOhms.least, shortOhms.most) }
+          return sort === 'loose'
+            ? { ...effect, ohms: effect.ohms * logBetween(this.random, looseFactor.least, looseFactor.most) }
+            : effect
+        }),
     )
   }
 
