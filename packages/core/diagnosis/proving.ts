@@ -21,6 +21,8 @@ const worthSaying = 1.5
 const sure = 0.95
 /** A proof is for a suspect that stands out already, and is sought among the steps that tell most. */
 const standsOut = 0.05
+/** What is as good as certain needs no other proof than what the trade does before the part comes out. */
+const asGoodAsCertain = 0.98
 const soughtAmong = 24
 /** Suspects less probable than this do not change what stands out. */
 const negligible = 1e-4
@@ -34,7 +36,7 @@ export function provingSteps(
   suspects: readonly number[],
 ): ReadonlyMap<number, ProvingStep> {
   const proofs = new Map<number, ProvingStep>()
-  const wanted = suspects.filter((h) => probability[h] >= standsOut)
+  const wanted = suspects.filter((h) => probability[h] >= standsOut && probability[h] < asGoodAsCertain)
   if (wanted.length === 0) return proofs
   const others = ranked.filter((h) => probability[h] > negligible)
   const offer = (h: number, proof: ProvingStep): void => {

@@ -1,4 +1,10 @@
 import { fanDesign, singlePhaseMotor } from './singlePhaseMotor'
 
-/** A capacitor-run fan motor. */
-export const capacitorFan = singlePhaseMotor('capacitor-fan', 'fan motor', 'fan-motor', 2.5, fanDesign)
+/** A capacitor-run motor: of a fan or a small pump. */
+export const capacitorFan = singlePhaseMotor(
+  'capacitor-fan',
+  'capacitor-run motor',
+  'fan-motor',
+  2.5,
+  fanDesign,
+)
