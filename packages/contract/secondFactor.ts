@@ -44,3 +44,6 @@ export interface FactorState {
   readonly isOn: boolean
   readonly spareLeft: number
 }
+
+/** A key or a code as it is read out: by fours. */
+export const inGroups = (code: string): string => code.replace(/(.{4})(?=.)/g, '$1 ')

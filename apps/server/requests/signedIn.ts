@@ -27,6 +27,9 @@ export interface Who {
   readonly siteId: string | null
 }
 
+/** Which person of which shop. */
+export type Whose = Pick<Who, 'personId' | 'shopId'>
+
 /** However often somebody comes back, after so long they sign in again. */
 const longestSessionMs = 90 * 86_400_000
 

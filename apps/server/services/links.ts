@@ -7,7 +7,7 @@ import { links, people, secondFactors, securityEvents, shops } from '../db/schem
 import type { LinkLetter } from '../mail/letters'
 import { notFound, RequestProblem } from '../requests/problem'
 import { hashedToken } from '../requests/sender'
-import type { Who } from '../requests/signedIn'
+import type { Who, Whose } from '../requests/signedIn'
 import { endSessions } from './devices'
 import { personOfShop, siteForRole } from './people'
 import { noteSecurity } from './security'
@@ -149,11 +149,7 @@ const goneLink = (): RequestProblem =>
  * Uses a link, once: makes the person, or sets their password. Gives who it is. Throws RequestProblem (401, 404,
  * 409).
  */
-export async function useLink(
-  db: Database,
-  token: string,
-  { password, code }: LinkUse,
-): Promise<Omit<Who, 'role' | 'siteId'>> {
+export async function useLink(db: Database, token: string, { password, code }: LinkUse): Promise<Whose> {
   const [open] = await db
     .select({ shopId: links.shopId, personId: links.personId, email: links.email })
     .from(links)

@@ -10,7 +10,7 @@ import type { Person } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
 import { links, people, secondFactors, shops, signInFailures, sites } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
-import type { Who } from '../requests/signedIn'
+import type { Who, Whose } from '../requests/signedIn'
 import { endSessions } from './devices'
 import { noteSecurity } from './security'
 
@@ -166,7 +166,7 @@ async function keepAnOwner(db: Database, shopId: string, leaving: string): Promi
 /** Throws RequestProblem (422), at the field that it was typed in. */
 export async function requirePassword(
   db: Pick<Database, 'select'>,
-  { personId, shopId }: Pick<Who, 'personId' | 'shopId'>,
+  { personId, shopId }: Whose,
   given: string,
   field: string,
 ): Promise<void> {

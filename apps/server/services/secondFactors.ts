@@ -2,16 +2,21 @@ import { randomBytes } from 'node:crypto'
 import { and, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm'
 import { Secret, TOTP } from 'otpauth'
 import { create } from 'qrcode'
-import type { FactorEnd, FactorOffer, FactorState, SpareCodes } from '@jokulgale/contract/secondFactor'
+import {
+  inGroups,
+  type FactorEnd,
+  type FactorOffer,
+  type FactorState,
+  type SpareCodes,
+} from '@jokulgale/contract/secondFactor'
 import type { Database } from '../db/connect'
 import { secondFactors } from '../db/schema'
 import { RequestProblem } from '../requests/problem'
 import { hashedToken } from '../requests/sender'
-import type { Who } from '../requests/signedIn'
+import type { Who, Whose } from '../requests/signedIn'
 import { personOfShop, requirePassword } from './people'
 import { noteSecurity } from './security'
 
-type Whose = Pick<Who, 'personId' | 'shopId'>
 type Reading = Pick<Database, 'select'>
 type Changing = Pick<Database, 'select' | 'update' | 'insert'>
 
@@ -88,7 +93,6 @@ export async function confirmFactor(db: Database, who: Whose, code: string): Pro
 }
 
 const spareBuffer = (): ArrayBuffer => Uint8Array.from(randomBytes(spareBytes)).buffer
-const inGroups = (code: string): string => code.replace(/(.{4})(?=.)/g, '$1 ')
 
 /** Turns one's own off, with password and a code. Throws RequestProblem (401, 422). */
 export async function endFactor(db: Database, who: Whose, { password, code }: FactorEnd): Promise<void> {

@@ -4,6 +4,7 @@ import type { Person, SignIn } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
 import { people, shops, signInFailures } from '../db/schema'
 import { RequestProblem } from '../requests/problem'
+import type { Whose } from '../requests/signedIn'
 import { personColumns } from './people'
 import { requireCode } from './secondFactors'
 import { noteSecurity } from './security'
@@ -53,7 +54,7 @@ export async function letIn(db: Database, { id, email, shop }: Person): Promise<
  */
 export async function passWithCode(
   db: Database,
-  { email, ...who }: { readonly personId: string; readonly shopId: string; readonly email: string },
+  { email, ...who }: Whose & { readonly email: string },
   code: string | undefined,
 ): Promise<void> {
   await refuseTooSoon(db, email)

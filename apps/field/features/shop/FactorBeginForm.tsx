@@ -5,6 +5,7 @@ import { Linking, View } from 'react-native'
 import {
   factorBeginSchema,
   factorConfirmSchema,
+  inGroups,
   type FactorBegin,
   type FactorConfirm,
   type FactorOffer,
@@ -82,8 +83,6 @@ function Confirm({ offer, onConfirmed }: ConfirmProps) {
     </View>
   )
 }
-
-const inGroups = (secret: string): string => secret.replace(/(.{4})(?=.)/g, '$1 ')
 
 interface SpareCodesProps {
   readonly codes: readonly string[]
