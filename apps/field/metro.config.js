@@ -1,3 +1,5 @@
+const { readdirSync } = require('node:fs')
+const path = require('node:path')
 const { getDefaultConfig } = require('expo/metro-config')
 
 const config = getDefaultConfig(__dirname)
@@ -9,11 +11,18 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return context.resolveRequest(context, name, platform)
 }
 
-// A module is run when it is first used, and not while the application starts.
+// A module of the screens is run when it is first used, and not while the application starts. What solves
+// circuits is left as it is: looking a function up anew at each use would cost more than it saves.
+const solving = path.join(__dirname, '..', '..', 'packages', 'core')
+const blockList = Object.fromEntries(
+  readdirSync(solving, { recursive: true })
+    .filter((name) => name.endsWith('.ts'))
+    .map((name) => [path.join(solving, name), true]),
+)
 const { getTransformOptions } = config.transformer
 config.transformer.getTransformOptions = async (...given) => {
   const { transform, ...rest } = await getTransformOptions(...given)
-  return { ...rest, transform: { ...transform, inlineRequires: true } }
+  return { ...rest, transform: { ...transform, inlineRequires: { blockList } } }
 }
 
 // While the application is worked on, the API stands behind it on the same address.

@@ -58,6 +58,15 @@ async function firstLoad(browser, address) {
   }
 }
 
+const loads = 5
+
+/** The median by when it is usable; each has nothing kept from another. */
+async function medianLoad(browser, address) {
+  const measured = []
+  for (let k = 0; k < loads; k++) measured.push(await firstLoad(browser, address))
+  return measured.sort((a, b) => a.usableMs - b.usableMs)[(loads - 1) / 2]
+}
+
 /**
  * Runs in the page: notes when the board’s heading has been painted, milliseconds from the start of the
  * navigation.
@@ -134,7 +143,7 @@ async function callsByAsks(...given) {
 const house = await throwAwayHouse()
 const browser = await chromium.launch(browserOptions)
 try {
-  const load = await firstLoad(browser, house.address)
+  const load = await medianLoad(browser, house.address)
   const reloadMs = await reloadOffline(browser, house.address)
   const entries = await entryTimes(browser, house.address, { unit: 'RTU-A', complaint: 'Not cooling', phone })
   const calls = await callsByAsks(browser, (page) => signIn(page, house.address), phone)
@@ -152,7 +161,7 @@ By \`npm run measure\` on ${on}.
 
 | what | measured | aim |
 | --- | --- | --- |
-| first load on slow 4G (150 ms, 1.6 Mbit/s) with a four times slower processor: something of ours painted | ${load.paintMs} ms | under 2000 ms |
+| first load on slow 4G (150 ms, 1.6 Mbit/s) with a four times slower processor, median of ${loads}: something of ours painted | ${load.paintMs} ms | under 2000 ms |
 | first screen usable, the same | ${load.usableMs} ms | under 5000 ms |
 | its JavaScript as it is sent, packed with Brotli (gzip where a browser asks no better, over plain HTTP: ${load.scriptKilobytesGzip} kB) | ${load.scriptKilobytesSent} kB | under 400 kB |
 | reload with no network until the board is painted, median of 5 | ${reloadMs} ms | under 1000 ms |
