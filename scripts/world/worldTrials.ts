@@ -167,7 +167,10 @@ export function worldTrials({
   }
 }
 
-/** Actions that are taken back as they were done; a warmed sensor is left to the air, and so is not tried here. */
+/**
+ * Actions that are taken back as they were done; a warmed sensor is left to the air, and so is not tried
+ * here.
+ */
 const undone: Partial<Record<ActionVerb, ActionVerb>> = { lift: 'land', unplug: 'plug', bridge: 'unbridge' }
 
 const deedOf = (step: Step): Deed | null => (step.do === 'measure' || step.do === 'look' ? step.deed : null)

@@ -146,7 +146,8 @@ const goneLink = (): RequestProblem =>
   })
 
 /**
- * Uses a link, once: makes the person, or sets their password. Gives who it is. Throws RequestProblem (401, 404,
+ * Uses a link, once: makes the person, or sets their password. Gives who it is. Throws RequestProblem (401,
+ * 404,
  * 409).
  */
 export async function useLink(db: Database, token: string, { password, code }: LinkUse): Promise<Whose> {

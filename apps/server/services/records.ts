@@ -68,7 +68,10 @@ export async function experienceOf(db: Database, shopId: string): Promise<Experi
 
 const panelKinds: readonly EntryBody['kind'][] = ['photo', 'pinned', 'retracted']
 
-/** Pictures taken on any visit to a unit, and where its test points are on them. Throws RequestProblem (404). */
+/**
+ * Pictures taken on any visit to a unit, and where its test points are on them. Throws RequestProblem
+ * (404).
+ */
 export async function panelOf(db: Database, shopId: string, unit: string): Promise<UnitPanel> {
   const entries = standingEntries(merge(await entriesOfUnits(db, shopId, [unit], panelKinds)))
   return {

@@ -47,7 +47,10 @@ export async function factorState(db: Reading, whose: Whose): Promise<FactorStat
   return { isOn, spareLeft: isOn ? factor.spareHashes.length : 0 }
 }
 
-/** Begins one, with the password; nothing is asked for until a code has come back. Throws RequestProblem (409, 422). */
+/**
+ * Begins one, with the password; nothing is asked for until a code has come back. Throws RequestProblem
+ * (409, 422).
+ */
 export async function beginFactor(db: Database, who: Whose, password: string): Promise<FactorOffer> {
   await requirePassword(db, who, password, 'password')
   const secret = new Secret({ size: secretBytes }).base32

@@ -183,7 +183,10 @@ export class SituationModel {
     return values
   }
 
-  /** What the meter would show in each of the states that a circuit goes through which does not come to rest. */
+  /**
+   * What the meter would show in each of the states that a circuit goes through which does not come to
+   * rest.
+   */
   predictInCycle(meter: Meter, from: string, to: string, hypothesis: number): readonly (number | null)[] {
     const settled = this.settle(hypothesis)
     return settled.oscillates ? this.cycleOf(settled).map((state) => meterValue(state, meter, from, to)) : []

@@ -165,7 +165,10 @@ const floating = (
 /** How readings on a circuit that will not rest fall: in one of its states, between them, anywhere. */
 const movingShares = { inAState: 0.5, between: 0.4, anywhere: 0.1 } as const
 
-/** A reading on a circuit that will not rest; what it teaches is of the state that it was most likely taken in. */
+/**
+ * A reading on a circuit that will not rest; what it teaches is of the state that it was most likely taken
+ * in.
+ */
 function explainedMoving(
   reading: Weighable,
   moving: Moving,

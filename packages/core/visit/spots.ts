@@ -1,7 +1,9 @@
 import { entriesOf, type Of } from './fold'
 import type { Entry } from './log'
 
-/** Where a test point is on a picture of its panel, in per cent of its width and height from the upper left. */
+/**
+ * Where a test point is on a picture of its panel, in per cent of its width and height from the upper left.
+ */
 export interface Spot {
   readonly photo: string
   readonly x: number

@@ -4,7 +4,9 @@ import Svg, { Path, Rect } from 'react-native-svg'
 const quiet = 4
 const sizeDp = 232
 
-/** A QR code of rows of modules, 1 for dark: dark on white in either scheme, for cameras read nothing else. */
+/**
+ * A QR code of rows of modules, 1 for dark: dark on white in either scheme, for cameras read nothing else.
+ */
 export function QrCode({ words, modules }: { readonly words: string; readonly modules: readonly string[] }) {
   const across = modules.length + 2 * quiet
   const dark = modules.flatMap((row, y) =>
