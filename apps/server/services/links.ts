@@ -11,7 +11,7 @@ import type { Who, Whose } from '../requests/signedIn'
 import { endSessions } from './devices'
 import { personOfShop, siteForRole } from './people'
 import { noteSecurity } from './security'
-import { passWithCode } from './signIn'
+import { passWithCode, refuseTooSoon } from './signIn'
 
 const dayMs = 86_400_000
 const lastsMs = { invitation: 7 * dayMs, 'new-password': dayMs } as const
@@ -157,7 +157,10 @@ export async function useLink(db: Database, token: string, { password, code }: L
     .where(isOpen(token))
   if (!open) throw goneLink()
   const { personId } = open
-  if (personId !== null) await passWithCode(db, { ...open, personId }, code)
+  if (personId !== null) {
+    await refuseTooSoon(db, open.email)
+    await passWithCode(db, { ...open, personId }, code)
+  }
   const passwordHash = await hash(password)
   return db.transaction(async (transaction) => {
     const [link] = await transaction

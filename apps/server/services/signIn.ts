@@ -49,15 +49,14 @@ export async function letIn(db: Database, { id, email, shop }: Person): Promise<
 }
 
 /**
- * Asks for the code of whoever has a second factor; a wrong one counts as a wrong password does. Throws
- * RequestProblem (401, 429).
+ * Asks for the code of whoever has a second factor; a wrong one counts as a wrong password does, for
+ * `refuseTooSoon` to slow. Throws RequestProblem (401).
  */
 export async function passWithCode(
   db: Database,
   { email, ...who }: Whose & { readonly email: string },
   code: string | undefined,
 ): Promise<void> {
-  await refuseTooSoon(db, email)
   try {
     await requireCode(db, who, code)
   } catch (error) {
@@ -69,7 +68,8 @@ export async function passWithCode(
   }
 }
 
-async function refuseTooSoon(db: Database, email: string): Promise<void> {
+/** Throws RequestProblem (429) while an e-mail has to wait. */
+export async function refuseTooSoon(db: Database, email: string): Promise<void> {
   const [failed] = await db.select().from(signInFailures).where(eq(signInFailures.email, email))
   if (!failed) return
   const left = Math.ceil(waitAfter(failed.failures) - (Date.now() - failed.lastAt.getTime()) / 1000)
