@@ -166,7 +166,8 @@ By \`npm run measure\` on ${on}.
 | its JavaScript as it is sent, packed with Brotli (gzip where a browser asks no better, over plain HTTP: ${load.scriptKilobytesGzip} kB) | ${load.scriptKilobytesSent} kB | under 400 kB |
 | reload with no network until the board is painted, median of 5 | ${reloadMs} ms | under 1000 ms |
 | first set-up of the largest unit (RTU-A, rooftop 480 V): a call is taken on it, from Trace until suspects and ask are there | ${entries.setUpMs} ms | under 1000 ms |
-| the same with nothing solved ahead: the page loaded anew in the visit, from its screen until suspects and ask | ${entries.setUpAnewMs} ms | under 1000 ms |
+| the same with nothing solved ahead: the page loaded anew in the visit (median of 5), from its screen until suspects are there | ${entries.suspectsAnewMs} ms | at most 1500 ms |
+| and until their ask is | ${entries.setUpAnewMs} ms | under 1000 ms |
 | after an entry, until the new ask is on the screen, median of ${entries.count} (worst) | ${entries.medianMs} ms (${entries.worstMs} ms) | under 100 ms |
 | the same from the tap that logs it, keeping it on the device and asking about it included, median | ${entries.medianFromTapMs} ms | |
 | longest block of the interface thread meanwhile | ${entries.longestBlockMs} ms | under 50 ms |

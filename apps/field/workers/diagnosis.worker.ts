@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import { circuitChange, type CircuitChange } from '@jokulgale/core/changes/circuitChange'
 import { lostGuards } from '@jokulgale/core/changes/lostGuards'
-import { brief, doubtAbout, type Briefing } from '@jokulgale/core/diagnosis/briefing'
+import { brief, briefSoFar, doubtAbout, type Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { judge } from '@jokulgale/core/diagnosis/diagnose'
 import { foresee, prepare } from '@jokulgale/core/diagnosis/foresee'
 import type { Choosing } from '@jokulgale/core/diagnosis/nextStep'
@@ -32,6 +32,9 @@ const service = {
   prepare: (ladder: string): void => {
     workAhead(prepare(knownLadder(ladder)))
   },
+  /** What is known before any step has been worked out: suspects, and the circuit as it stands. */
+  briefSoFar: (ladder: string, file: Case, facts: UnitFacts): Briefing =>
+    briefSoFar(knownLadder(ladder), file, facts),
   brief: (ladder: string, file: Case, choosing: Choosing, facts: UnitFacts): Briefing => {
     const briefing = brief(knownLadder(ladder), file, choosing, facts)
     workAhead(foresee(knownLadder(ladder), file, facts))

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { usualUnits } from '../physics/displayUnits'
 import { builtInUnit } from '../units/index'
 import { monitorWiring } from './lists/monitorWiring'
 import { lostLeg } from './lostLeg'
@@ -97,7 +98,7 @@ test('only a monitor with the load side on it is asked what it sees of a stuck p
   const asked = (unit: string): readonly boolean[] => {
     const diagram = builtInUnit(unit)
     return (monitorWiring.parts?.(diagram) ?? []).map((part) =>
-      monitorWiring.steps(diagram, part).some(({ id }) => id === 'stuck-pole'),
+      monitorWiring.steps(diagram, part, usualUnits).some(({ id }) => id === 'stuck-pole'),
     )
   }
   expect(asked('rooftop-480')).toEqual([true])

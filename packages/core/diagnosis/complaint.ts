@@ -21,35 +21,63 @@ const ofAnyUnit = 0.2
 
 const known = new WeakMap<UnitModel, Map<string, number>>()
 
+/** A unit in each of its calls, as it is arrived at; kept for one pass over its hypotheses. */
+type InCall = (call: string) => Moment
+
 /** Chance of a unit with a hypothesis being complained of so; 1 where nobody said anything that means something. */
-export function complaintChance(model: UnitModel, id: string, h: number): number {
+export const complaintChance = (model: UnitModel, id: string, h: number): number =>
+  complaintChances(model, id)(h)
+
+/** The same for one hypothesis after another, in one go: a pair that is forgotten meanwhile would be mistaken. */
+export function complaintChances(model: UnitModel, id: string): (h: number) => number {
   const complaint = model.diagram.complaints.find((candidate) => candidate.id === id)
-  if (!complaint) return 1
+  if (!complaint) return () => 1
   const kept = known.get(model) ?? new Map<string, number>()
   known.set(model, kept)
-  const key = `${complaint.id} ${h}`
-  const chance = kept.get(key) ?? findChance(model, complaint, h)
-  // pairs and versions are numbered anew for each case
-  if (h < model.singles) kept.set(key, chance)
-  return chance
+  const inCall = callsOf(model)
+  return (h) => {
+    const key = `${complaint.id} ${h}`
+    const chance = kept.get(key) ?? findChance({ model, inCall }, complaint, h)
+    // pairs and versions are numbered anew for each case
+    if (h < model.singles) kept.set(key, chance)
+    return chance
+  }
 }
 
-function findChance(model: UnitModel, complaint: Complaint, h: number): number {
-  const { id } = model.hypotheses[h]
+function callsOf(model: UnitModel): InCall {
+  const moments = new Map<string, Moment>()
+  return (call) => {
+    const moment = moments.get(call) ?? new Moment(model, atArrival(model.diagram, call), [])
+    moments.set(call, moment)
+    return moment
+  }
+}
+
+interface Heard {
+  readonly model: UnitModel
+  readonly inCall: InCall
+}
+
+function findChance(heard: Heard, complaint: Complaint, h: number): number {
+  const { id } = heard.model.hypotheses[h]
   if (id === notDrawn) return ofAnyUnit
   if (id === nothingWrong) return withoutSymptom
-  if (!looksAtCalls(complaint.means)) return showsAnywhere(model, complaint, h) ? 1 : withoutSymptom
-  const shown = complaint.calls.map((call) => isShown(model, complaint.means, call, h))
-  const chance = shown[0] ? 1 : shown.some(Boolean) ? inAnotherCall : withoutSymptom
+  if (!looksAtCalls(complaint.means)) return showsAnywhere(heard, complaint, h) ? 1 : withoutSymptom
+  const chance = chanceByCall(heard, complaint, h)
   const most = whenDead[complaint.means] ?? 1
-  return chance > most && isBlankAnywhere(model, complaint, h) ? most : chance
+  return chance > most && isBlankAnywhere(heard, complaint, h) ? most : chance
+}
+
+function chanceByCall(heard: Heard, { means, calls: [usual, ...others] }: Complaint, h: number): number {
+  if (isShown(heard, means, usual, h)) return 1
+  return others.some((call) => isShown(heard, means, call, h)) ? inAnotherCall : withoutSymptom
 }
 
 /** Whether a symptom is one that the calls show, rather than one of the fault itself. */
 const looksAtCalls = (symptom: Symptom): boolean =>
   symptom !== 'water' && symptom !== 'trips' && symptom !== 'comes-and-goes'
 
-function showsAnywhere(model: UnitModel, { means, calls }: Complaint, h: number): boolean {
+function showsAnywhere({ model, inCall }: Heard, { means, calls }: Complaint, h: number): boolean {
   const { faults } = model.hypotheses[h]
   switch (means) {
     case 'water':
@@ -63,22 +91,22 @@ function showsAnywhere(model: UnitModel, { means, calls }: Complaint, h: number)
         faults.some(
           ({ class: sort, of }) =>
             model.diagram.parts.get(of)?.kind.slow && (sort === 'blown' || sort === 'trip'),
-        ) || calls.some((call) => inCall(model, call).tripsSomewhere(h))
+        ) || calls.some((call) => inCall(call).tripsSomewhere(h))
       )
     default:
-      return model.comesAndGoes(h) || calls.some((call) => inCall(model, call).situation.settle(h).oscillates)
+      return model.comesAndGoes(h) || calls.some((call) => inCall(call).situation.settle(h).oscillates)
   }
 }
 
-/** Whether a call shows a symptom: as everything stands once tripped, as it settles, or before anything has tripped. */
-function isShown(model: UnitModel, symptom: Symptom, call: string, h: number): boolean {
-  const moment = inCall(model, call)
-  const versions = new Set([
-    moment.asTripped(h, 'drawn'),
-    h,
-    ...(model.mayTrip(h) ? [moment.beforeTrips(h)] : []),
-  ])
-  return [...versions].some((version) => shows(model, moment.situation, symptom, version))
+/**
+ * Whether a call shows a symptom: as it settles, as everything stands once tripped, or before anything has
+ * tripped. What it shows by itself is asked first: trips are sought in every call of the unit.
+ */
+function isShown({ model, inCall }: Heard, symptom: Symptom, call: string, h: number): boolean {
+  const moment = inCall(call)
+  const showsAs = (version: number): boolean => shows(model, moment.situation, symptom, version)
+  if (showsAs(h)) return true
+  return model.mayTrip(h) && (showsAs(moment.asTripped(h, 'drawn')) || showsAs(moment.beforeTrips(h)))
 }
 
 function shows(model: UnitModel, situation: SituationModel, symptom: Symptom, version: number): boolean {
@@ -96,14 +124,11 @@ function shows(model: UnitModel, situation: SituationModel, symptom: Symptom, ve
   }
 }
 
-const isBlankAnywhere = (model: UnitModel, { calls }: Complaint, h: number): boolean =>
-  calls.some((call) => isShown(model, 'blank', call, h))
+const isBlankAnywhere = (heard: Heard, { calls }: Complaint, h: number): boolean =>
+  calls.some((call) => isShown(heard, 'blank', call, h))
 
 /** Whether the thermostat shows nothing, that has no battery of its own. */
 function isBlank(situation: SituationModel, { diagram }: UnitModel, version: number): boolean {
   const { plate } = diagram
   return plate !== null && situation.looks(version, plate).includes('dark')
 }
-
-const inCall = (model: UnitModel, call: string): Moment =>
-  new Moment(model, atArrival(model.diagram, call), [])

@@ -3,7 +3,7 @@ import type { Fault } from '../parts/effect'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
 import { changingShare, presentAtFirst, stays, touched } from './comesAndGoes'
-import { complaintChance } from './complaint'
+import { complaintChances } from './complaint'
 import { Factors } from './factors'
 import type { Hypothesis } from './hypothesis'
 import { measuredChance } from './measured'
@@ -74,12 +74,13 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
   const { hypotheses } = model
   const prior = new Map<number, number>()
   const measured = measuredChance(model, findings.now.conditions)
+  const heardOf = complaintChances(model, findings.complaint)
   for (const h of which) {
     const { faults, of } = hypotheses[h]
     if (of.some((part) => good.has(part)) || faults.some(({ id }) => good.has(id))) continue
     const share = hypotheses[h].prior * factor(hypotheses[h]) * measured(hypotheses[h])
     if (share === 0) continue
-    const chance = complaintChance(model, findings.complaint, h)
+    const chance = heardOf(h)
     prior.set(h, Math.log(share * (complained ? chance : afterRepair + (1 - afterRepair) * chance)))
   }
   const told = tracksAfter(context, [...prior.keys()])

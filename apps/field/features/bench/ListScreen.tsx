@@ -17,6 +17,7 @@ import { BenchPage } from './BenchPage'
 import { mayRead } from './mayRead'
 import { StepCard } from './StepCard'
 import { useBegunList } from './useBegunList'
+import { useUnits } from '../units/useUnits'
 import { VerdictView } from './VerdictView'
 
 interface ListScreenProps {
@@ -27,10 +28,11 @@ interface ListScreenProps {
 /** A list of the bench, step by step, alone or on a visit; what is not proven is said with what is. */
 export function ListScreen({ list, visit }: ListScreenProps) {
   const router = useRouter()
+  const units = useUnits()
   const parts = useMemo(() => (visit ? list.parts(visit.diagram) : []), [list, visit])
   const [part, setPart] = useState(parts[0] ?? '')
   const { answers, keep: setAnswers } = useBegunList(visit ? `${visit.id} ${list.id} ${part}` : null)
-  const steps = useMemo(() => list.steps(visit?.diagram ?? null, part), [list, visit, part])
+  const steps = useMemo(() => list.steps(visit?.diagram ?? null, part, units), [list, visit, part, units])
   const keep = async (on: OpenVisit): Promise<void> => {
     for (const reading of listReadings(steps, answers)) if (mayRead(on, reading)) await on.say(reading)
     await on.say(listEntry(list, steps, answers, part))

@@ -14,13 +14,16 @@ export interface BriefingState {
   readonly error: string
 }
 
+/** What was worked out last, and of what. */
+type Shown = Omit<BriefingState, 'busy'> & { readonly key: string }
+
 /** The diagnosis of a log, solved in the worker; the last one stays on the screen until the next is there. */
 export function useBriefing(
   { ladder, state: { complaint }, bodies, unit }: OpenVisit,
   school: School,
 ): BriefingState {
   const experience = useAppSelector((state) => state.places.experience)
-  const [shown, setState] = useState<Omit<BriefingState, 'busy'> & { readonly key: string }>({
+  const [shown, setState] = useState<Shown>({
     briefing: null,
     error: '',
     key: '',
@@ -33,24 +36,31 @@ export function useBriefing(
     const asked = ++newest.current
     // of an age that nobody knows nothing is said
     const age = unit.installed ? { ageYears: (Date.now() - Date.parse(unit.installed)) / yearMs } : {}
-    diagnosisService()
-      .brief(ladder, { complaint, entries }, { school }, { ...age, ...(experience ? { experience } : {}) })
-      .then(
+    const facts = { ...age, ...(experience ? { experience } : {}) }
+    const file = { complaint, entries }
+    const show = (next: (before: Shown) => Shown): void => {
+      if (asked === newest.current) setState(next)
+    }
+    const service = diagnosisService()
+    // on a unit that is solved for the first time here, the suspects are there a second before the asks
+    if (shown.briefing === null)
+      service.briefSoFar(ladder, file, facts).then(
         (briefing) => {
-          if (asked === newest.current)
-            startTransition(() => {
-              setState({ briefing, key, error: '' })
-            })
+          show((before) => ({ ...before, briefing }))
         },
-        (error: unknown) => {
-          if (asked === newest.current)
-            setState((before) => ({
-              ...before,
-              key,
-              error: error instanceof Error ? error.message : String(error),
-            }))
-        },
+        // what is wrong is said by the answer that follows
+        () => undefined,
       )
+    service.brief(ladder, file, { school }, facts).then(
+      (briefing) => {
+        startTransition(() => {
+          show(() => ({ briefing, key, error: '' }))
+        })
+      },
+      (error: unknown) => {
+        show((before) => ({ ...before, key, error: error instanceof Error ? error.message : String(error) }))
+      },
+    )
     // the key stands for the entries
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [ladder, complaint, key, unit.installed])

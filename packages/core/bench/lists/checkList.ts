@@ -1,5 +1,6 @@
 import { unitOf } from '../../circuit/meters'
 import type { Diagram } from '../../diagram/diagram'
+import type { DisplayUnits } from '../../physics/displayUnits'
 import type { Of } from '../../visit/fold'
 import type { BenchReading, Verdict } from '../tool'
 
@@ -36,7 +37,7 @@ export interface BenchList {
   /** Parts of a unit that it can be about; none: it is about the whole unit. */
   readonly parts: (diagram: Diagram) => readonly string[]
   /** Its steps at a part of a unit, or for any unit of this sort where none is known. */
-  readonly steps: (diagram: Diagram | null, part: string) => readonly ListStep[]
+  readonly steps: (diagram: Diagram | null, part: string, units: DisplayUnits) => readonly ListStep[]
 }
 
 /** Whether what was found at a step is as it should be; null where it was not tried. */

@@ -1,4 +1,5 @@
 import { diagnose } from '../../diagnosis/diagnose'
+import { usualUnits, type DisplayUnits } from '../../physics/displayUnits'
 import { builtInUnit, builtInUnitIds } from '../../units/index'
 import { entryProblem } from '../../visit/checkEntry'
 import type { EntryBody } from '../../visit/entry'
@@ -20,11 +21,11 @@ const placesOf = (of: BenchList, unit: string): readonly string[] => {
 test.each(benchLists.map((of) => [of.id, of] as const))(
   '%s: in every unit its steps are told apart, say all three things, and read points that are there',
   (_, of) => {
-    expect(of.steps(null, '').length).toBeGreaterThan(0)
+    expect(of.steps(null, '', usualUnits).length).toBeGreaterThan(0)
     for (const unit of builtInUnitIds) {
       const diagram = builtInUnit(unit)
       for (const part of placesOf(of, unit)) {
-        const steps = of.steps(diagram, part)
+        const steps = of.steps(diagram, part, usualUnits)
         expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length)
         for (const { does, should, wrong, reading } of steps) {
           for (const words of [does, should, wrong]) {
@@ -42,7 +43,7 @@ test.each(benchLists.map((of) => [of.id, of] as const))(
 )
 
 test('what was not tried is said, what is wrong comes first, and only all of it is a proof', () => {
-  const steps = list('water-path').steps(null, '')
+  const steps = list('water-path').steps(null, '', usualUnits)
   const all = (found: 'right' | 'wrong'): Answers => Object.fromEntries(steps.map(({ id }) => [id, found]))
   expect(listVerdict(steps, {})).toMatchObject({ level: 'watch', words: 'Nothing is proven yet.' })
   expect(listVerdict(steps, all('right')).level).toBe('good')
@@ -53,7 +54,7 @@ test('what was not tried is said, what is wrong comes first, and only all of it 
 })
 
 test('a value is judged by the bounds of its step, OL where OL is right', () => {
-  const steps = list('short-hunt').steps(builtInUnit('rooftop-two-stage'), '')
+  const steps = list('short-hunt').steps(builtInUnit('rooftop-two-stage'), '', usualUnits)
   const pair = steps.find(({ id }) => id.startsWith('ohms TB.Y1'))
   if (!pair?.reading) throw new Error('no pair at the board')
   expect(isRight(pair, Infinity)).toBe(true)
@@ -65,7 +66,7 @@ test('a list is an entry that any visit takes', async () => {
   const diagram = builtInUnit('rooftop-enthalpy')
   const smoke = list('smoke-shutdown')
   const [part] = smoke.parts(diagram)
-  const steps = smoke.steps(diagram, part)
+  const steps = smoke.steps(diagram, part, usualUnits)
   const entry = listEntry(smoke, steps, { bar: 'right', across: 25, alarm: 'not-tried' }, part)
   expect(entry).toMatchObject({ of: part, level: 'act' })
   await expect(entryBodySchema.validate(entry, { strict: true })).resolves.toBeTruthy()
@@ -74,7 +75,7 @@ test('a list is an entry that any visit takes', async () => {
 test('a bar left in, and a blind detector, are caught by the list', () => {
   const diagram = builtInUnit('rooftop-enthalpy')
   const smoke = list('smoke-shutdown')
-  const steps = smoke.steps(diagram, smoke.parts(diagram)[0])
+  const steps = smoke.steps(diagram, smoke.parts(diagram)[0], usualUnits)
   expect(listVerdict(steps, { bar: 'right', alarm: 'wrong' }).words).toMatch(/Blind/)
   expect(listVerdict(steps, { bar: 'right', alarm: 'right', dead: 'wrong' }).words).toMatch(/bar is still in/)
 })
@@ -83,7 +84,7 @@ test('a bar left in, and a blind detector, are caught by the list', () => {
 function leaderOf(id: string, unit: string, answers: Answers, before: readonly EntryBody[]): string {
   const diagram = builtInUnit(unit)
   const of = list(id)
-  const readings = listReadings(of.steps(diagram, of.parts(diagram)[0] ?? ''), answers)
+  const readings = listReadings(of.steps(diagram, of.parts(diagram)[0] ?? '', usualUnits), answers)
   expect(readings.length).toBeGreaterThan(0)
   for (const reading of readings) expect(entryProblem(diagram, reading)).toBe('')
   const { ranked, model } = diagnose(
@@ -104,4 +105,17 @@ test('ohms of a short hunt lead to the branch that has it', () => {
 test('volts over a detector that is dead in alarm lead to it', () => {
   const fan: readonly EntryBody[] = [{ kind: 'call', call: 'fan' }]
   expect(leaderOf('smoke-shutdown', 'rooftop-enthalpy', { in: 25, out: 0, across: 25 }, fan)).toMatch(/^SMK:/)
+})
+
+test('degrees are said in the units that are shown, on a scale and apart', () => {
+  const celsius = { ...usualUnits, temperature: '°C' } as const
+  const said = (of: string, units: DisplayUnits): string =>
+    list(of)
+      .steps(null, '', units)
+      .map(({ should }) => should)
+      .join(' ')
+  expect(said('pipe-changeover', usualUnits)).toContain('Below about 60 °F cold')
+  expect(said('pipe-changeover', celsius)).toMatch(/Below about 15\.6 °C cold, above about 32\.2 °C hot/)
+  expect(said('thermostat-check', celsius)).toContain('Within 1.1 °C')
+  for (const { id } of benchLists) expect(said(id, celsius)).not.toContain('°F')
 })

@@ -1,4 +1,5 @@
 import type { Diagram } from '../../diagram/diagram'
+import { valueWords, type DisplayUnits } from '../../physics/displayUnits'
 import type { BenchList, ListStep } from './checkList'
 
 const closedBelow = 2
@@ -25,13 +26,21 @@ function contactSteps(diagram: Diagram, id: string): readonly ListStep[] {
     }))
 }
 
-const anySensor: readonly ListStep[] = [
-  {
+/** Water below the first is of the cold season, above the second of the hot one, °F. */
+const coldBelow = 60
+const hotAbove = 90
+
+const season = (units: DisplayUnits): ListStep => {
+  const [cold, hot] = [coldBelow, hotAbove].map((at) => valueWords(at, '°F', units))
+  return {
     id: 'season',
     does: 'What the building sends now, and the temperature of the pipe under the sensor',
-    should: 'Below about 60 °F cold, above about 90 °F hot; between them, wait.',
+    should: `Below about ${cold} cold, above about ${hot} hot; between them, wait.`,
     wrong: 'Water of neither season: ask who runs the plant before anything is blamed.',
-  },
+  }
+}
+
+const anySensor: readonly ListStep[] = [
   {
     id: 'roles',
     does: 'Leads of a new sensor by meter, not by colour: which pair is made in the cold',
@@ -75,6 +84,9 @@ export const pipeChangeover: BenchList = {
     [...parts.values()]
       .filter(({ kind, settings }) => kind.settings.reads !== undefined && settings.text('reads') === 'pipe')
       .map(({ id }) => id),
-  steps: (diagram, part) =>
-    diagram && part ? [anySensor[0], ...contactSteps(diagram, part), ...anySensor.slice(1)] : anySensor,
+  steps: (diagram, part, units) => [
+    season(units),
+    ...(diagram && part ? contactSteps(diagram, part) : []),
+    ...anySensor,
+  ],
 }

@@ -1,5 +1,6 @@
 import { dialUnit } from '../../diagram/dials'
 import type { Diagram, Part } from '../../diagram/diagram'
+import { valueWords, type DisplayUnits } from '../../physics/displayUnits'
 import type { BenchList, ListStep } from './checkList'
 
 const full = { least: 0.75, most: 1.3 } as const
@@ -73,7 +74,10 @@ function setUpStep({ kind, settings }: Part): ListStep {
   }
 }
 
-const byItself: readonly ListStep[] = [
+/** Degrees by which a display may differ from a probe beside it, °F. */
+const displayWithin = 2
+
+const byItself = (units: DisplayUnits): readonly ListStep[] => [
   {
     id: 'no-common',
     does: 'Where no common comes to the wall: volts from R to each terminal, nothing called',
@@ -83,7 +87,7 @@ const byItself: readonly ListStep[] = [
   {
     id: 'display',
     does: 'Its display against a probe beside it, after ten minutes',
-    should: 'Within 2 °F, and neither sun nor a supply blows on it.',
+    should: `Within ${valueWords(displayWithin, '°F', units, 'difference')}, and neither sun nor a supply blows on it.`,
     wrong: 'It feels another room than it serves: place, calibration, or air from the wall.',
   },
   {
@@ -108,13 +112,13 @@ export const thermostatCheck: BenchList = {
   source: 'Jumpers at its plate in order, each with what it does; volts of each output with nothing called',
   caution: 'Never R to C. A line-voltage thermostat is not joined by hand: isolate first.',
   parts: ({ plate }) => (plate === null ? [] : [plate]),
-  steps: (diagram, id) => {
+  steps: (diagram, id, units) => {
     const part = diagram?.parts.get(id)
-    if (!diagram || !part) return byItself
+    if (!diagram || !part) return byItself(units)
     const isControlVolts = part.settings.number('volts') <= 30
     const outputs = outputSteps(diagram, part).filter(
       ({ id: step }) => isControlVolts || !step.startsWith('join'),
     )
-    return [powerStep(diagram, part), ...outputs, setUpStep(part), ...byItself]
+    return [powerStep(diagram, part), ...outputs, setUpStep(part), ...byItself(units)]
   },
 }
