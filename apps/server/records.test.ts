@@ -1,7 +1,7 @@
 import { asc } from 'drizzle-orm'
 import { unitSummaries, visitSummaries } from './db/schema'
 import { bringSummariesUpToDate } from './services/summaries'
-import { client, demoClient, entryOf, openServer, stranger, uuid, type Ask } from './testServer'
+import { client, demoClient, entryOf, openServer, runLong, stranger, uuid, type Ask } from './testServer'
 
 const server = openServer()
 afterAll(() => server.close())
@@ -119,6 +119,7 @@ test('a unit’s record holds what is open, what drifts and what the last visit 
   await say(
     { kind: 'defect', words: 'Pan rusted through at one corner' },
     { kind: 'repair', of: 'FLT', words: 'Float freed' },
+    ...runLong('cool1'),
     amps(2.2),
     { kind: 'sign-off', outcome: 'repaired', words: 'Runs' },
   )
@@ -134,6 +135,7 @@ test('closed repairs are counted by kind of part and fault', async () => {
   const before = (await ask('GET', '/experience')).body.repairs['contactor:coil-open'] ?? 0
   await say(
     { kind: 'repair', of: 'CC1', fault: 'CC1:coil-open' },
+    ...runLong('cool1'),
     { kind: 'proof', call: 'cool1', words: '', passed: true },
     { kind: 'sign-off', outcome: 'repaired', words: '' },
   )
@@ -198,6 +200,7 @@ test('the report is a document, a table and data', async () => {
     { kind: 'reading', meter: 'volts', from: 'LPS1.2', to: 'TB.C', value: 0 },
     { kind: 'photo', photo, of: 'LPS1', words: 'Oil at the joint' },
     { kind: 'repair', of: 'LPS1', words: 'Leak mended' },
+    ...runLong('cool1'),
     { kind: 'proof', call: 'cool1', words: '', passed: true },
     { kind: 'sign-off', outcome: 'repaired', words: 'Cools again.' },
   )
@@ -209,7 +212,7 @@ test('the report is a document, a table and data', async () => {
   expect(csv).not.toMatch(/,=HYPERLINK/)
   const { body } = await ask('GET', `/visits/${visit}/report.json`)
   expect(body.report.headline).toBe('Repaired and proven')
-  expect(body.entries).toHaveLength(8)
+  expect(body.entries).toHaveLength(10)
 })
 
 test('another shop sees none of it', async () => {

@@ -26,10 +26,17 @@ export const stranger = { email: 'mara@elsewhere.example', password: 'another-sh
 export const strangerUnit = '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c01'
 
 export const uuid = (): string => crypto.randomUUID()
+/** A call that is set, and has been for longer than any delay. */
+export const runLong = (call: string) => [
+  { kind: 'call', call } as const,
+  { kind: 'wait', seconds: 900 } as const,
+]
+let said = 0
+/** An entry of this moment; what is said in one millisecond stays in its order. */
 export const entryOf = (visit: string, body: unknown, id = uuid()) => ({
   id,
   visit,
-  clock: { wall: Date.now(), counter: 0, device: 't' },
+  clock: { wall: Date.now(), counter: said++, device: 't' },
   body,
 })
 

@@ -93,6 +93,7 @@ async function repair(hand: Hand, found: string): Promise<void> {
 
 /** The call that failed is run and every value of its sheet read, as a repaired unit gives it. */
 async function prove(hand: Hand, { diagram }: World, call: string): Promise<void> {
+  const { page } = hand
   if (await hand.button(/^Power: Isolated/).isVisible()) await powerOn(hand)
   await hand.tab('Prove')
   const conditions = (await entriesSent(hand)).flatMap((body) =>
@@ -102,9 +103,17 @@ async function prove(hand: Hand, { diagram }: World, call: string): Promise<void
   if (!sheet) throw new Error(`no proof of ${call}`)
   await hand.press(`Values for ${sheet.words}`)
   const [first] = sheet.lines
-  await hand.tap(hand.page.getByRole('button', { name: `${first.what}, ` }))
+  await hand.tap(page.getByRole('button', { name: `${first.what}, ` }))
   // the pad asks for one value after another
   for (const { what, expected } of sheet.lines)
     await hand.type((expected ?? (what.startsWith('Return') ? 75 : 56)).toFixed(1))
-  await hand.press(`${sheet.words}: proven`)
+  const set = hand.button(`Set ${sheet.words}`)
+  const proven = hand.button(`${sheet.words}: proven`)
+  const runs = page.getByText(/^It is set\. .* takes another/)
+  await set.or(proven).or(runs).first().waitFor()
+  if (await set.isVisible()) await hand.tap(set)
+  await proven.or(runs).first().waitFor()
+  // whoever waits for a delay does something else meanwhile
+  if (!(await proven.isVisible())) await page.clock.fastForward('10:00')
+  await hand.tap(proven)
 }

@@ -1,9 +1,10 @@
-import { lateMoves, pendingAt, type LateMove } from '../circuit/delays'
+import { pendingAt, type LateMove } from '../circuit/delays'
 import { Circuit } from '../circuit/circuit'
 import { situationOf } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
 import type { Effect, Fault } from '../parts/effect'
 import type { FaultClass } from '../parts/faultClass'
+import { lateMovesIn } from '../visit/lateMovesIn'
 import type { SettingChange, Standing } from '../visit/standing'
 import { bothOf, hypothesesOf, type Hypothesis } from './hypothesis'
 import { hasRange, isShort, withOhms, type Resistance } from './resistance'
@@ -172,17 +173,12 @@ export class UnitModel {
   }
 
   /** What moves late in a healthy unit after the last change of call or power, with the seconds it takes. */
-  lateMoves({ call, power, conditions, before }: Standing): readonly LateMove[] {
-    if (power === 'off') return []
-    const key = JSON.stringify([call, conditions, before])
+  lateMoves(standing: Standing): readonly LateMove[] {
+    const { call, power, conditions, before } = standing
+    const key = JSON.stringify([call, power, conditions, before])
     const known = this.late.get(key)
     if (known) return known
-    const earlier = before ?? { call: this.diagram.calls[0].id, power: 'on' }
-    const moves = lateMoves(
-      this.diagram,
-      situationOf(this.diagram, earlier.call, earlier.power, conditions),
-      situationOf(this.diagram, call, 'on', conditions),
-    )
+    const moves = lateMovesIn(this.diagram, standing)
     this.late.set(key, moves)
     return moves
   }

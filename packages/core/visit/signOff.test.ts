@@ -1,15 +1,20 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from './entry'
+import { lateMovesIn } from './lateMovesIn'
+import type { StillMoves } from './proofStands'
 import { signOffProblems } from './signOff'
 import { logOf } from './testLog'
 import { foldVisit } from './visitState'
 
 const diagram = builtInUnit('rooftop-two-stage')
 
+const stillMoves: StillMoves = (standing, seconds) =>
+  lateMovesIn(diagram, standing).some((move) => move.seconds > seconds)
+
 /** Why a visit with these entries, after a complaint about cooling, cannot be signed off as repaired. */
 function problems(...bodies: readonly EntryBody[]): string {
   const all: readonly EntryBody[] = [{ kind: 'complaint', complaint: 'not-cooling' }, ...bodies]
-  return signOffProblems(foldVisit(logOf(all), diagram), diagram).join('; ')
+  return signOffProblems(foldVisit(logOf(all), diagram), diagram, stillMoves).join('; ')
 }
 
 const repair: EntryBody = { kind: 'repair', of: 'CC1' }
@@ -20,6 +25,9 @@ const proof = (call: string, more: Partial<EntryBody & { kind: 'proof' }> = {}):
   passed: true,
   ...more,
 })
+
+const set = (call: string): EntryBody => ({ kind: 'call', call })
+const power = (is: 'on' | 'isolated'): EntryBody => ({ kind: 'power', is })
 
 test('a repair that is proven in the call that was complained of may be signed', () => {
   expect(problems(repair, proof('cool1'))).toBe('')
@@ -48,8 +56,33 @@ test.each<[string, readonly EntryBody[], RegExp]>([
   ],
   ['nothing is proven', [repair], /not proven/],
   ['the proof came before the repair', [proof('cool1'), repair], /after the last repair/],
-  ['another call is proven', [repair, proof('heat1')], /complained of is not proven/],
-  ['the power is off', [repair, proof('cool1'), { kind: 'power', is: 'isolated' }], /switched off/],
+  ['another call is proven', [repair, set('heat1'), proof('heat1')], /complained of is not proven/],
+  [
+    'it was proven while another call was set',
+    [set('off'), repair, proof('cool1')],
+    /proven while “Off” was set: set it/,
+  ],
+  [
+    'it was proven with the power off',
+    [repair, power('isolated'), proof('cool1'), power('on')],
+    /“Cooling, first stage” was proven with the power off/,
+  ],
+  [
+    'a part of it was switched off as it was proven',
+    [repair, { kind: 'power', is: 'off', of: diagram.isolators[0] }, proof('cool1'), power('on')],
+    /with the power off/,
+  ],
+  [
+    'the power went and came back after the proof',
+    [repair, proof('cool1'), power('isolated'), power('on')],
+    /switched after .* was proven: prove it once more/,
+  ],
+  [
+    'a setting was changed after the proof',
+    [repair, proof('cool1'), { kind: 'setting', of: 'TS.stages', from: '1', to: '2' }],
+    /after the last repair/,
+  ],
+  ['the power is off', [repair, proof('cool1'), power('isolated')], /switched off/],
   ['nothing was repaired', [proof('cool1')], /No repair is recorded/],
   [
     'a leg draws a seventh of its amps without a word',
@@ -73,6 +106,21 @@ test('what is undone stands no longer, and a value with its reason may stand', (
   expect(problems(standIn, { kind: 'repair', of: 'FU' }, proof('cool1'))).toBe('')
   const low = { what: 'Compressor 1', value: 8, unit: 'A', expected: 15.7 }
   expect(problems(repair, proof('cool1', { words: '58 °F outside, lightly loaded', values: [low] }))).toBe('')
+})
+
+test('a proof while a delay runs does not count; one after it, or after a proof that counts, does', () => {
+  const wait = (seconds: number): EntryBody => ({ kind: 'wait', seconds })
+  const start = [repair, set('off'), set('cool1')]
+  expect(problems(...start, wait(20), proof('cool1'))).toMatch(/proven while a delay ran/)
+  expect(problems(...start, wait(20), proof('cool1'), wait(600), proof('cool1'))).toBe('')
+  // at arrival it has been calling for long
+  expect(problems(repair, proof('cool1'))).toBe('')
+})
+
+test('of each call the last proof counts', () => {
+  const low = { what: 'Control power', value: 12.1, unit: 'V', expected: 25.4 }
+  expect(problems(repair, proof('cool1', { values: [low] }), proof('cool1'))).toBe('')
+  expect(problems(repair, proof('cool1'), proof('cool1', { passed: false }))).toMatch(/not proven/)
 })
 
 test('a setting put right is a repair', () => {

@@ -1,12 +1,19 @@
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { complaintSaid } from './evidence'
-import type { At } from './fold'
-import type { Entry } from './log'
+import type { EntryBody } from './entry'
 import { temporaryWords, unsafeFindings } from './temporary'
+import { proofWeakness, type StillMoves } from './proofStands'
 import type { VisitState } from './visitState'
 
-/** Why a visit cannot be signed off as repaired; empty when it can. The phone and the server ask the same. */
-export function signOffProblems(state: VisitState, diagram: Diagram): readonly string[] {
+/**
+ * Why a visit cannot be signed off as repaired; empty when it can. The phone and the server ask the same; but
+ * for delays, which have to be solved: the phone takes no proof while one runs, the server looks again.
+ */
+export function signOffProblems(
+  state: VisitState,
+  diagram: Diagram,
+  stillMoves: StillMoves = () => false,
+): readonly string[] {
   const open = state.measures.filter(({ left }) => left === null)
   const unlanded = state.leads.filter(({ landed }) => landed === null)
   const unsettled = state.alterations.filter(({ settled }) => settled === null)
@@ -24,7 +31,7 @@ export function signOffProblems(state: VisitState, diagram: Diagram): readonly s
     ),
     ...unlanded.map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} is not back on`),
     ...standingProblems(state, diagram),
-    ...proofProblems(state, diagram),
+    ...proofProblems(state, diagram, stillMoves),
     ...(state.power === 'on' ? [] : ['The unit is switched off: switch it on and prove it']),
   ]
 }
@@ -42,29 +49,33 @@ const standingProblems = ({ standing }: VisitState, diagram: Diagram): readonly 
 ]
 
 /** A repair is proven by what was read after it, with the power back on, in the call that was complained of. */
-function proofProblems(state: VisitState, diagram: Diagram): readonly string[] {
-  const lastRepair = lastPlace(state.entries, state.repairs)
-  const putRight =
-    state.settings.some(({ body }) => body.from !== body.to) ||
-    state.alterations.some(({ settled }) => settled?.as === 'corrected')
-  if (lastRepair < 0 && !putRight)
-    return ['No repair is recorded: sign off as restricted or left off, or record it']
-  const lastChange = Math.max(
-    lastRepair,
-    state.entries.findLastIndex(({ body }) => body.kind === 'alteration-settled' && body.as === 'corrected'),
-  )
-  const after = state.proofs.filter(
+function proofProblems(state: VisitState, diagram: Diagram, stillMoves: StillMoves): readonly string[] {
+  const lastChange = state.entries.findLastIndex(({ body }) => putsRight(body))
+  if (lastChange < 0) return ['No repair is recorded: sign off as restricted or left off, or record it']
+  // of each call what was said last
+  const last = new Map(state.proofs.map((proof) => [proof.body.call, proof]))
+  const said = [...last.values()].filter(
     ({ entry, body }) => body.passed && state.entries.indexOf(entry) > lastChange,
   )
-  if (after.length === 0)
+  if (said.length === 0)
     return [
       'The repair is not proven: run the call and record its proof, after the last repair and with the power on',
     ]
+  const judged = said.map((proof) => ({
+    ...proof,
+    weakness: proofWeakness(state, diagram, proof, stillMoves),
+  }))
+  const after = judged.filter(({ weakness }) => weakness === '')
   const unexplained = after.flatMap(({ body }) =>
     body.words === '' ? (body.values ?? []).filter(isOff).map(({ what }) => what) : [],
   )
   const home = complaintSaid(diagram, state.complaint)
   const isHomeProven = !home || after.some(({ body }) => home.calls.includes(body.call))
+  // why what was said for it does not count
+  const weak = judged.filter(
+    ({ body, weakness }) => weakness !== '' && (!home || home.calls.includes(body.call)),
+  )
+  if (weak.length > 0 && (!isHomeProven || after.length === 0)) return [weak[weak.length - 1].weakness]
   return [
     ...(isHomeProven ? [] : [`What was complained of is not proven: run “${callWords(diagram, home.call)}”`]),
     ...unexplained.map((what) => `${what} is not as it should be: say why it is left so`),
@@ -80,5 +91,8 @@ const isOff = ({ value, expected, unit }: { value: number; expected?: number; un
   unit !== '°F' &&
   Math.abs(value - expected) > Math.max(0.5, mostOff * Math.abs(expected))
 
-const lastPlace = (entries: readonly Entry[], of: readonly At<'repair'>[]): number =>
-  of.reduce((last, { entry }) => Math.max(last, entries.indexOf(entry)), -1)
+/** A part renewed or mended, a setting changed, an alteration taken back. */
+const putsRight = (body: EntryBody): boolean =>
+  body.kind === 'repair' ||
+  (body.kind === 'setting' && body.from !== body.to) ||
+  (body.kind === 'alteration-settled' && body.as === 'corrected')

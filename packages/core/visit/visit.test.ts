@@ -192,13 +192,14 @@ describe('signing off as repaired', () => {
   const bridge = entry('1', 1, { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.Y1' })
   const off = entry('2', 2, { kind: 'action', do: 'unbridge', of: 'TB.Y1', to: 'TB.R' })
   const repair = entry('3', 3, { kind: 'repair', of: 'LPS1' })
+  const call = entry('3a', 3, { kind: 'call', call: 'cool1' })
   const proof = entry('4', 4, { kind: 'proof', call: 'cool1', words: '', passed: true })
 
   test('not over a bridge, without a repair, or without proof', () => {
     expect(problems(bridge, repair, proof)).toMatch(/still on/)
     expect(problems(bridge, off)).toMatch(/No repair/)
     expect(problems(repair)).toMatch(/not proven/)
-    expect(problems(bridge, off, repair, proof)).toBe('')
+    expect(problems(bridge, off, repair, call, proof)).toBe('')
   })
 
   test('a bridge that is left needs its particulars, and never goes silently', () => {
@@ -245,7 +246,7 @@ describe('signing off as repaired', () => {
     const accepted = entry('9', 2, { kind: 'alteration-settled', entry: '8', of: 'HPS1', as: 'accepted' })
     expect(problems(found, accepted, repair, proof)).toMatch(/safety control/)
     const corrected = entry('10', 3, { kind: 'alteration-settled', entry: '8', of: 'HPS1', as: 'corrected' })
-    expect(problems(found, corrected, repair, proof)).toBe('')
+    expect(problems(found, corrected, repair, call, proof)).toBe('')
   })
 
   test('what goes round a safety control counts, wherever its ends are', () => {

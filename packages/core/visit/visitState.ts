@@ -1,4 +1,5 @@
 import type { Diagram } from '../diagram/diagram'
+import { complaintSaid } from './evidence'
 import { entriesOf, type At, type Of } from './fold'
 import { merge, standingEntries, type Entry } from './log'
 import { allOn, powerAfter, type PowerState } from './powerState'
@@ -39,7 +40,7 @@ export interface VisitState {
   readonly partsUsed: readonly At<'part-used'>[]
   readonly settings: readonly At<'setting'>[]
   readonly repairs: readonly At<'repair'>[]
-  readonly proofs: readonly At<'proof'>[]
+  readonly proofs: readonly ProofTaken[]
   readonly restored: ReadonlyMap<string, boolean>
   readonly defects: readonly At<'defect'>[]
   readonly support: readonly At<'support'>[]
@@ -61,6 +62,13 @@ export interface WhenTaken {
   readonly power: Of<'power'>['is']
 }
 
+/** A proof with what stood on the unit as it was said, and for how many seconds. */
+export interface ProofTaken extends At<'proof'> {
+  readonly standing: Standing
+  /** Since call or power was last changed, by the clock or as somebody said; no change at all is long ago. */
+  readonly seconds: number
+}
+
 /** A lead as found and, once it is back, where it was landed. */
 export interface LeadFound extends At<'lead-found'> {
   readonly landed: Of<'lead-landed'> | null
@@ -74,29 +82,8 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
   const all = merge(log)
   const closing = all.findIndex(({ body }) => body.kind === 'sign-off')
   const entries = standingEntries(closing < 0 ? all : all.slice(0, closing + 1))
-  let call: string | null = null
-  let callSince: number | null = null
-  const { standing, setAside } = standingAfter(entries, diagram)
-  let switched: PowerState = allOn
-  let isolated = false
-  const readings: VisitState['readings'][number][] = []
-  const observations: VisitState['observations'][number][] = []
-  for (const entry of entries) {
-    const { body } = entry
-    if (body.kind === 'call') {
-      call = body.call
-      callSince = entry.clock.wall
-    }
-    if (body.kind === 'power') {
-      switched = powerAfter(diagram, switched, body.is === 'on', body.of)
-      isolated = switched.power === 'off' && (isolated || body.is === 'isolated')
-      callSince = entry.clock.wall
-    }
-    const when: WhenTaken = { call, power: powerWord(switched, isolated) }
-    if (body.kind === 'reading') readings.push({ entry, body, ...when })
-    if (body.kind === 'observation') observations.push({ entry, body, ...when })
-  }
-  const power = powerWord(switched, isolated)
+  const { standing, setAside, atProof } = standingAfter(entries, diagram)
+  const { call, callSince, power, off, readings, observations, proofs } = takenIn(entries, diagram, atProof)
   const complaint = entriesOf(entries, 'complaint').at(-1)
   const closed = new Set(entriesOf(entries, 'defect-closed').map(({ body }) => body.entry))
   const landed = entriesOf(entries, 'lead-landed').map(({ body }) => body)
@@ -105,7 +92,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
     call,
     callSince,
     power,
-    off: switched.off,
+    off,
     readings,
     complaint: complaint?.body.complaint ?? '',
     complaintWords: complaint?.body.words ?? '',
@@ -128,7 +115,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
     partsUsed: entriesOf(entries, 'part-used'),
     settings: entriesOf(entries, 'setting'),
     repairs: entriesOf(entries, 'repair'),
-    proofs: entriesOf(entries, 'proof'),
+    proofs,
     restored: new Map(entriesOf(entries, 'restored').map(({ body }) => [body.item, body.is])),
     defects: entriesOf(entries, 'defect').filter(({ entry }) => !closed.has(entry.id)),
     support: entriesOf(entries, 'support'),
@@ -142,21 +129,72 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
   }
 }
 
+type Taken = Pick<VisitState, 'call' | 'callSince' | 'power' | 'off' | 'readings' | 'observations' | 'proofs'>
+
+/** What was read, seen and proven, each with the call and the power that it was taken in. */
+function takenIn(entries: readonly Entry[], diagram: Diagram, atProof: StandingFolded['atProof']): Taken {
+  let call: string | null = null
+  let callSince: number | null = null
+  let switched: PowerState = allOn
+  let isolated = false
+  const readings: VisitState['readings'][number][] = []
+  const observations: VisitState['observations'][number][] = []
+  const proofs: ProofTaken[] = []
+  for (const entry of entries) {
+    const { body } = entry
+    if (body.kind === 'call') {
+      call = body.call
+      callSince = entry.clock.wall
+    }
+    if (body.kind === 'power') {
+      switched = powerAfter(diagram, switched, body.is === 'on', body.of)
+      isolated = switched.power === 'off' && (isolated || body.is === 'isolated')
+      callSince = entry.clock.wall
+    }
+    const when: WhenTaken = { call, power: powerWord(switched, isolated) }
+    if (body.kind === 'reading') readings.push({ entry, body, ...when })
+    if (body.kind === 'observation') observations.push({ entry, body, ...when })
+    const stood = atProof.get(entry.id)
+    if (body.kind === 'proof' && stood)
+      proofs.push({ entry, body, standing: stood, seconds: secondsOf(stood, entry, callSince) })
+  }
+  return {
+    call,
+    callSince,
+    power: powerWord(switched, isolated),
+    off: switched.off,
+    readings,
+    observations,
+    proofs,
+  }
+}
+
+/** Seconds that call and power have stood: by the clock, or longer where somebody knew better. */
+const secondsOf = ({ age }: Standing, { clock }: Entry, since: number | null): number =>
+  since === null ? Infinity : Math.max((clock.wall - since) / 1000, age ?? 0)
+
+interface StandingFolded {
+  readonly standing: Standing
+  readonly setAside: readonly Entry[]
+  /** What stood as each proof was said, by its entry. */
+  readonly atProof: ReadonlyMap<string, Standing>
+}
+
 /** Folds what stands on the unit; an entry that cannot follow what came before it is set aside. */
-function standingAfter(
-  entries: readonly Entry[],
-  diagram: Diagram,
-): { readonly standing: Standing; readonly setAside: readonly Entry[] } {
+function standingAfter(entries: readonly Entry[], diagram: Diagram): StandingFolded {
   const setAside: Entry[] = []
-  let standing = atArrival(diagram, diagram.calls[0].id)
+  const atProof = new Map<string, Standing>()
+  const said = entriesOf(entries, 'complaint').at(-1)?.body.complaint ?? ''
+  let standing = atArrival(diagram, complaintSaid(diagram, said)?.call ?? diagram.calls[0].id)
   for (const entry of entries) {
     try {
       standing = follow(diagram, standing, entry.body)
+      if (entry.body.kind === 'proof') atProof.set(entry.id, standing)
     } catch {
       setAside.push(entry)
     }
   }
-  return { standing, setAside }
+  return { standing, setAside, atProof }
 }
 
 const powerWord = ({ power }: PowerState, isolated: boolean): Of<'power'>['is'] =>

@@ -7,10 +7,7 @@ import { fonts, space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 import { askLeave, mayAsk, tellDelayOver } from './delayOver'
-import { overToSay, runningDelays, useNow } from './clock'
-
-const clock = (seconds: number): string =>
-  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+import { minutesWords, overToSay, runningDelays, useNow } from './clock'
 
 /** The delays that still run, wherever one is in the visit; nothing when none does. */
 export function DelayStrip({
@@ -47,7 +44,7 @@ export function DelayStrip({
     >
       <Icon name="clock" size={18} color={palette.live} />
       <Words strong style={{ fontFamily: fonts.reading }} color={palette.live}>
-        {clock(next.secondsLeft)}
+        {minutesWords(next.secondsLeft)}
       </Words>
       <Words
         size="small"

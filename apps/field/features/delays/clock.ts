@@ -65,6 +65,10 @@ export function waitToSay(
   return seconds > 0 || !hasWaited(bodies) ? { kind: 'wait', seconds: Math.max(0, seconds) } : null
 }
 
+/** “4:05”. */
+export const minutesWords = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+
 /** What to say when somebody knows that every delay is over: it was calling before. */
 export const overToSay = (bodies: readonly EntryBody[], delays: Briefing['delays']): EntryBody => ({
   kind: 'wait',

@@ -1,6 +1,7 @@
 import { fireEvent, screen } from '@testing-library/react-native'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { ProofLine } from '@jokulgale/core/visit/proofLine'
+import type { RunningDelay } from '../delays/clock'
 import { renderVisit } from '../visit/testVisit'
 import { ProofRow } from './ProofRow'
 
@@ -10,9 +11,14 @@ const control: ProofLine = {
   expected: 25.4123,
   at: { meter: 'volts', from: 'TB.R', to: 'TB.C' },
 }
-const show = (lines: readonly ProofLine[] = [control], ...entries: readonly EntryBody[]) =>
+const set: EntryBody = { kind: 'call', call: 'cool1' }
+const show = (
+  lines: readonly ProofLine[] = [control],
+  entries: readonly EntryBody[] = [set],
+  delay: RunningDelay | 'unknown' | null = null,
+) =>
   renderVisit('rooftop-two-stage', entries, (visit) => (
-    <ProofRow visit={visit} call="cool1" words="Cooling" lines={lines} />
+    <ProofRow visit={visit} call="cool1" words="Cooling" lines={lines} delay={delay} />
   ))
 const type = (digits: string): void => {
   for (const key of digits) fireEvent.press(screen.getByLabelText(key === '.' ? 'Point' : key))
@@ -75,6 +81,24 @@ test('a value that is not as it should be is marked before anything is proven', 
 
 test('the last proof of a call is the one that counts', () => {
   const proof = (passed: boolean): EntryBody => ({ kind: 'proof', call: 'cool1', words: 'seen', passed })
-  show([control], proof(true), proof(false))
+  show([control], [set, proof(true), proof(false)])
   expect(screen.getByText('not right')).toBeTruthy()
+})
+
+test('a call is proven while it is set, with the power on and no delay running', () => {
+  const onSaid = show([control], [])
+  expect(screen.queryByLabelText('Cooling: proven')).toBeNull()
+  fireEvent.press(screen.getByLabelText('Set Cooling'))
+  expect(onSaid).toHaveBeenCalledWith(set)
+  expect(screen.getByLabelText('Cooling: proven')).toBeTruthy()
+})
+
+test.each<[string, readonly EntryBody[], RunningDelay | 'unknown' | null, RegExp]>([
+  ['the power is off', [set, { kind: 'power', is: 'off' }], null, /Power is off/],
+  ['a delay runs', [set], { words: 'Thermostat', secondsLeft: 245 }, /Thermostat takes another 4:05/],
+  ['nobody knows yet whether one runs', [set], 'unknown', /Working out which delays run/],
+])('not while %s', (_, entries, delay, words) => {
+  show([control], entries, delay)
+  expect(screen.getByText(words)).toBeTruthy()
+  expect(screen.queryByLabelText('Cooling: proven')).toBeNull()
 })

@@ -4,12 +4,14 @@ import type { ProofValue } from '@jokulgale/core/visit/entry'
 import type { Of } from '@jokulgale/core/visit/fold'
 import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import { isNear, type ProofLine } from '@jokulgale/core/visit/proofLine'
+import { readinessOf, type Readiness } from '@jokulgale/core/visit/proofStands'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
 import { fonts, space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { Field } from '../../ui/Field'
+import { minutesWords, type RunningDelay } from '../delays/clock'
 import { NumberPad } from '../pad/NumberPad'
 import { useUnits } from '../units/useUnits'
 import type { OpenVisit } from '../visit/useVisit'
@@ -20,13 +22,15 @@ interface ProofRowProps {
   readonly words: string
   /** What there is to read; null while it is being solved. */
   readonly lines: readonly ProofLine[] | null
+  /** The delay that runs in the call that is set; null: none, ‘unknown’ while it is being solved. */
+  readonly delay: RunningDelay | 'unknown' | null
 }
 
 const shown = (value: number, unit: string, units: DisplayUnits): string =>
   `${valueShown(value, unit, units).toFixed(unit === 'A' && Math.abs(value) < 10 ? 2 : 1)} ${unitShown(unit, units)}`
 
 /** One call of the proof sheet: its values against what the circuit expects, and whether it is right. */
-export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
+export function ProofRow({ visit, call, words, lines, delay }: ProofRowProps) {
   const palette = usePalette()
   const units = useUnits()
   const [open, setOpen] = useState(false)
@@ -97,26 +101,16 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
           placeholder="Anything else that was seen"
         />
       ) : null}
-      <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Press
-          grow
-          title="Right"
-          label={`${words}: proven`}
-          selected={last?.passed === true}
-          onPress={() => {
-            prove(true)
-          }}
-        />
-        <Press
-          grow
-          title="Not right"
-          label={`${words}: not right`}
-          selected={last?.passed === false}
-          onPress={() => {
-            prove(false)
-          }}
-        />
-      </View>
+      <Verdict
+        words={words}
+        readiness={readinessOf(visit.state, call)}
+        delay={delay}
+        passed={last?.passed}
+        onSet={() => {
+          void visit.say({ kind: 'call', call })
+        }}
+        onProve={prove}
+      />
       <Sheet
         title={asked?.what ?? ''}
         open={asked !== null}
@@ -140,6 +134,56 @@ export function ProofRow({ visit, call, words, lines }: ProofRowProps) {
           </>
         ) : null}
       </Sheet>
+    </View>
+  )
+}
+
+interface VerdictProps {
+  readonly words: string
+  readonly readiness: Readiness
+  readonly delay: RunningDelay | 'unknown' | null
+  /** What was said last, if anything. */
+  readonly passed: boolean | undefined
+  readonly onSet: () => void
+  readonly onProve: (passed: boolean) => void
+}
+
+/** Whether a call is right, once it is set, the power is on and every delay is over. */
+function Verdict({ words, readiness, delay, passed, onSet, onProve }: VerdictProps) {
+  if (readiness === 'power-off')
+    return (
+      <Words size="small" quiet>
+        Power is off. Switch it on to run this call.
+      </Words>
+    )
+  if (readiness === 'other-call')
+    return <Press title="Set this call" label={`Set ${words}`} onPress={onSet} />
+  if (delay === 'unknown')
+    return (
+      <Words size="small" quiet>
+        Working out which delays run …
+      </Words>
+    )
+  if (delay)
+    return (
+      <Words size="small" quiet>
+        {`It is set. ${delay.words} takes another ${minutesWords(delay.secondsLeft)}; then it can be judged.`}
+      </Words>
+    )
+  return (
+    <View style={{ flexDirection: 'row', gap: space.small }}>
+      {([true, false] as const).map((right) => (
+        <Press
+          key={String(right)}
+          grow
+          title={right ? 'Right' : 'Not right'}
+          label={`${words}: ${right ? 'proven' : 'not right'}`}
+          selected={passed === right}
+          onPress={() => {
+            onProve(right)
+          }}
+        />
+      ))}
     </View>
   )
 }

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { View } from 'react-native'
+import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { Of } from '@jokulgale/core/visit/fold'
 import { restoredItems, type ProofSheet } from '@jokulgale/core/visit/proofLine'
 import { signOffProblems } from '@jokulgale/core/visit/signOff'
@@ -13,6 +14,7 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
+import { runningDelays, useNow } from '../delays/clock'
 import { BenchPress } from '../visit/BenchPress'
 import type { OpenVisit } from '../visit/useVisit'
 import { Defects } from './Defects'
@@ -22,18 +24,21 @@ import { ProofRow } from './ProofRow'
 /** Few visits are signed for: the field comes when there is somebody to sign. */
 const SignatureField = lazy(() => import('./SignatureField'))
 
+interface ProveTabProps {
+  readonly visit: OpenVisit
+  /** Delays of the call that is set; null while they are being solved. */
+  readonly delays: Briefing['delays'] | null
+  readonly onMeasures: () => void
+}
+
 /**
  * The proof sheet made from the unit, what is put back, what is still open, and the way to close the visit.
  */
-export function ProveTab({
-  visit,
-  onMeasures,
-}: {
-  readonly visit: OpenVisit
-  readonly onMeasures: () => void
-}) {
+export function ProveTab({ visit, delays, onMeasures }: ProveTabProps) {
   const { state, diagram, say } = visit
   const sheets = useProofSheets(visit)
+  const now = useNow(delays !== null && delays.length > 0 && state.callSince !== null)
+  const delay = delays === null ? 'unknown' : (runningDelays(state, delays, now).at(-1) ?? null)
   return (
     <View style={{ gap: space.huge }}>
       <Part title="Prove every call">
@@ -48,6 +53,7 @@ export function ProveTab({
             call={id}
             words={words}
             lines={sheets?.find(({ call }) => call === id)?.lines ?? null}
+            delay={delay}
           />
         ))}
       </Part>

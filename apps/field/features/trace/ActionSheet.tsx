@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
+import type { StandingAction } from '@jokulgale/core/visit/actions'
 import type { ActionVerb } from '@jokulgale/core/visit/entry'
 import { joinProblem } from '@jokulgale/core/diagram/joins'
 import { Chips } from '../../ui/Chips'
@@ -24,12 +25,13 @@ const verbs = [
 ] as const
 type Verb = (typeof verbs)[number]['id']
 
-const undoing: Partial<Record<ActionVerb, ActionVerb>> = { bridge: 'unbridge', lift: 'land', unplug: 'plug' }
-const undoWords: Partial<Record<ActionVerb, string>> = {
-  bridge: 'is off',
-  lift: 'is landed',
-  unplug: 'is plugged in',
-}
+/** How what stands is undone, and how that is said. */
+const undoing: Partial<Record<StandingAction['verb'], { readonly by: ActionVerb; readonly words: string }>> =
+  {
+    bridge: { by: 'unbridge', words: 'is off' },
+    lift: { by: 'land', words: 'is landed' },
+    unplug: { by: 'plug', words: 'is plugged in' },
+  }
 
 interface ActionSheetProps {
   readonly visit: OpenVisit
@@ -41,7 +43,10 @@ interface ActionSheetProps {
 export function ActionSheet({ visit, open, onClose }: ActionSheetProps) {
   const { state, say } = visit
   const [verb, setVerb] = useState<Verb | null>(null)
-  const standing = standingActions(state.entries.map(({ body }) => body))
+  const standing = state.standing.actions.flatMap(({ key, verb: did, of, to }) => {
+    const undo = undoing[did]
+    return undo ? [{ key, of, to, undo }] : []
+  })
   const done = (of: string, to?: string): void => {
     if (verb) void say({ kind: 'action', do: verb, of, ...(to ? { to } : {}) })
     setVerb(null)
@@ -51,13 +56,12 @@ export function ActionSheet({ visit, open, onClose }: ActionSheetProps) {
     <Sheet title="Do something to it" open={open} onClose={onClose}>
       {standing.length > 0 ? (
         <Part title="Done and not undone">
-          {standing.map(({ do: did, of, to = '' }) => (
+          {standing.map(({ key, of, to, undo }) => (
             <Press
-              key={`${did} ${of} ${to}`}
-              title={`${of}${to ? ` to ${to}` : ''} ${undoWords[did] ?? ''}`}
+              key={key}
+              title={`${of}${to ? ` to ${to}` : ''} ${undo.words}`}
               onPress={() => {
-                const back = undoing[did]
-                if (back) void say({ kind: 'action', do: back, of, ...(to ? { to } : {}) })
+                void say({ kind: 'action', do: undo.by, of, ...(to ? { to } : {}) })
               }}
             />
           ))}
@@ -74,23 +78,6 @@ export function ActionSheet({ visit, open, onClose }: ActionSheetProps) {
       ) : null}
     </Sheet>
   )
-}
-
-type ActionBody = { readonly do: ActionVerb; readonly of: string; readonly to?: string }
-
-function standingActions(bodies: readonly { readonly kind: string }[]): readonly ActionBody[] {
-  const open: ActionBody[] = []
-  for (const body of bodies as readonly (ActionBody & { readonly kind: string })[]) {
-    if (body.kind !== 'action') continue
-    if (undoing[body.do]) open.push(body)
-    const at = open.findIndex(
-      (other) =>
-        undoing[other.do] === body.do &&
-        [other.of, other.to ?? ''].sort().join() === [body.of, body.to ?? ''].sort().join(),
-    )
-    if (at >= 0) open.splice(at, 1)
-  }
-  return open
 }
 
 function BridgeForm({

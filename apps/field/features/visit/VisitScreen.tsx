@@ -191,6 +191,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
           )
         }
         suspects={suspects}
+        delays={isOfNow(briefing, visit) ? delays : null}
         onMeasures={showMeasures}
       />
       <ReadingSheet
@@ -242,6 +243,10 @@ function VisitSheet({ visit, sheet, onClose }: VisitSheetProps) {
     <EntriesSheet visit={visit} open onClose={onClose} />
   )
 }
+
+/** Whether a briefing was worked out for the call and the power that stand now. */
+const isOfNow = (briefing: Briefing | null, { state: { standing } }: OpenVisit): boolean =>
+  briefing !== null && briefing.now.call === standing.call && briefing.now.power === standing.power
 
 /** What the first ask wants to be entered; nothing of another sort. */
 function askedIn(briefing: Briefing | null): {
@@ -389,10 +394,12 @@ interface VisitPageProps {
   readonly visit: OpenVisit
   readonly trace: ReactNode
   readonly suspects: ReactNode
+  /** Null while they are being solved. */
+  readonly delays: Briefing['delays'] | null
   readonly onMeasures: () => void
 }
 
-function VisitPage({ tab, visit, trace, suspects, onMeasures }: VisitPageProps) {
+function VisitPage({ tab, visit, trace, suspects, delays, onMeasures }: VisitPageProps) {
   switch (tab) {
     case 'look':
       return <LookTab visit={visit} />
@@ -403,7 +410,7 @@ function VisitPage({ tab, visit, trace, suspects, onMeasures }: VisitPageProps) 
     case 'repair':
       return <RepairTab visit={visit} />
     case 'prove':
-      return <ProveTab visit={visit} onMeasures={onMeasures} />
+      return <ProveTab visit={visit} delays={delays} onMeasures={onMeasures} />
   }
 }
 
