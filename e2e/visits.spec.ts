@@ -1,6 +1,14 @@
 import { expect, test } from '@playwright/test'
 import { Technician } from './technician'
 
+/** Runs in the page: stops of the path that are wholly in view, with nothing over them. */
+function stopsInView(): number {
+  return [...document.querySelectorAll('[id^="stop-"]')].filter((stop) => {
+    const { left, right, top, bottom } = stop.getBoundingClientRect()
+    return [top + 1, bottom - 1].every((y) => stop.contains(document.elementFromPoint((left + right) / 2, y)))
+  }).length
+}
+
 test('rooftop: a lockout, and behind it a high-pressure switch, are found one after the other and proven', async ({
   page,
 }) => {
@@ -91,6 +99,12 @@ test('wide: a call is traced with the keyboard beside its suspects', async ({ br
   ).toBeVisible()
   await page.keyboard.press('5')
   await expect(page.getByRole('heading', { name: 'Prove every call' })).toBeVisible()
+
+  // the same at twice the size: what is proven is folded, and four stops at least are whole in view
+  await page.setViewportSize({ width: 640, height: 400 })
+  await technician.tab('Trace')
+  await expect(page.getByRole('button', { name: /Show the \d+ stops that are proven live/ })).toBeVisible()
+  await expect.poll(() => page.evaluate(stopsInView)).toBeGreaterThanOrEqual(4)
   expect(technician.complaints).toEqual([])
   await context.close()
 })

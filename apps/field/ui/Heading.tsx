@@ -2,6 +2,7 @@ import { useRouter, type Href } from 'expo-router'
 import type { ReactNode } from 'react'
 import { Pressable, View } from 'react-native'
 import { Icon } from './Icon'
+import { useLow } from './Screen'
 import { space, target, usePalette } from './theme'
 import { Words } from './Words'
 
@@ -16,6 +17,7 @@ interface HeadingProps {
 export function Heading({ title, below, back, right }: HeadingProps) {
   const palette = usePalette()
   const router = useRouter()
+  const low = useLow()
   return (
     <View
       style={{
@@ -23,8 +25,8 @@ export function Heading({ title, below, back, right }: HeadingProps) {
         alignItems: 'center',
         gap: space.small,
         paddingHorizontal: space.medium,
-        paddingVertical: space.small,
-        minHeight: 60,
+        paddingVertical: low ? 0 : space.small,
+        minHeight: low ? target : 60,
       }}
     >
       {back ? (
@@ -40,10 +42,10 @@ export function Heading({ title, below, back, right }: HeadingProps) {
         </Pressable>
       ) : null}
       <View style={{ flex: 1 }}>
-        <Words size="lead" strong role="heading" aria-level={1} numberOfLines={2}>
+        <Words size="lead" strong role="heading" aria-level={1} numberOfLines={low ? 1 : 2}>
           {title}
         </Words>
-        {below ? (
+        {below && !low ? (
           <Words size="small" quiet numberOfLines={1}>
             {below}
           </Words>

@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react'
 import { ScrollView, useWindowDimensions, View } from 'react-native'
 import { SafeAreaView } from 'react-native-safe-area-context'
-import { space, usePalette, wideFrom } from './theme'
+import { lowBelow, space, usePalette, wideFrom } from './theme'
 
 interface ScreenProps {
   readonly head?: ReactNode
@@ -16,6 +16,7 @@ interface ScreenProps {
 /** A screen: what is read on top and scrolling, what is done in the thumb's reach below. */
 export function Screen({ head, foot, children, maxWidth = 760, page }: ScreenProps) {
   const palette = usePalette()
+  const low = useLow()
   const scroll = useRef<ScrollView>(null)
   useEffect(() => {
     scroll.current?.scrollTo({ y: 0, animated: false })
@@ -37,7 +38,10 @@ export function Screen({ head, foot, children, maxWidth = 760, page }: ScreenPro
       <ScrollView
         ref={scroll}
         style={{ flex: 1 }}
-        contentContainerStyle={{ padding: space.large, paddingBottom: space.huge }}
+        contentContainerStyle={{
+          padding: low ? space.small : space.large,
+          paddingBottom: low ? space.small : space.huge,
+        }}
         keyboardShouldPersistTaps="handled"
       >
         <View role="main" style={[column, { gap: space.large }]}>
@@ -57,3 +61,9 @@ export function Screen({ head, foot, children, maxWidth = 760, page }: ScreenPro
 }
 
 export const useWide = (): boolean => useWindowDimensions().width >= wideFrom
+
+/** A phone held across, or a desk zoomed in. */
+export function useLow(): boolean {
+  const { width, height } = useWindowDimensions()
+  return height < lowBelow && width > height
+}

@@ -66,3 +66,5 @@ export const space = { hair: 4, small: 8, medium: 12, large: 16, huge: 24 } as c
 export const target = 48
 /** From this width on a screen is laid out wide, dp. */
 export const wideFrom = 900
+/** A screen that is lower than this, and wider than high, has no room for anything above or below, dp. */
+export const lowBelow = 520

@@ -4,7 +4,7 @@ import type { ProofValue } from '@jokulgale/core/visit/entry'
 import type { Of } from '@jokulgale/core/visit/fold'
 import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import { isNear, type ProofLine } from '@jokulgale/core/visit/proofLine'
-import { readinessOf, type Readiness } from '@jokulgale/core/visit/proofStands'
+import { readinessOf } from '@jokulgale/core/visit/proofStands'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
@@ -37,6 +37,7 @@ export function ProofRow({ visit, call, words, lines, delay }: ProofRowProps) {
   const [asked, setAsked] = useState<ProofLine | null>(null)
   const [values, setValues] = useState<readonly ProofValue[]>([])
   const [noted, setNoted] = useState('')
+  const readiness = readinessOf(visit.state, call)
   const last = visit.state.proofs.filter(({ body }) => body.call === call).at(-1)?.body
   const prove = (passed: boolean): void => {
     void visit.say({
@@ -65,21 +66,33 @@ export function ProofRow({ visit, call, words, lines, delay }: ProofRowProps) {
   }
   return (
     <View style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair, gap: 6 }}>
-      <Pressable
-        accessibilityRole="button"
-        aria-expanded={open}
-        accessibilityLabel={`Values for ${words}`}
-        onPress={() => {
-          setOpen(!open)
-        }}
-        style={{ flexDirection: 'row', gap: space.small, alignItems: 'center', minHeight: target }}
-      >
-        <Icon name={open ? 'chevron-down' : 'chevron-right'} color={palette.quiet} size={20} />
-        <Words style={{ flex: 1 }} strong>
-          {words}
-        </Words>
-        <ProofMark last={last} />
-      </Pressable>
+      <View style={{ flexDirection: 'row', gap: space.small, alignItems: 'center' }}>
+        <Pressable
+          accessibilityRole="button"
+          aria-expanded={open}
+          accessibilityLabel={`Values for ${words}`}
+          onPress={() => {
+            setOpen(!open)
+          }}
+          style={{ flex: 1, flexDirection: 'row', gap: space.small, alignItems: 'center', minHeight: target }}
+        >
+          <Icon name={open ? 'chevron-down' : 'chevron-right'} color={palette.quiet} size={20} />
+          <Words style={{ flex: 1 }} strong>
+            {words}
+          </Words>
+          <ProofMark last={last} />
+        </Pressable>
+        {readiness === 'other-call' ? (
+          <Press
+            kind="quiet"
+            title="Set it"
+            label={`Set ${words}`}
+            onPress={() => {
+              void visit.say({ kind: 'call', call })
+            }}
+          />
+        ) : null}
+      </View>
       {!open && last ? <LastProof last={last} /> : null}
       {open
         ? (lines ?? []).map((line) => (
@@ -101,16 +114,15 @@ export function ProofRow({ visit, call, words, lines, delay }: ProofRowProps) {
           placeholder="Anything else that was seen"
         />
       ) : null}
-      <Verdict
-        words={words}
-        readiness={readinessOf(visit.state, call)}
-        delay={delay}
-        passed={last?.passed}
-        onSet={() => {
-          void visit.say({ kind: 'call', call })
-        }}
-        onProve={prove}
-      />
+      {readiness === 'other-call' ? null : (
+        <Verdict
+          words={words}
+          isOff={readiness === 'power-off'}
+          delay={delay}
+          passed={last?.passed}
+          onProve={prove}
+        />
+      )}
       <Sheet
         title={asked?.what ?? ''}
         open={asked !== null}
@@ -140,24 +152,22 @@ export function ProofRow({ visit, call, words, lines, delay }: ProofRowProps) {
 
 interface VerdictProps {
   readonly words: string
-  readonly readiness: Readiness
+  /** The power of the unit, or of a part of it. */
+  readonly isOff: boolean
   readonly delay: RunningDelay | 'unknown' | null
   /** What was said last, if anything. */
   readonly passed: boolean | undefined
-  readonly onSet: () => void
   readonly onProve: (passed: boolean) => void
 }
 
-/** Whether a call is right, once it is set, the power is on and every delay is over. */
-function Verdict({ words, readiness, delay, passed, onSet, onProve }: VerdictProps) {
-  if (readiness === 'power-off')
+/** Whether the call that is set is right, once the power is on and every delay is over. */
+function Verdict({ words, isOff, delay, passed, onProve }: VerdictProps) {
+  if (isOff)
     return (
       <Words size="small" quiet>
         Power is off. Switch it on to run this call.
       </Words>
     )
-  if (readiness === 'other-call')
-    return <Press title="Set this call" label={`Set ${words}`} onPress={onSet} />
   if (delay === 'unknown')
     return (
       <Words size="small" quiet>

@@ -1,8 +1,11 @@
 import { memo, useState } from 'react'
 import { Pressable, View } from 'react-native'
 import type { Stop, StopState, Strip } from '@jokulgale/core/diagnosis/strip'
+import { provenBefore } from '@jokulgale/core/diagnosis/provenStops'
 import type { PartSymbol } from '@jokulgale/core/parts/kind'
 import { Icon } from '../../ui/Icon'
+import { Press } from '../../ui/Press'
+import { useLow } from '../../ui/Screen'
 import { fonts, space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { conductorWidth, PartMark, StopMark } from './Conductor'
@@ -15,21 +18,29 @@ interface StripViewProps {
   readonly onStop: (point: string) => void
 }
 
-const stopHeight = 64
-const partHeight = 46
+/** Heights of a stop and of the part above it, dp; a low screen shows more of them. */
+const heights = { usual: { stop: 64, part: 46 }, low: { stop: target, part: 18 } } as const
+
+/** A reading in a row of a low screen. */
+const lowReading = { fontSize: 22, lineHeight: 26 } as const
 
 /** One path of the call, running down from source to load and back to common. */
 export function StripView({ strip, startsOpen, red, black, onStop }: StripViewProps) {
   const palette = usePalette()
-  const [open, setOpen] = useState(startsOpen)
+  const height = useLow() ? heights.low : heights.usual
+  // whoever opens or folds it has the last word
+  const [chosen, setChosen] = useState<boolean | null>(null)
+  const open = chosen ?? startsOpen
+  const [unfolded, setUnfolded] = useState(false)
   const { stops } = strip
+  const folded = unfolded ? 0 : provenBefore(stops, [red, black])
   return (
     <View>
       <Pressable
         accessibilityRole="button"
         aria-expanded={open}
         onPress={() => {
-          setOpen(!open)
+          setChosen(!open)
         }}
         style={{ flexDirection: 'row', alignItems: 'center', minHeight: target, gap: space.small }}
       >
@@ -39,15 +50,29 @@ export function StripView({ strip, startsOpen, red, black, onStop }: StripViewPr
         </Words>
         <Words size="small" quiet>{`${stops.length} stops`}</Words>
       </Pressable>
+      {open && folded > 0 ? (
+        <Press
+          kind="quiet"
+          title={`${stops[0].point} to ${stops[folded - 1].point}: ${folded} stops live`}
+          label={`Show the ${folded} stops that are proven live`}
+          onPress={() => {
+            setUnfolded(true)
+          }}
+        />
+      ) : null}
       {open
-        ? stops.map((stop, k) => (
-            <StopRow
-              key={stop.point}
-              {...rowOf(stops, k)}
-              lead={stop.point === red ? 'red' : stop.point === black ? 'black' : null}
-              onStop={onStop}
-            />
-          ))
+        ? stops
+            .slice(folded)
+            .map((stop, k) => (
+              <StopRow
+                key={stop.point}
+                {...rowOf(stops, folded + k)}
+                stopHeight={height.stop}
+                partHeight={height.part}
+                lead={stop.point === red ? 'red' : stop.point === black ? 'black' : null}
+                onStop={onStop}
+              />
+            ))
         : null}
     </View>
   )
@@ -92,6 +117,8 @@ function rowOf(stops: readonly Stop[], k: number): Row {
 }
 
 interface StopRowProps extends Row {
+  readonly stopHeight: number
+  readonly partHeight: number
   readonly lead: 'red' | 'black' | null
   readonly onStop: (point: string) => void
 }
@@ -113,6 +140,8 @@ const StopRow = memo(function StopRow({
   above,
   below,
   lead,
+  stopHeight,
+  partHeight,
   onStop,
 }: StopRowProps) {
   const palette = usePalette()
@@ -122,7 +151,7 @@ const StopRow = memo(function StopRow({
       {symbol ? (
         <View style={{ flexDirection: 'row', alignItems: 'center' }}>
           <PartMark symbol={symbol} state={above ?? 'unknown'} height={partHeight} />
-          <Words size="small" quiet style={{ flex: 1 }} numberOfLines={2}>
+          <Words size="small" quiet style={{ flex: 1 }} numberOfLines={stopHeight > target ? 2 : 1}>
             {part}
           </Words>
         </View>
@@ -148,7 +177,7 @@ const StopRow = memo(function StopRow({
           <Words strong style={{ fontFamily: fonts.strong }}>
             {point}
           </Words>
-          <Words size="small" quiet numberOfLines={2}>
+          <Words size="small" quiet numberOfLines={stopHeight > target ? 2 : 1}>
             {under}
           </Words>
         </View>
@@ -156,6 +185,7 @@ const StopRow = memo(function StopRow({
           {measured ? (
             <Words
               size="reading"
+              style={stopHeight > target ? undefined : lowReading}
               color={contradicted ? palette.wrong : state === 'live' ? palette.live : palette.dead}
             >
               {measured}

@@ -1,5 +1,6 @@
 import { memo, useCallback, useState } from 'react'
 import { View } from 'react-native'
+import { searchedStrip } from '@jokulgale/core/diagnosis/provenStops'
 import type { Strip } from '@jokulgale/core/diagnosis/strip'
 import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
@@ -21,6 +22,7 @@ interface StripsProps {
 /** The paths of the call that is set; a tap on two stops puts the leads there. */
 export const Strips = memo(function Strips({ visitId, common, strips, red, black, onMeasure }: StripsProps) {
   const [firstLead, setFirstLead] = useState('')
+  const openAt = searchedStrip(strips ?? [], red)
   const tapStop = useCallback(
     (point: string): void => {
       if (firstLead === '' || firstLead === point) {
@@ -51,7 +53,7 @@ export const Strips = memo(function Strips({ visitId, common, strips, red, black
         <StripView
           key={strip.words}
           strip={strip}
-          startsOpen={k === 0}
+          startsOpen={k === openAt}
           red={firstLead || red}
           black={firstLead ? '' : black}
           onStop={tapStop}

@@ -2,6 +2,7 @@ import { memo, useState } from 'react'
 import { Pressable, View } from 'react-native'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
+import { useLow } from '../../ui/Screen'
 import { Sheet } from '../../ui/Sheet'
 import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
@@ -11,6 +12,7 @@ import type { OpenVisit } from './useVisit'
 /** The call that is set and the power state: always in view, changed in one tap. */
 export const CallBar = memo(function CallBar({ visit }: { readonly visit: OpenVisit }) {
   const palette = usePalette()
+  const low = useLow()
   const [open, setOpen] = useState<'call' | 'power' | null>(null)
   const { diagram, state, say } = visit
   const call = diagram.calls.find(({ id }) => id === currentCall(visit))
@@ -27,7 +29,7 @@ export const CallBar = memo(function CallBar({ visit }: { readonly visit: OpenVi
         alignItems: 'center',
         gap: 6,
         minHeight: target,
-        paddingHorizontal: space.medium,
+        paddingHorizontal: low ? space.hair : space.medium,
         flexShrink: name === 'Power' ? 0 : 1,
       }}
     >
@@ -51,7 +53,7 @@ export const CallBar = memo(function CallBar({ visit }: { readonly visit: OpenVi
       style={{
         flexDirection: 'row',
         justifyContent: 'space-between',
-        borderTopWidth: 1,
+        borderTopWidth: low ? 0 : 1,
         borderColor: palette.line,
       }}
     >

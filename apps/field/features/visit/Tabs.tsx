@@ -1,7 +1,8 @@
 import { memo } from 'react'
 import { Pressable, View } from 'react-native'
 import { Icon } from '../../ui/Icon'
-import { fonts, usePalette } from '../../ui/theme'
+import { useLow } from '../../ui/Screen'
+import { fonts, space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 
 export const visitTabs = [
@@ -23,6 +24,7 @@ export const Tabs = memo(function Tabs({
   readonly onChoose: (tab: VisitTab) => void
 }) {
   const palette = usePalette()
+  const low = useLow()
   return (
     <View role="tablist" style={{ flexDirection: 'row' }}>
       {visitTabs.map(({ id, words, icon }) => {
@@ -38,7 +40,9 @@ export const Tabs = memo(function Tabs({
             }}
             style={{
               flex: 1,
-              minHeight: 56,
+              minHeight: low ? target : 56,
+              flexDirection: low ? 'row' : 'column',
+              gap: low ? space.small : 0,
               alignItems: 'center',
               justifyContent: 'center',
               borderTopWidth: 3,

@@ -8,10 +8,9 @@ import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { Screen, useWide } from '../../ui/Screen'
+import { Screen, useLow, useWide } from '../../ui/Screen'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
-import { DelayStrip } from '../delays/DelayStrip'
 import { ShortcutList, useShortcuts } from '../help/shortcuts'
 import { ConditionSheet } from '../look/ConditionSheet'
 import { LookTab } from '../look/LookTab'
@@ -27,12 +26,11 @@ import { stopElement } from '../trace/StripView'
 import { Strips } from '../trace/Strips'
 import { WholeLadder } from '../trace/WholeLadder'
 import { Arrival } from './Arrival'
-import { CallBar } from './CallBar'
 import { ClosedVisit } from './ClosedVisit'
-import { SafetyLine } from './SafetyLine'
 import { useUnits } from '../units/useUnits'
 import { Tabs, visitTabs, type VisitTab } from './Tabs'
 import { useBriefing } from './useBriefing'
+import { VisitHead } from './VisitHead'
 import { useVisit, type OpenVisit } from './useVisit'
 
 /** One visit to one unit, from the complaint to the sign-off. */
@@ -51,6 +49,10 @@ export function VisitScreen({ id }: { readonly id: string }) {
   return visit.state.signOff ? <ClosedVisit visit={visit} /> : <OpenVisitScreen visit={visit} />
 }
 
+/** Width of the ask beside a low path, and height of what stands above and below both, dp. */
+const lowPanelWidth = 264
+const aroundLowTrace = 118
+
 /** Height of what stands above and below the wide trace, dp. */
 const aroundWideTrace = 215
 
@@ -68,6 +70,7 @@ const firstTab = ({ state }: OpenVisit): VisitTab =>
 
 function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const wide = useWide()
+  const low = useLow() && !wide
   const units = useUnits()
   const [tab, setTab] = useState<VisitTab>(firstTab(visit))
   const [wanted, setWanted] = useState<ReadingWanted | null>(null)
@@ -141,6 +144,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
       }}
     />
   )
+  const saidLine = logged ? <SaidLine words={logged.words} onUndo={undo} /> : null
   return (
     <Screen
       maxWidth={wide ? 1180 : 760}
@@ -157,8 +161,8 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
       }
       foot={
         <>
-          {logged ? <SaidLine words={logged.words} onUndo={undo} /> : null}
-          {tab === 'trace' && !wide ? panel : null}
+          {tab === 'trace' && low ? null : saidLine}
+          {tab === 'trace' && !wide && !low ? panel : null}
           <Tabs now={tab} onChoose={setTab} />
         </>
       }
@@ -185,6 +189,16 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
               }
               panel={panel}
               suspects={suspects}
+            />
+          ) : low ? (
+            <LowTrace
+              strips={strips}
+              panel={
+                <>
+                  {saidLine}
+                  {panel}
+                </>
+              }
             />
           ) : (
             strips
@@ -310,43 +324,6 @@ function Suspects({ briefing, ...rest }: SuspectsProps) {
   return briefing ? <SuspectsList briefing={briefing} {...rest} /> : <Words quiet>Solving …</Words>
 }
 
-interface VisitHeadProps {
-  readonly visit: OpenVisit
-  readonly delays: Briefing['delays']
-  readonly onMeasures: () => void
-  readonly onEntries: () => void
-}
-
-/**
- * What is read at the top of every tab: the unit, the call that is set, delays, and what keeps people whole.
- */
-function VisitHead({ visit, delays, onMeasures, onEntries }: VisitHeadProps) {
-  const count = visit.state.measures.length
-  return (
-    <>
-      <Heading
-        title={visit.unit.label}
-        below={visit.site.name}
-        back="/"
-        right={
-          <View style={{ flexDirection: 'row' }}>
-            <Press kind="quiet" title="Entries" label="What was entered, and notes" onPress={onEntries} />
-            <Press
-              kind="quiet"
-              title={count > 0 ? `Temporary: ${count}` : 'Temporary'}
-              label={`Temporary measures: ${count} on`}
-              onPress={onMeasures}
-            />
-          </View>
-        }
-      />
-      <CallBar visit={visit} />
-      <DelayStrip visit={visit} delays={delays} />
-      <SafetyLine visit={visit} />
-    </>
-  )
-}
-
 function SaidLine({ words, onUndo }: { readonly words: string; readonly onUndo: () => void }) {
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', paddingLeft: space.large }}>
@@ -363,6 +340,17 @@ interface WideTraceProps {
   readonly ladder: ReactNode
   readonly panel: ReactNode
   readonly suspects: ReactNode
+}
+
+/** On a low screen the ask stands beside the path, and leaves it the height. */
+function LowTrace({ strips, panel }: Pick<WideTraceProps, 'strips' | 'panel'>) {
+  const { height } = useWindowDimensions()
+  return (
+    <View style={{ flexDirection: 'row', gap: space.medium, height: height - aroundLowTrace }}>
+      <ScrollView style={{ flex: 1 }}>{strips}</ScrollView>
+      <ScrollView style={{ flexBasis: lowPanelWidth, flexGrow: 0 }}>{panel}</ScrollView>
+    </View>
+  )
 }
 
 const views = [
