@@ -19,6 +19,36 @@ test('the compressor waits out its delay, the blower does not', () => {
   expect(timeline.periodSeconds).toBeNull()
 })
 
+test('when power comes back the thermostat starts up first, and the compressor waits from then', () => {
+  const unit = builtInUnit('rooftop-two-stage')
+  const back = playTimeline(
+    unit,
+    situationOf(unit, 'cool1', 'off'),
+    situationOf(unit, 'cool1', 'on'),
+    [],
+    1200,
+  )
+  // the phase monitor passes power on after 5 s
+  expect(when(back, 'TS/electronicsState', 'awake')).toBe(65)
+  expect(when(back, 'IFC/armature', 'in')).toBe(65)
+  expect(when(back, 'CC1/armature', 'in')).toBe(365)
+  expect(back.states).toEqual(play('rooftop-two-stage', 'cool1', null).states)
+})
+
+test('an isolator that stays off keeps off what it feeds, when another comes back', () => {
+  const unit = builtInUnit('split-heat-pump')
+  const [, other] = unit.isolators
+  const back = playTimeline(
+    unit,
+    situationOf(unit, 'heat1', 'off'),
+    situationOf(unit, 'heat1', 'on', {}, [], [other]),
+    [],
+    1200,
+  )
+  expect(unit.isolators.length).toBeGreaterThan(1)
+  expect(back.events.map(({ link }) => link.split('/')[0])).not.toContain(other)
+})
+
 test('a sequencer brings its contacts in one after another', () => {
   const timeline = play('split-heat-pump', 'emergency', null)
   const first = when(timeline, 'SEQ/make1', 'closed')

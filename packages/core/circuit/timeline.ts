@@ -4,6 +4,7 @@ import { openingSeconds } from '../physics/fuseTimes'
 import { Circuit, type Situation } from './circuit'
 import { effectsDuring } from './during'
 import { clampAmpsOf } from './meter'
+import type { Link } from './network'
 import { resolveEffects } from './overrides'
 
 /** Something that changed by itself: which link, to what, when. */
@@ -43,9 +44,14 @@ export function playTimeline(
   const rest = new Circuit(diagram, before).vary(effects)
   const circuit = new Circuit(diagram, after)
   const overrides = resolveEffects(circuit.network, effectsDuring(effects, after.call))
-  const states = circuit.network.links.map(
-    (link, number) => overrides.held.get(number) ?? rest.states[number] ?? link.rest,
-  )
+  const letGo = heldBy(before)
+  const held = heldBy(after)
+  const startOf = ({ id, part, rest: own }: Link, number: number): string => {
+    // a hand puts back what it held: a breaker that was switched off has not tripped
+    const isPutBack = letGo.has(id) && part !== null && diagram.isolators.includes(part.id)
+    return overrides.held.get(number) ?? held.get(id) ?? (isPutBack ? own : (rest.states[number] ?? own))
+  }
+  const states = circuit.network.links.map(startOf)
   const delays = delaysOf(circuit)
   const pending = new Map<number, { readonly to: string; readonly at: number }>()
   const events: TimelineEvent[] = []
@@ -94,6 +100,10 @@ export function playTimeline(
   }
   return { events, periodSeconds, states }
 }
+
+/** What stands held in a situation: an isolator that is off, a switch that is stuck. */
+const heldBy = ({ standing }: Situation): ReadonlyMap<string, string> =>
+  new Map(standing.flatMap((effect) => (effect.does === 'hold' ? [[effect.branch, effect.state]] : [])))
 
 type Delays = ReadonlyMap<string, number>
 

@@ -39,6 +39,13 @@ test('what is proven live from the source on is folded, up to the last live stop
   expect(provenBefore(stops, [stops[1].point])).toBe(0)
 })
 
+test('what was read last stays in view, though what follows is live too', () => {
+  const { stops } = firstStage(stripsAfter(['TB.Y1', 25.2], ['LPS1.1', 25.2], ['LPS1.2', 0]))
+  expect(stops[provenBefore(stops, [])].point).toBe('LPS1.1')
+  const earlier = stops.map((stop) => (stop.point === 'LPS1.1' ? { ...stop, measured: null } : stop))
+  expect(stops[provenBefore(earlier, [])].point).toBe('TB.Y1')
+})
+
 test('a stop that reads what it should not is never folded, and nothing is before anything was read', () => {
   expect(provenBefore(firstStage(stripsAfter()).stops, [])).toBe(0)
   const { stops } = firstStage(stripsAfter(['TB.R', 18.4], ['LPS1.1', 18.2]))

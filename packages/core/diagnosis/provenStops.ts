@@ -7,17 +7,19 @@ const foldedFrom = 3
 const hotFromVolts = 2
 
 /**
- * How many stops from the source on are proven and lie behind the search: the last live one stays, and so
- * does any that a lead is to go to. None where nothing is open.
+ * How many stops from the source on are proven and lie behind the search: the last live one stays, so does
+ * the last that was read, and any that a lead is to go to. None where nothing is open.
  */
 export function provenBefore(
-  stops: readonly Pick<Stop, 'point' | 'state' | 'contradicted'>[],
+  stops: readonly Pick<Stop, 'point' | 'state' | 'contradicted' | 'measured'>[],
   leads: readonly string[],
 ): number {
   const end = stops.findIndex(
     ({ point, state, contradicted }) => state !== 'live' || contradicted || leads.includes(point),
   )
-  const proven = stops.at(end)?.state === 'live' ? end : end - 1
+  const live = stops.at(end)?.state === 'live' ? end : end - 1
+  const read = stops.slice(0, live + 1).findLastIndex(({ measured }) => measured !== null)
+  const proven = read < 0 ? live : read
   return proven >= foldedFrom ? proven : 0
 }
 

@@ -220,7 +220,15 @@ function Drawing({ sketched: { sketch, problems }, text, onCall, onEdited }: Dra
         Healthy values. Tap a stop to change the path there.
       </Words>
       {strips.map((strip, k) => (
-        <StripView key={strip.words} strip={strip} startsOpen={k === 0} red="" black="" onStop={choose} />
+        <StripView
+          key={strip.words}
+          strip={strip}
+          startsOpen={k === 0}
+          folds={false}
+          red=""
+          black=""
+          onStop={choose}
+        />
       ))}
       {strips.length === 0 ? (
         <Words quiet>Nothing is called for here, or no line trace says where its path runs.</Words>

@@ -13,6 +13,8 @@ import { conductorWidth, PartMark, StopMark } from './Conductor'
 interface StripViewProps {
   readonly strip: Strip
   readonly startsOpen: boolean
+  /** Stops that are proven live behind the search are shown as one line. */
+  readonly folds: boolean
   readonly red: string
   readonly black: string
   readonly onStop: (point: string) => void
@@ -25,7 +27,7 @@ const heights = { usual: { stop: 64, part: 46 }, low: { stop: target, part: 18 }
 const lowReading = { fontSize: 22, lineHeight: 26 } as const
 
 /** One path of the call, running down from source to load and back to common. */
-export function StripView({ strip, startsOpen, red, black, onStop }: StripViewProps) {
+export function StripView({ strip, startsOpen, folds, red, black, onStop }: StripViewProps) {
   const palette = usePalette()
   const height = useLow() ? heights.low : heights.usual
   // whoever opens or folds it has the last word
@@ -33,7 +35,7 @@ export function StripView({ strip, startsOpen, red, black, onStop }: StripViewPr
   const open = chosen ?? startsOpen
   const [unfolded, setUnfolded] = useState(false)
   const { stops } = strip
-  const folded = unfolded ? 0 : provenBefore(stops, [red, black])
+  const folded = unfolded || !folds ? 0 : provenBefore(stops, [red, black])
   return (
     <View>
       <Pressable

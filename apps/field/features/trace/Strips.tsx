@@ -54,6 +54,7 @@ export const Strips = memo(function Strips({ visitId, common, strips, red, black
           key={strip.words}
           strip={strip}
           startsOpen={k === openAt}
+          folds
           red={firstLead || red}
           black={firstLead ? '' : black}
           onStop={tapStop}

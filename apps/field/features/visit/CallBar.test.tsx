@@ -4,7 +4,7 @@ import { CallBar } from './CallBar'
 import { renderVisit } from './testVisit'
 
 const show = (...entries: readonly EntryBody[]) =>
-  renderVisit('package-heat-pump', entries, (visit) => <CallBar visit={visit} />)
+  renderVisit('package-heat-pump', entries, (visit) => <CallBar visit={visit} onMeasures={jest.fn()} />)
 
 test('before a call is set the bar shows the one that the complaint is about', () => {
   show({ kind: 'complaint', complaint: 'no-heat' })

@@ -9,70 +9,47 @@ import { Words } from '../../ui/Words'
 import { PowerSheet, powerWords } from '../safety/PowerSheet'
 import type { OpenVisit } from './useVisit'
 
-/** The call that is set and the power state: always in view, changed in one tap. */
-export const CallBar = memo(function CallBar({ visit }: { readonly visit: OpenVisit }) {
-  const palette = usePalette()
+interface CallBarProps {
+  readonly visit: OpenVisit
+  readonly onMeasures: () => void
+}
+
+/** The call that is set, the power and what is temporary: always in view, changed in one tap. */
+export const CallBar = memo(function CallBar({ visit, onMeasures }: CallBarProps) {
   const low = useLow()
   const [open, setOpen] = useState<'call' | 'power' | null>(null)
   const { diagram, state, say } = visit
   const call = diagram.calls.find(({ id }) => id === currentCall(visit))
+  const power = state.off.length > 0 ? `On, ${state.off.join(', ')} off` : powerWords[state.power]
+  const temporary = state.measures.length
   const close = (): void => {
     setOpen(null)
   }
-  const chip = (label: string, name: string, onPress: () => void, live: boolean) => (
-    <Pressable
-      accessibilityRole="button"
-      accessibilityLabel={`${name}: ${label}. Change`}
-      onPress={onPress}
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: 6,
-        minHeight: target,
-        paddingHorizontal: low ? space.hair : space.medium,
-        flexShrink: name === 'Power' ? 0 : 1,
-      }}
-    >
-      <View
-        aria-hidden
-        style={{
-          width: 10,
-          height: 10,
-          borderRadius: live ? 5 : 0,
-          backgroundColor: live ? palette.live : palette.dead,
+  return (
+    <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: low ? space.small : 0 }}>
+      <BarPress
+        words={call?.words ?? 'No call'}
+        label={`Call: ${call?.words ?? 'No call'}. Change`}
+        mark={call?.id === 'off' ? 'dead' : 'live'}
+        grow
+        onPress={() => {
+          setOpen('call')
         }}
       />
-      <Words size="small" strong numberOfLines={1} style={{ flexShrink: 1 }}>
-        {label}
-      </Words>
-      <Icon name="chevron-down" size={16} color={palette.quiet} />
-    </Pressable>
-  )
-  return (
-    <View
-      style={{
-        flexDirection: 'row',
-        justifyContent: 'space-between',
-        borderTopWidth: low ? 0 : 1,
-        borderColor: palette.line,
-      }}
-    >
-      {chip(
-        call?.words ?? 'No call',
-        'Call',
-        () => {
-          setOpen('call')
-        },
-        call?.id !== 'off',
-      )}
-      {chip(
-        state.off.length > 0 ? `On, ${state.off.join(', ')} off` : powerWords[state.power],
-        'Power',
-        () => {
+      <BarPress
+        words={power}
+        label={`Power: ${power}. Change`}
+        mark={state.power === 'on' ? 'live' : 'dead'}
+        onPress={() => {
           setOpen('power')
-        },
-        state.power === 'on',
-      )}
+        }}
+      />
+      <BarPress
+        words={temporary > 0 ? `Temporary: ${temporary}` : 'Temporary'}
+        label={`Temporary measures: ${temporary} on`}
+        mark={null}
+        onPress={onMeasures}
+      />
       <Sheet title="Which call is set?" open={open === 'call'} onClose={close}>
         <Words quiet>
           Set it at the thermostat, or join its terminals to R at the unit’s board. Then say here which it is.
@@ -93,6 +70,52 @@ export const CallBar = memo(function CallBar({ visit }: { readonly visit: OpenVi
     </View>
   )
 })
+
+interface BarPressProps {
+  readonly words: string
+  readonly label: string
+  /** Whether what it says is live; null where that is no question. */
+  readonly mark: 'live' | 'dead' | null
+  /** Takes what room the others leave: its words may be long. */
+  readonly grow?: boolean
+  readonly onPress: () => void
+}
+
+function BarPress({ words, label, mark, grow = false, onPress }: BarPressProps) {
+  const palette = usePalette()
+  const low = useLow()
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={label}
+      onPress={onPress}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 6,
+        minHeight: target,
+        paddingHorizontal: space.small,
+        flexShrink: grow ? 1 : 0,
+      }}
+    >
+      {mark ? (
+        <View
+          aria-hidden
+          style={{
+            width: 10,
+            height: 10,
+            borderRadius: mark === 'live' ? 5 : 0,
+            backgroundColor: mark === 'live' ? palette.live : palette.dead,
+          }}
+        />
+      ) : null}
+      <Words size="small" strong numberOfLines={2} style={{ flexShrink: 1 }}>
+        {words}
+      </Words>
+      {low ? null : <Icon name="chevron-down" size={16} color={palette.quiet} />}
+    </Pressable>
+  )
+}
 
 /** The call last set; before any, the complaint's own. */
 export const currentCall = ({ state, diagram }: OpenVisit): string =>

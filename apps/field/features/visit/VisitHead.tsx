@@ -2,7 +2,6 @@ import { View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { Heading } from '../../ui/Heading'
 import { Press } from '../../ui/Press'
-import { useLow } from '../../ui/Screen'
 import { DelayStrip } from '../delays/DelayStrip'
 import { CallBar } from './CallBar'
 import { SafetyLine } from './SafetyLine'
@@ -11,16 +10,15 @@ import type { OpenVisit } from './useVisit'
 interface VisitHeadProps {
   readonly visit: OpenVisit
   readonly delays: Briefing['delays']
+  /** Where the call bar is: in the line of the heading, below it, or at the thumb and not here. */
+  readonly bar: 'beside' | 'below' | 'at-thumb'
   readonly onMeasures: () => void
   readonly onEntries: () => void
 }
 
-/**
- * What is read at the top of every tab: the unit, the call that is set, delays, and what keeps people whole.
- */
-export function VisitHead({ visit, delays, onMeasures, onEntries }: VisitHeadProps) {
-  const low = useLow()
-  const count = visit.state.measures.length
+/** What is read at the top of every tab: the unit, delays, and what keeps people whole. */
+export function VisitHead({ visit, delays, bar, onMeasures, onEntries }: VisitHeadProps) {
+  const callBar = <CallBar visit={visit} onMeasures={onMeasures} />
   return (
     <>
       <Heading
@@ -29,18 +27,12 @@ export function VisitHead({ visit, delays, onMeasures, onEntries }: VisitHeadPro
         back="/"
         right={
           <View style={{ flexDirection: 'row' }}>
-            {low ? <CallBar visit={visit} /> : null}
+            {bar === 'beside' ? callBar : null}
             <Press kind="quiet" title="Entries" label="What was entered, and notes" onPress={onEntries} />
-            <Press
-              kind="quiet"
-              title={count > 0 ? `Temporary: ${count}` : 'Temporary'}
-              label={`Temporary measures: ${count} on`}
-              onPress={onMeasures}
-            />
           </View>
         }
       />
-      {low ? null : <CallBar visit={visit} />}
+      {bar === 'below' ? callBar : null}
       <DelayStrip visit={visit} delays={delays} />
       <SafetyLine visit={visit} />
     </>

@@ -1,17 +1,16 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react'
-import { ScrollView, useWindowDimensions, View } from 'react-native'
+import { View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { conditionWords } from '@jokulgale/core/visit/conditionWords'
 import { possibleFrom } from '@jokulgale/core/diagnosis/words'
-import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Screen, useLow, useWide } from '../../ui/Screen'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
-import { ShortcutList, useShortcuts } from '../help/shortcuts'
+import { useShortcuts } from '../help/shortcuts'
 import { ConditionSheet } from '../look/ConditionSheet'
 import { LookTab } from '../look/LookTab'
 import { ReadingSheet, type ReadingWanted } from '../pad/ReadingSheet'
@@ -26,11 +25,13 @@ import { stopElement } from '../trace/StripView'
 import { Strips } from '../trace/Strips'
 import { WholeLadder } from '../trace/WholeLadder'
 import { Arrival } from './Arrival'
+import { CallBar } from './CallBar'
 import { ClosedVisit } from './ClosedVisit'
 import { useUnits } from '../units/useUnits'
 import { Tabs, visitTabs, type VisitTab } from './Tabs'
 import { useBriefing } from './useBriefing'
 import { VisitHead } from './VisitHead'
+import { LowTrace, WideTrace } from './traceLayouts'
 import { useVisit, type OpenVisit } from './useVisit'
 
 /** One visit to one unit, from the complaint to the sign-off. */
@@ -49,13 +50,6 @@ export function VisitScreen({ id }: { readonly id: string }) {
   return visit.state.signOff ? <ClosedVisit visit={visit} /> : <OpenVisitScreen visit={visit} />
 }
 
-/** Width of the ask beside a low path, and height of what stands above and below both, dp. */
-const lowPanelWidth = 264
-const aroundLowTrace = 118
-
-/** Height of what stands above and below the wide trace, dp. */
-const aroundWideTrace = 215
-
 /** What was just said, for its word of confirmation and the way to take it back. */
 interface JustSaid {
   readonly entry: string
@@ -69,8 +63,8 @@ const firstTab = ({ state }: OpenVisit): VisitTab =>
   state.readings.length > 0 || state.firstLook.size > 0 ? 'trace' : 'look'
 
 function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
-  const wide = useWide()
-  const low = useLow() && !wide
+  const layout = useLayout()
+  const wide = layout === 'wide'
   const units = useUnits()
   const [tab, setTab] = useState<VisitTab>(firstTab(visit))
   const [wanted, setWanted] = useState<ReadingWanted | null>(null)
@@ -153,6 +147,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
         <VisitHead
           visit={visit}
           delays={delays}
+          bar={barPlaces[layout]}
           onMeasures={showMeasures}
           onEntries={() => {
             setSheet('entries')
@@ -160,11 +155,14 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
         />
       }
       foot={
-        <>
-          {tab === 'trace' && low ? null : saidLine}
-          {tab === 'trace' && !wide && !low ? panel : null}
-          <Tabs now={tab} onChoose={setTab} />
-        </>
+        <VisitFoot
+          tab={tab}
+          layout={layout}
+          said={saidLine}
+          panel={panel}
+          bar={<CallBar visit={visit} onMeasures={showMeasures} />}
+          onTab={setTab}
+        />
       }
     >
       <UnsentNote />
@@ -190,7 +188,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
               panel={panel}
               suspects={suspects}
             />
-          ) : low ? (
+          ) : layout === 'low' ? (
             <LowTrace
               strips={strips}
               panel={
@@ -324,6 +322,39 @@ function Suspects({ briefing, ...rest }: SuspectsProps) {
   return briefing ? <SuspectsList briefing={briefing} {...rest} /> : <Words quiet>Solving …</Words>
 }
 
+/** Where the call bar is in each layout. */
+const barPlaces = { wide: 'below', low: 'beside', phone: 'at-thumb' } as const
+type Layout = keyof typeof barPlaces
+
+function useLayout(): Layout {
+  const wide = useWide()
+  const low = useLow()
+  if (wide) return 'wide'
+  return low ? 'low' : 'phone'
+}
+
+interface VisitFootProps {
+  readonly tab: VisitTab
+  readonly layout: Layout
+  readonly said: ReactNode
+  readonly panel: ReactNode
+  readonly bar: ReactNode
+  readonly onTab: (tab: VisitTab) => void
+}
+
+/** What is done at the thumb: the ask, the call and the power, the way through the visit. */
+function VisitFoot({ tab, layout, said, panel, bar, onTab }: VisitFootProps) {
+  const isTrace = tab === 'trace'
+  return (
+    <>
+      {isTrace && layout === 'low' ? null : said}
+      {isTrace && layout === 'phone' ? panel : null}
+      {layout === 'phone' ? bar : null}
+      <Tabs now={tab} onChoose={onTab} />
+    </>
+  )
+}
+
 function SaidLine({ words, onUndo }: { readonly words: string; readonly onUndo: () => void }) {
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', paddingLeft: space.large }}>
@@ -331,48 +362,6 @@ function SaidLine({ words, onUndo }: { readonly words: string; readonly onUndo: 
         {words}
       </Words>
       <Press kind="quiet" title="Undo" onPress={onUndo} />
-    </View>
-  )
-}
-
-interface WideTraceProps {
-  readonly strips: ReactNode
-  readonly ladder: ReactNode
-  readonly panel: ReactNode
-  readonly suspects: ReactNode
-}
-
-/** On a low screen the ask stands beside the path, and leaves it the height. */
-function LowTrace({ strips, panel }: Pick<WideTraceProps, 'strips' | 'panel'>) {
-  const { height } = useWindowDimensions()
-  return (
-    <View style={{ flexDirection: 'row', gap: space.medium, height: height - aroundLowTrace }}>
-      <ScrollView style={{ flex: 1 }}>{strips}</ScrollView>
-      <ScrollView style={{ flexBasis: lowPanelWidth, flexGrow: 0 }}>{panel}</ScrollView>
-    </View>
-  )
-}
-
-const views = [
-  { id: 'paths', words: 'Paths of this call' },
-  { id: 'ladder', words: 'Whole ladder' },
-] as const
-
-/** At a desk: the paths of the call or the whole ladder, and beside it the ask and the suspects. */
-function WideTrace({ strips, ladder, panel, suspects }: WideTraceProps) {
-  const { height } = useWindowDimensions()
-  const [view, setView] = useState<(typeof views)[number]['id']>('paths')
-  return (
-    <View style={{ flexDirection: 'row', gap: space.huge, height: Math.max(400, height - aroundWideTrace) }}>
-      <View style={{ flex: 5, gap: space.small }}>
-        <Chips label="What is drawn" options={views} chosen={view} onChoose={setView} />
-        {view === 'ladder' ? ladder : <ScrollView>{strips}</ScrollView>}
-      </View>
-      <ScrollView style={{ flex: 4 }} contentContainerStyle={{ gap: space.large }}>
-        {panel}
-        {suspects}
-        <ShortcutList />
-      </ScrollView>
     </View>
   )
 }
