@@ -1,6 +1,5 @@
 import { display, type Meter } from '../circuit/meters'
 import type { CaseFile } from '../visit/entry'
-import type { Standing } from '../visit/standing'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { askOf, type Ask } from './asks'
 import { coverageOf, type Coverage } from './coverage'
@@ -62,8 +61,6 @@ export interface Briefing {
   readonly beside: readonly string[]
   /** Why some faults were thought likelier before any evidence. */
   readonly reasons: readonly PriorReason[]
-  /** The call and power that it was worked out for. */
-  readonly now: Pick<Standing, 'call' | 'power'>
   /** Delays of the call that is set: what moves, and how many seconds after the call. */
   readonly delays: readonly { readonly words: string; readonly seconds: number }[]
 }
@@ -105,7 +102,6 @@ function inWords(diagnosis: Diagnosis): Briefing {
     coverage: coverageOf(diagnosis),
     beside: sideFindings(diagnosis).map(({ words }) => words),
     reasons: diagnosis.belief.reasons,
-    now: { call: diagnosis.findings.now.call, power: diagnosis.findings.now.power },
     delays: delaysShown(diagnosis),
   }
 }

@@ -9,24 +9,31 @@ import type { OpenVisit } from '../visit/useVisit'
 import { askLeave, mayAsk, tellDelayOver } from './delayOver'
 import { minutesWords, overToSay, runningDelays, useNow } from './clock'
 
-/** The delays that still run, wherever one is in the visit; nothing when none does. */
+const none: Briefing['delays'] = []
+
+/**
+ * The delays that still run, wherever one is in the visit; nothing when none does, or while they are being
+ * solved for a call that was just set.
+ */
 export function DelayStrip({
   visit,
   delays,
 }: {
   readonly visit: OpenVisit
-  readonly delays: Briefing['delays']
+  readonly delays: Briefing['delays'] | null
 }) {
   const palette = usePalette()
-  const now = useNow(delays.length > 0 && visit.state.callSince !== null)
-  const running = runningDelays(visit.state, delays, now)
+  const known = delays ?? none
+  const now = useNow(known.length > 0 && visit.state.callSince !== null)
+  const running = runningDelays(visit.state, known, now)
+  const isKnown = delays !== null
   const [asking, setAsking] = useState(mayAsk)
   const wasRunning = useRef(false)
   useEffect(() => {
-    if (wasRunning.current && running.length === 0)
+    if (isKnown && wasRunning.current && running.length === 0)
       tellDelayOver(`${visit.unit.label}: the delay is over, what comes after it can be judged.`)
     wasRunning.current = running.length > 0
-  }, [running.length, visit.unit.label])
+  }, [isKnown, running.length, visit.unit.label])
   const [next] = running
   if (!next) return null
   return (
@@ -68,7 +75,7 @@ export function DelayStrip({
         title="It is over"
         label="The delay is over: it was calling before"
         onPress={() => {
-          void visit.say(overToSay(visit.bodies, delays))
+          void visit.say(overToSay(visit.bodies, known))
         }}
       />
     </View>

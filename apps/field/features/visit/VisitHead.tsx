@@ -9,7 +9,8 @@ import type { OpenVisit } from './useVisit'
 
 interface VisitHeadProps {
   readonly visit: OpenVisit
-  readonly delays: Briefing['delays']
+  /** Null while they are being solved for the call that is set. */
+  readonly delays: Briefing['delays'] | null
   /** Where the call bar is: in the line of the heading, below it, or at the thumb and not here. */
   readonly bar: 'beside' | 'below' | 'at-thumb'
   readonly onMeasures: () => void

@@ -76,7 +76,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const [said, setSaid] = useState<JustSaid | null>(null)
   // only the last word is taken back so quickly
   const logged = said !== null && visit.state.entries.at(-1)?.id === said.entry ? said : null
-  const { briefing, busy, error } = useBriefing(visit, school)
+  const { briefing, busy, isOfThisCall, error } = useBriefing(visit, school)
   const asked = askedIn(briefing)
   const [condition, setCondition] = useState<string | null>(null)
   const { red, black } = asked
@@ -146,7 +146,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
       head={
         <VisitHead
           visit={visit}
-          delays={delays}
+          delays={isOfThisCall ? delays : null}
           bar={barPlaces[layout]}
           onMeasures={showMeasures}
           onEntries={() => {
@@ -203,7 +203,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
           )
         }
         suspects={suspects}
-        delays={isOfNow(briefing, visit) ? delays : null}
+        delays={isOfThisCall ? delays : null}
         onMeasures={showMeasures}
       />
       <ReadingSheet
@@ -255,10 +255,6 @@ function VisitSheet({ visit, sheet, onClose }: VisitSheetProps) {
     <EntriesSheet visit={visit} open onClose={onClose} />
   )
 }
-
-/** Whether a briefing was worked out for the call and the power that stand now. */
-const isOfNow = (briefing: Briefing | null, { state: { standing } }: OpenVisit): boolean =>
-  briefing !== null && briefing.now.call === standing.call && briefing.now.power === standing.power
 
 /** What the first ask wants to be entered; nothing of another sort. */
 function askedIn(briefing: Briefing | null): {

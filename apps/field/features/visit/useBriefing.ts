@@ -11,11 +11,13 @@ const yearMs = 365.25 * 86_400_000
 export interface BriefingState {
   readonly briefing: Briefing | null
   readonly busy: boolean
+  /** Call and power have not been changed since what is shown was asked for. */
+  readonly isOfThisCall: boolean
   readonly error: string
 }
 
-/** What was worked out last, and of what. */
-type Shown = Omit<BriefingState, 'busy'> & { readonly key: string }
+/** What was worked out last, and of what: a log grows, so its changes of call and power are counted. */
+type Shown = Pick<BriefingState, 'briefing' | 'error'> & { readonly key: string; readonly changes: number }
 
 /** The diagnosis of a log, solved in the worker; the last one stays on the screen until the next is there. */
 export function useBriefing(
@@ -27,9 +29,11 @@ export function useBriefing(
     briefing: null,
     error: '',
     key: '',
+    changes: -1,
   })
   const newest = useRef(0)
   const entries = useMemo(() => bodies.filter(tellsOfCircuit), [bodies])
+  const changes = entries.filter(({ kind }) => kind === 'call' || kind === 'power').length
   const key = JSON.stringify([ladder.length, complaint, entries, school, experience])
   useEffect(() => {
     if (ladder === '') return
@@ -46,7 +50,7 @@ export function useBriefing(
     if (shown.briefing === null)
       service.briefSoFar(ladder, file, facts).then(
         (briefing) => {
-          show((before) => ({ ...before, briefing }))
+          show((before) => ({ ...before, briefing, changes }))
         },
         // what is wrong is said by the answer that follows
         () => undefined,
@@ -54,7 +58,7 @@ export function useBriefing(
     service.brief(ladder, file, { school }, facts).then(
       (briefing) => {
         startTransition(() => {
-          show(() => ({ briefing, key, error: '' }))
+          show(() => ({ briefing, key, changes, error: '' }))
         })
       },
       (error: unknown) => {
@@ -64,5 +68,10 @@ export function useBriefing(
     // the key stands for the entries
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [ladder, complaint, key, unit.installed])
-  return { briefing: shown.briefing, error: shown.error, busy: shown.key !== key }
+  return {
+    briefing: shown.briefing,
+    error: shown.error,
+    busy: shown.key !== key,
+    isOfThisCall: shown.changes === changes,
+  }
 }
