@@ -2,7 +2,7 @@ import { expose } from 'comlink'
 import { circuitChange, type CircuitChange } from '@jokulgale/core/changes/circuitChange'
 import { lostGuards } from '@jokulgale/core/changes/lostGuards'
 import { brief, briefSoFar, doubtAbout, type Briefing } from '@jokulgale/core/diagnosis/briefing'
-import { judge } from '@jokulgale/core/diagnosis/diagnose'
+import { judge, modelOf } from '@jokulgale/core/diagnosis/diagnose'
 import { foresee, prepare } from '@jokulgale/core/diagnosis/foresee'
 import type { Choosing } from '@jokulgale/core/diagnosis/nextStep'
 import type { UnitFacts } from '@jokulgale/core/diagnosis/priors'
@@ -28,6 +28,10 @@ type SketchAnswer =
   | { readonly is: 'problems'; readonly problems: readonly DiagramProblem[] }
 
 const service = {
+  /** A visit to this unit is about to be shown: its circuit is read and set up. */
+  open: (ladder: string): void => {
+    modelOf(knownLadder(ladder))
+  },
   /** A call on this unit may come: it is solved ahead. */
   prepare: (ladder: string): void => {
     workAhead(prepare(knownLadder(ladder)))

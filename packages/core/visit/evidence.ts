@@ -1,10 +1,11 @@
 import { codeWord } from '../parts/codeWord'
 import type { Meter } from '../circuit/meters'
-import type { Complaint, Diagram } from '../diagram/diagram'
+import type { Diagram } from '../diagram/diagram'
 import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
 import type { Effect, Fault } from '../parts/effect'
 import { isSurrounding } from '../parts/surroundings'
+import { complaintSaid } from './complaintSaid'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
 import { faultOfLanding, wireBetween, wireNamed } from './movedLead'
 import { atArrival, follow, settingIn, settingOf, type SettingChange, type Standing } from './standing'
@@ -121,12 +122,6 @@ function faultPutRight(diagram: Diagram, entry: EntryBody): Fault | null {
   return isPutBack && wireBetween(diagram, entry.of)
     ? faultOfLanding(diagram, entry.of, entry.to ?? '')
     : null
-}
-
-/** The complaint that somebody's words are, by its name or as it is said; letter case does not matter. */
-export function complaintSaid({ complaints }: Diagram, said: string): Complaint | undefined {
-  const plain = said.trim().toLowerCase()
-  return complaints.find(({ id, words }) => id === plain || words.toLowerCase() === plain)
 }
 
 /**

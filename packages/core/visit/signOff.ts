@@ -1,5 +1,5 @@
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
-import { complaintSaid } from './evidence'
+import { complaintSaid } from './complaintSaid'
 import type { EntryBody } from './entry'
 import { temporaryWords, unsafeFindings } from './temporary'
 import { proofWeakness, type StillMoves } from './proofStands'

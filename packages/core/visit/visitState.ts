@@ -1,5 +1,5 @@
 import type { Diagram } from '../diagram/diagram'
-import { complaintSaid } from './evidence'
+import { complaintSaid } from './complaintSaid'
 import { entriesOf, type At, type Of } from './fold'
 import { merge, standingEntries, type Entry } from './log'
 import { allOn, powerAfter, type PowerState } from './powerState'

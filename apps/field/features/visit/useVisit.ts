@@ -7,6 +7,7 @@ import { foldVisit, type VisitState } from '@jokulgale/core/visit/visitState'
 import { useAppSelector } from '../store'
 import type { KeptEntry } from '../sync/device'
 import { useSync } from '../sync/SyncContext'
+import { openAhead } from '../../workers/diagnosis'
 
 export interface OpenVisit {
   readonly id: string
@@ -42,6 +43,7 @@ export function useVisit(id: string): OpenVisit | null {
   const site = places?.sites.find((candidate) => candidate.id === unit?.site)
   const version = visit?.diagram || unit?.diagram
   const ladder = places?.diagrams.find(({ id: known }) => known === version)?.ladder
+  openAhead(ladder)
   const diagram = ladder === undefined ? null : knownLadder(ladder)
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const state = useMemo(() => (diagram ? foldVisit(log, diagram) : null), [said, diagram])
