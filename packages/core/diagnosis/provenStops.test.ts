@@ -1,7 +1,7 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { diagnose } from './diagnose'
-import { provenBefore, searchedStrip } from './provenStops'
+import { focusOf, provenBefore, searchedStrip } from './provenStops'
 import { stripsOf, type Strip } from './strip'
 
 const diagram = builtInUnit('rooftop-two-stage')
@@ -29,21 +29,23 @@ const firstStage = (strips: readonly Strip[]): Strip => {
   return found
 }
 
-test('what is proven live from the source on is folded, up to the last live stop before the search', () => {
-  const { stops } = firstStage(stripsAfter(['LPS1.1', 25.2], ['LPS1.2', 0]))
-  const folded = provenBefore(stops, [])
-  expect(stops.slice(0, folded).every(({ state }) => state === 'live')).toBe(true)
-  expect(stops[folded]).toMatchObject({ point: 'LPS1.1', state: 'live' })
+test('what lies before the last live reading is folded, and the search is brought into view', () => {
+  const strips = stripsAfter(['LPS1.1', 25.2], ['LPS1.2', 0])
+  const { stops } = firstStage(strips)
+  expect(stops[provenBefore(stops, [])]).toMatchObject({ point: 'LPS1.1', state: 'live' })
+  expect(focusOf(strips, '')).toBe('LPS1.2')
+  expect(focusOf(strips, 'CC1.A1')).toBe('CC1.A1')
   // where a lead is to go stays in view
   expect(provenBefore(stops, [stops[4].point])).toBe(4)
   expect(provenBefore(stops, [stops[1].point])).toBe(0)
 })
 
-test('what was read last stays in view, though what follows is live too', () => {
-  const { stops } = firstStage(stripsAfter(['TB.Y1', 25.2], ['LPS1.1', 25.2], ['LPS1.2', 0]))
-  expect(stops[provenBefore(stops, [])].point).toBe('LPS1.1')
-  const earlier = stops.map((stop) => (stop.point === 'LPS1.1' ? { ...stop, measured: null } : stop))
-  expect(stops[provenBefore(earlier, [])].point).toBe('TB.Y1')
+test('with nothing read live the stops that must be live are folded but for the last', () => {
+  const stops = firstStage(stripsAfter(['LPS1.1', 25.2], ['LPS1.2', 0])).stops
+  const unread = stops.map((stop) => (stop.point === 'LPS1.1' ? { ...stop, measured: null } : stop))
+  const folded = provenBefore(unread, [])
+  expect(unread.slice(0, folded + 1).every(({ state }) => state === 'live')).toBe(true)
+  expect(unread[folded + 1].state).not.toBe('live')
 })
 
 test('a stop that reads what it should not is never folded, and nothing is before anything was read', () => {

@@ -6,21 +6,35 @@ const foldedFrom = 3
 /** From this many volts to common a stop must be live for its path to be proven. */
 const hotFromVolts = 2
 
+type StopSeen = Pick<Stop, 'point' | 'state' | 'contradicted' | 'measured'>
+
+const isDead = ({ state, contradicted }: StopSeen): boolean => state === 'dead' || contradicted
+
 /**
- * How many stops from the source on are proven and lie behind the search: the last live one stays, so does
- * the last that was read, and any that a lead is to go to. None where nothing is open.
+ * How many stops from the source on lie behind the search: those before the last that was read live with
+ * nothing dead above it, or before the last that must be live. None that a lead is to go to, and none where
+ * nothing is open.
  */
-export function provenBefore(
-  stops: readonly Pick<Stop, 'point' | 'state' | 'contradicted' | 'measured'>[],
-  leads: readonly string[],
-): number {
-  const end = stops.findIndex(
-    ({ point, state, contradicted }) => state !== 'live' || contradicted || leads.includes(point),
-  )
-  const live = stops.at(end)?.state === 'live' ? end : end - 1
-  const read = stops.slice(0, live + 1).findLastIndex(({ measured }) => measured !== null)
-  const proven = read < 0 ? live : read
+export function provenBefore(stops: readonly StopSeen[], leads: readonly string[]): number {
+  const lead = stops.findIndex(({ point }) => leads.includes(point))
+  const dead = stops.findIndex(isDead)
+  const open = dead < 0 ? stops : stops.slice(0, dead)
+  if (dead < 0 && open.every(({ state }) => state === 'live')) return 0
+  const read = open.findLastIndex(({ state, measured }) => state === 'live' && measured !== null)
+  const live = open.findIndex(({ state }) => state !== 'live')
+  const behind = read >= 0 ? read : (live < 0 ? open.length : live) - 1
+  const proven = lead < 0 ? behind : Math.min(behind, lead)
   return proven >= foldedFrom ? proven : 0
+}
+
+/** The stop to bring into view: where a lead is to go, what reads as it should not, or where live ends. */
+export function focusOf(strips: readonly Strip[], lead: string): string {
+  const stops = strips.at(searchedStrip(strips, lead))?.stops ?? []
+  const at =
+    stops.find(({ point }) => point === lead) ??
+    stops.find(({ contradicted }) => contradicted) ??
+    stops.find(({ state }, k) => k > 0 && state !== 'live')
+  return at?.point ?? ''
 }
 
 /**

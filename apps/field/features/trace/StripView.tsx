@@ -13,7 +13,7 @@ import { conductorWidth, PartMark, StopMark } from './Conductor'
 interface StripViewProps {
   readonly strip: Strip
   readonly startsOpen: boolean
-  /** Stops that are proven live behind the search are shown as one line. */
+  /** Stops behind the search are shown as one line. */
   readonly folds: boolean
   readonly red: string
   readonly black: string
@@ -55,8 +55,8 @@ export function StripView({ strip, startsOpen, folds, red, black, onStop }: Stri
       {open && folded > 0 ? (
         <Press
           kind="quiet"
-          title={`${stops[0].point} to ${stops[folded - 1].point}: ${folded} stops live`}
-          label={`Show the ${folded} stops that are proven live`}
+          title={`${stops[0].point} to ${stops[folded - 1].point}: ${folded} stops before a live one`}
+          label={`Show the ${folded} stops before ${stops[folded].point}`}
           onPress={() => {
             setUnfolded(true)
           }}

@@ -1,8 +1,10 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react'
 import { View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
+import { focusOf } from '@jokulgale/core/diagnosis/provenStops'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { conditionWords } from '@jokulgale/core/visit/conditionWords'
+import type { Strip } from '@jokulgale/core/diagnosis/strip'
 import { possibleFrom } from '@jokulgale/core/diagnosis/words'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
@@ -387,16 +389,9 @@ function VisitPage({ tab, visit, trace, suspects, delays, onMeasures }: VisitPag
   }
 }
 
-/** Brings into view where the ask is, or else where the call stops being live. */
-function useScrollToFocus(
-  strips: readonly { readonly stops: readonly { readonly point: string; readonly state: string }[] }[],
-  red: string,
-  here: boolean,
-): void {
-  const focus =
-    strips.flatMap(({ stops }) => stops).find(({ point }) => point === red)?.point ??
-    strips[0]?.stops.find(({ state }, k) => k > 0 && state !== 'live')?.point ??
-    ''
+/** Brings into view where the ask is, or else where the search is. */
+function useScrollToFocus(strips: readonly Strip[], red: string, here: boolean): void {
+  const focus = focusOf(strips, red)
   useEffect(() => {
     if (!here || focus === '') return
     const quiet = window.matchMedia('(prefers-reduced-motion: reduce)').matches
