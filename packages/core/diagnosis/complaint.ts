@@ -106,7 +106,11 @@ function isShown({ model, inCall }: Heard, symptom: Symptom, call: string, h: nu
   const moment = inCall(call)
   const showsAs = (version: number): boolean => shows(model, moment.situation, symptom, version)
   if (showsAs(h)) return true
-  return model.mayTrip(h) && (showsAs(moment.asTripped(h, 'drawn')) || showsAs(moment.beforeTrips(h)))
+  if (!model.mayTrip(h)) return false
+  const tripped = moment.asTripped(h, 'drawn')
+  if (tripped !== h && showsAs(tripped)) return true
+  // where nothing trips, nothing was otherwise before
+  return moment.situation.trips(h).length > 0 && showsAs(moment.beforeTrips(h))
 }
 
 function shows(model: UnitModel, situation: SituationModel, symptom: Symptom, version: number): boolean {
