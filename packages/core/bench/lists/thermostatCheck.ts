@@ -77,6 +77,9 @@ function setUpStep({ kind, settings }: Part): ListStep {
 /** Degrees by which a display may differ from a probe beside it, °F. */
 const displayWithin = 2
 
+const withinWords = (units: DisplayUnits): string =>
+  `Within ${valueWords(displayWithin, '°F', units, 'difference')}`
+
 const byItself = (units: DisplayUnits): readonly ListStep[] => [
   {
     id: 'no-common',
@@ -87,7 +90,7 @@ const byItself = (units: DisplayUnits): readonly ListStep[] => [
   {
     id: 'display',
     does: 'Its display against a probe beside it, after ten minutes',
-    should: `Within ${valueWords(displayWithin, '°F', units, 'difference')}, and neither sun nor a supply blows on it.`,
+    should: `${withinWords(units)}, and neither sun nor a supply blows on it.`,
     wrong: 'It feels another room than it serves: place, calibration, or air from the wall.',
   },
   {
