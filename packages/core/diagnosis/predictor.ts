@@ -31,7 +31,6 @@ export class UnitModel {
   private readonly versions = new Map<string, number>()
   private readonly changing: (boolean | undefined)[] = []
   private readonly situations = new Map<string, SituationModel>()
-  private readonly late = new Map<string, readonly LateMove[]>()
 
   constructor(readonly diagram: Diagram) {
     this.all = [...hypothesesOf(diagram)]
@@ -174,13 +173,7 @@ export class UnitModel {
 
   /** What moves late in a healthy unit after the last change of call or power, with the seconds it takes. */
   lateMoves(standing: Standing): readonly LateMove[] {
-    const { call, power, conditions, before } = standing
-    const key = JSON.stringify([call, power, conditions, before])
-    const known = this.late.get(key)
-    if (known) return known
-    const moves = lateMovesIn(this.diagram, standing)
-    this.late.set(key, moves)
-    return moves
+    return lateMovesIn(this.diagram, standing)
   }
 
   private pending(standing: Standing): readonly Effect[] {

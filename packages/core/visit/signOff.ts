@@ -61,25 +61,16 @@ function proofProblems(state: VisitState, diagram: Diagram, stillMoves: StillMov
     return [
       'The repair is not proven: run the call and record its proof, after the last repair and with the power on',
     ]
-  const judged = said.map((proof) => ({
-    ...proof,
-    weakness: proofWeakness(state, diagram, proof, stillMoves),
-  }))
-  const after = judged.filter(({ weakness }) => weakness === '')
-  const unexplained = after.flatMap(({ body }) =>
-    body.words === '' ? (body.values ?? []).filter(isOff).map(({ what }) => what) : [],
-  )
   const home = complaintSaid(diagram, state.complaint)
-  const isHomeProven = !home || after.some(({ body }) => home.calls.includes(body.call))
-  // why what was said for it does not count
-  const weak = judged.filter(
-    ({ body, weakness }) => weakness !== '' && (!home || home.calls.includes(body.call)),
-  )
-  if (weak.length > 0 && (!isHomeProven || after.length === 0)) return [weak[weak.length - 1].weakness]
-  return [
-    ...(isHomeProven ? [] : [`What was complained of is not proven: run “${callWords(diagram, home.call)}”`]),
-    ...unexplained.map((what) => `${what} is not as it should be: say why it is left so`),
-  ]
+  const ofHome = home ? said.filter(({ body }) => home.calls.includes(body.call)) : said
+  if (home && ofHome.length === 0)
+    return [`What was complained of is not proven: run “${callWords(diagram, home.call)}”`]
+  // what else was proven is beside it
+  const weaknesses = ofHome.map((proof) => proofWeakness(state, diagram, proof, stillMoves))
+  if (!weaknesses.includes('')) return weaknesses.slice(-1)
+  return said
+    .flatMap(({ body: { words, values = [] } }) => (words === '' ? values.filter(isOff) : []))
+    .map(({ what }) => `${what} is not as it should be: say why it is left so`)
 }
 
 /** Share by which a value may differ from what it should be before it needs a reason. */
