@@ -59,7 +59,7 @@ export function RepairTab({ visit }: { readonly visit: OpenVisit }) {
       </Part>
       {state.power === 'isolated' || chosen === null ? null : (
         <Notice kind="caution">
-          Isolate every source and prove it dead before a lead is touched: power state above.
+          Isolate every source and prove it dead before a lead is touched, with Power.
         </Notice>
       )}
       <Part title="Part in hand">

@@ -90,9 +90,9 @@ function Leads({ ask }: { readonly ask: MeasureAsk }) {
 function FirstSet({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
   const power =
     ask.power === 'off' && visit.state.power !== 'isolated'
-      ? 'Isolate the unit and prove it dead first: power state above.'
+      ? 'Isolate the unit and prove it dead first, with Power.'
       : ask.power === 'on' && visit.state.power !== 'on'
-        ? 'Switch the unit on first: power state above.'
+        ? 'Switch the unit on first, with Power.'
         : ''
   return (
     <>

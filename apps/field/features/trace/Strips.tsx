@@ -62,8 +62,8 @@ export const Strips = memo(function Strips({ visitId, common, strips, red, black
       ))}
       {strips?.length === 0 ? (
         <Words quiet>
-          This call asks for nothing: every load should be still. Choose another call above, or measure what
-          should be dead.
+          This call asks for nothing: every load should be still. Choose another call, or measure what should
+          be dead.
         </Words>
       ) : null}
       {strips ? <BenchPress visitId={visitId} /> : null}
