@@ -16,8 +16,8 @@ const readings = [
 ]
 
 /**
- * Runs in the page: notes when the visit's tabs are there, when suspects are, and when what is shown has first
- * been worked out with its ask; by the page's own clock, for a test's polling is coarse.
+ * Runs in the page: notes when the visit's tabs are there, when suspects are, and when what is shown has
+ * first been worked out with its ask; by the page's own clock, for a test's polling is coarse.
  */
 function watchSetUp() {
   const isSuspects = ({ textContent }) => textContent === 'Suspects'
@@ -53,7 +53,7 @@ async function setUp(page) {
   return page.evaluate((asked) => Math.round(window.settledFirstAt - asked), askedAt)
 }
 
-/** The page loaded anew in a visit: milliseconds from its screen until suspects are there, and with an ask. */
+/** The page loaded anew in a visit: milliseconds from its screen until suspects are there, and an ask. */
 async function setUpAnew(page) {
   await page.reload()
   await openTab(page, 'Suspects')

@@ -58,8 +58,8 @@ export function worldPage(results: readonly WorldResult[], seed: number): string
 Written by \`npm run world\` (seed ${seed}) on ${machine}. Faults are drawn by their rates on units whose supply, plates,
 loads, resistances and readings are unlike what the diagnosis has of them, and nothing of that is told to it
 (\`packages/core/world\`); a fault for which nothing fails in any call is drawn anew: nobody would have called. A search
-follows its proposals, lifts leads, pulls plugs, joins for a moment and begins calls anew where they say so, until a
-class has 0.98 or nothing more tells. Intervals are of 95 % (Wilson).
+follows its proposals, lifts leads, pulls plugs, joins for a moment and begins calls anew where they say so,
+until a class has 0.98 or nothing more tells. Intervals are of 95 % (Wilson).
 
 ## What is unlike, alone and together
 

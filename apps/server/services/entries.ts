@@ -4,8 +4,7 @@ import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { knownLadder } from '@jokulgale/core/diagram/readLadder'
 import { entryProblem } from '@jokulgale/core/visit/checkEntry'
 import type { Entry } from '@jokulgale/core/visit/log'
-import { lateMovesIn } from '@jokulgale/core/visit/lateMovesIn'
-import type { StillMoves } from '@jokulgale/core/visit/proofStands'
+import { stillMovesIn } from '@jokulgale/core/visit/lateMovesIn'
 import { signOffProblems } from '@jokulgale/core/visit/signOff'
 import type { VisitState } from '@jokulgale/core/visit/visitState'
 import { leavingProblems } from '@jokulgale/core/visit/leaving'
@@ -119,18 +118,13 @@ async function untrueSignOffs(
     if (log.stored.has(id)) continue
     const [problem] =
       body.outcome === 'repaired'
-        ? signOffProblems(log.state, diagram, stillMovesIn(diagram))
+        ? // a phone says only what it knew of delays
+          signOffProblems(log.state, diagram, stillMovesIn(diagram))
         : [...leavingProblems(body), ...closingProblems(log.state)]
     if (problem !== undefined) fields.push({ field: `entries[${k}].body`, message: problem })
   }
   return fields
 }
-
-/** Delays are solved here once more: a phone says only what it knew. */
-const stillMovesIn =
-  (diagram: Diagram): StillMoves =>
-  (standing, seconds) =>
-    lateMovesIn(diagram, standing).some((move) => move.seconds > seconds)
 
 /** What of a visit's log is stored, and what the log comes to with what is sent for it. */
 async function withSent(

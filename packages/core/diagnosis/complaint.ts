@@ -28,7 +28,9 @@ type InCall = (call: string) => Moment
 export const complaintChance = (model: UnitModel, id: string, h: number): number =>
   complaintChances(model, id)(h)
 
-/** The same for one hypothesis after another, in one go: a pair that is forgotten meanwhile would be mistaken. */
+/**
+ * The same for one hypothesis after another, in one go: a pair that is forgotten meanwhile would be mistaken.
+ */
 export function complaintChances(model: UnitModel, id: string): (h: number) => number {
   const complaint = model.diagram.complaints.find((candidate) => candidate.id === id)
   if (!complaint) return () => 1

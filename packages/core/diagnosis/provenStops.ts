@@ -1,10 +1,7 @@
-import type { Stop, Strip } from './strip'
+import { hotFromVolts, type Stop, type Strip } from './strip'
 
 /** So many proven stops in a row are worth folding. */
 const foldedFrom = 3
-
-/** From this many volts to common a stop must be live for its path to be proven. */
-const hotFromVolts = 2
 
 type StopSeen = Pick<Stop, 'point' | 'state' | 'contradicted' | 'measured'>
 

@@ -60,7 +60,7 @@ export function stripsOf(diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'beli
 }
 
 /** From this many volts to common a stop is on the hot side of its load. */
-const hotFromVolts = 2
+export const hotFromVolts = 2
 
 /** The paths as the readings alone have them: past the last point that was read live, what was not read is not known. */
 export const measuredStrips = (model: UnitModel, findings: Findings): readonly Strip[] =>

@@ -1,6 +1,7 @@
 import { lateMoves, type LateMove } from '../circuit/delays'
 import { situationOf } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
+import type { StillMoves } from './proofStands'
 import type { Standing } from './standing'
 
 const known = new WeakMap<Diagram, Map<string, readonly LateMove[]>>()
@@ -31,3 +32,9 @@ function findMoves(diagram: Diagram, { call, conditions, before }: Standing): re
     situationOf(diagram, call, 'on', conditions),
   )
 }
+
+/** Solved for a unit: whether anything of it still moves by itself so many seconds after the last change. */
+export const stillMovesIn =
+  (diagram: Diagram): StillMoves =>
+  (standing, seconds) =>
+    lateMovesIn(diagram, standing).some((move) => move.seconds > seconds)

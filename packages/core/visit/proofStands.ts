@@ -26,9 +26,10 @@ export function proofWeakness(
   stillMoves: StillMoves,
 ): string {
   const call = `“${callWords(diagram, body.call)}”`
+  const setCall = callWords(diagram, standing.call)
   if (!isAllOn(standing)) return `${call} was proven with the power off: switch it on and prove it again`
   if (standing.call !== body.call)
-    return `${call} was proven while “${callWords(diagram, standing.call)}” was set: set it and prove it again`
+    return `${call} was proven while “${setCall}” was set: set it and prove it again`
   const wasSwitched = entries.slice(entries.indexOf(entry)).some((later) => later.body.kind === 'power')
   if (wasSwitched) return `The power was switched after ${call} was proven: prove it once more`
   return stillMoves(standing, seconds)

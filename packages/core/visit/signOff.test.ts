@@ -1,20 +1,16 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from './entry'
-import { lateMovesIn } from './lateMovesIn'
-import type { StillMoves } from './proofStands'
+import { stillMovesIn } from './lateMovesIn'
 import { signOffProblems } from './signOff'
 import { logOf } from './testLog'
 import { foldVisit } from './visitState'
 
 const diagram = builtInUnit('rooftop-two-stage')
 
-const stillMoves: StillMoves = (standing, seconds) =>
-  lateMovesIn(diagram, standing).some((move) => move.seconds > seconds)
-
 /** Why a visit with these entries, after a complaint about cooling, cannot be signed off as repaired. */
 function problems(...bodies: readonly EntryBody[]): string {
   const all: readonly EntryBody[] = [{ kind: 'complaint', complaint: 'not-cooling' }, ...bodies]
-  return signOffProblems(foldVisit(logOf(all), diagram), diagram, stillMoves).join('; ')
+  return signOffProblems(foldVisit(logOf(all), diagram), diagram, stillMovesIn(diagram)).join('; ')
 }
 
 const repair: EntryBody = { kind: 'repair', of: 'CC1' }

@@ -7,9 +7,7 @@ import { fonts, space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 import { askLeave, mayAsk, tellDelayOver } from './delayOver'
-import { minutesWords, overToSay, runningDelays, useNow } from './clock'
-
-const none: Briefing['delays'] = []
+import { minutesWords, overToSay, useRunningDelays } from './clock'
 
 /**
  * The delays that still run, wherever one is in the visit; nothing when none does, or while they are being
@@ -23,19 +21,17 @@ export function DelayStrip({
   readonly delays: Briefing['delays'] | null
 }) {
   const palette = usePalette()
-  const known = delays ?? none
-  const now = useNow(known.length > 0 && visit.state.callSince !== null)
-  const running = runningDelays(visit.state, known, now)
-  const isKnown = delays !== null
+  const running = useRunningDelays(visit.state, delays)
+  const count = running?.length
   const [asking, setAsking] = useState(mayAsk)
   const wasRunning = useRef(false)
   useEffect(() => {
-    if (isKnown && wasRunning.current && running.length === 0)
+    if (wasRunning.current && count === 0)
       tellDelayOver(`${visit.unit.label}: the delay is over, what comes after it can be judged.`)
-    wasRunning.current = running.length > 0
-  }, [isKnown, running.length, visit.unit.label])
-  const [next] = running
-  if (!next) return null
+    wasRunning.current = count !== undefined && count > 0
+  }, [count, visit.unit.label])
+  const next = running?.at(0)
+  if (!next || delays === null) return null
   return (
     <View
       role="timer"
@@ -75,7 +71,7 @@ export function DelayStrip({
         title="It is over"
         label="The delay is over: it was calling before"
         onPress={() => {
-          void visit.say(overToSay(visit.bodies, known))
+          void visit.say(overToSay(visit.bodies, delays))
         }}
       />
     </View>

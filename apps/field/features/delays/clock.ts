@@ -79,7 +79,7 @@ export const overToSay = (bodies: readonly EntryBody[], delays: Briefing['delays
 })
 
 /** The present, ticking while something waits for it. */
-export function useNow(ticking: boolean): number {
+function useNow(ticking: boolean): number {
   const [now, setNow] = useState(() => Date.now())
   useEffect(() => {
     if (!ticking) return undefined
@@ -91,4 +91,16 @@ export function useNow(ticking: boolean): number {
     }
   }, [ticking])
   return now
+}
+
+const none: Briefing['delays'] = []
+
+/** The delays that still run at present, soonest over first; null while they are being solved. */
+export function useRunningDelays(
+  state: VisitState,
+  delays: Briefing['delays'] | null,
+): readonly RunningDelay[] | null {
+  const known = delays ?? none
+  const now = useNow(known.length > 0 && state.callSince !== null)
+  return delays === null ? null : runningDelays(state, delays, now)
 }

@@ -1,7 +1,7 @@
 import { fireEvent, screen } from '@testing-library/react-native'
+import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { ProofLine } from '@jokulgale/core/visit/proofLine'
-import type { RunningDelay } from '../delays/clock'
 import { renderVisit } from '../visit/testVisit'
 import { ProofRow } from './ProofRow'
 
@@ -15,15 +15,19 @@ const set: EntryBody = { kind: 'call', call: 'cool1' }
 const show = (
   lines: readonly ProofLine[] = [control],
   entries: readonly EntryBody[] = [set],
-  delay: RunningDelay | 'unknown' | null = null,
+  delays: Briefing['delays'] | null = [],
 ) =>
   renderVisit('rooftop-two-stage', entries, (visit) => (
-    <ProofRow visit={visit} call="cool1" words="Cooling" lines={lines} delay={delay} />
+    <ProofRow visit={visit} call="cool1" words="Cooling" lines={lines} delays={delays} />
   ))
 const type = (digits: string): void => {
   for (const key of digits) fireEvent.press(screen.getByLabelText(key === '.' ? 'Point' : key))
   fireEvent.press(screen.getByText(/^Log/))
 }
+
+afterEach(() => {
+  jest.restoreAllMocks()
+})
 
 test('a value is kept with what it should have been, and where it was read', () => {
   const onSaid = show()
@@ -93,12 +97,14 @@ test('a call is proven while it is set, with the power on and no delay running',
   expect(screen.getByLabelText('Cooling: proven')).toBeTruthy()
 })
 
-test.each<[string, readonly EntryBody[], RunningDelay | 'unknown' | null, RegExp]>([
-  ['the power is off', [set, { kind: 'power', is: 'off' }], null, /Power is off/],
-  ['a delay runs', [set], { words: 'Thermostat', secondsLeft: 245 }, /Thermostat takes another 4:05/],
-  ['nobody knows yet whether one runs', [set], 'unknown', /Working out which delays run/],
-])('not while %s', (_, entries, delay, words) => {
-  show([control], entries, delay)
+test.each<[string, readonly EntryBody[], Briefing['delays'] | null, RegExp]>([
+  ['the power is off', [set, { kind: 'power', is: 'off' }], [], /Power is off/],
+  ['a delay runs', [set], [{ words: 'Thermostat', seconds: 245 }], /Thermostat takes another 4:05/],
+  ['nobody knows yet whether one runs', [set], null, /Working out which delays run/],
+])('not while %s', (_, entries, delays, words) => {
+  // the moment in which the call was set
+  jest.spyOn(Date, 'now').mockReturnValue(0)
+  show([control], entries, delays)
   expect(screen.getByText(words)).toBeTruthy()
   expect(screen.queryByLabelText('Cooling: proven')).toBeNull()
 })

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Pressable, View } from 'react-native'
+import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { ProofValue } from '@jokulgale/core/visit/entry'
 import type { Of } from '@jokulgale/core/visit/fold'
 import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
@@ -11,7 +12,7 @@ import { Sheet } from '../../ui/Sheet'
 import { fonts, space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { Field } from '../../ui/Field'
-import { minutesWords, type RunningDelay } from '../delays/clock'
+import { minutesWords, useRunningDelays } from '../delays/clock'
 import { NumberPad } from '../pad/NumberPad'
 import { useUnits } from '../units/useUnits'
 import type { OpenVisit } from '../visit/useVisit'
@@ -22,15 +23,15 @@ interface ProofRowProps {
   readonly words: string
   /** What there is to read; null while it is being solved. */
   readonly lines: readonly ProofLine[] | null
-  /** The delay that runs in the call that is set; null: none, ‘unknown’ while it is being solved. */
-  readonly delay: RunningDelay | 'unknown' | null
+  /** Delays of the call that is set; null while they are being solved. */
+  readonly delays: Briefing['delays'] | null
 }
 
 const shown = (value: number, unit: string, units: DisplayUnits): string =>
   `${valueShown(value, unit, units).toFixed(unit === 'A' && Math.abs(value) < 10 ? 2 : 1)} ${unitShown(unit, units)}`
 
 /** One call of the proof sheet: its values against what the circuit expects, and whether it is right. */
-export function ProofRow({ visit, call, words, lines, delay }: ProofRowProps) {
+export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
   const palette = usePalette()
   const units = useUnits()
   const [open, setOpen] = useState(false)
@@ -116,9 +117,10 @@ export function ProofRow({ visit, call, words, lines, delay }: ProofRowProps) {
       ) : null}
       {readiness === 'other-call' ? null : (
         <Verdict
+          visit={visit}
           words={words}
           isOff={readiness === 'power-off'}
-          delay={delay}
+          delays={delays}
           passed={last?.passed}
           onProve={prove}
         />
@@ -151,33 +153,36 @@ export function ProofRow({ visit, call, words, lines, delay }: ProofRowProps) {
 }
 
 interface VerdictProps {
+  readonly visit: OpenVisit
   readonly words: string
   /** The power of the unit, or of a part of it. */
   readonly isOff: boolean
-  readonly delay: RunningDelay | 'unknown' | null
+  readonly delays: Briefing['delays'] | null
   /** What was said last, if anything. */
   readonly passed: boolean | undefined
   readonly onProve: (passed: boolean) => void
 }
 
 /** Whether the call that is set is right, once the power is on and every delay is over. */
-function Verdict({ words, isOff, delay, passed, onProve }: VerdictProps) {
+function Verdict({ visit, words, isOff, delays, passed, onProve }: VerdictProps) {
+  const running = useRunningDelays(visit.state, delays)
   if (isOff)
     return (
       <Words size="small" quiet>
         Power is off. Switch it on to run this call.
       </Words>
     )
-  if (delay === 'unknown')
+  if (running === null)
     return (
       <Words size="small" quiet>
         Working out which delays run …
       </Words>
     )
-  if (delay)
+  const last = running.at(-1)
+  if (last)
     return (
       <Words size="small" quiet>
-        {`It is set. ${delay.words} takes another ${minutesWords(delay.secondsLeft)}; then it can be judged.`}
+        {`It is set. ${last.words} takes another ${minutesWords(last.secondsLeft)}; then it can be judged.`}
       </Words>
     )
   return (

@@ -14,7 +14,6 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
-import { runningDelays, useNow } from '../delays/clock'
 import { BenchPress } from '../visit/BenchPress'
 import type { OpenVisit } from '../visit/useVisit'
 import { Defects } from './Defects'
@@ -37,8 +36,6 @@ interface ProveTabProps {
 export function ProveTab({ visit, delays, onMeasures }: ProveTabProps) {
   const { state, diagram, say } = visit
   const sheets = useProofSheets(visit)
-  const now = useNow(delays !== null && delays.length > 0 && state.callSince !== null)
-  const delay = delays === null ? 'unknown' : (runningDelays(state, delays, now).at(-1) ?? null)
   return (
     <View style={{ gap: space.huge }}>
       <Part title="Prove every call">
@@ -53,7 +50,7 @@ export function ProveTab({ visit, delays, onMeasures }: ProveTabProps) {
             call={id}
             words={words}
             lines={sheets?.find(({ call }) => call === id)?.lines ?? null}
-            delay={delay}
+            delays={delays}
           />
         ))}
       </Part>

@@ -29,7 +29,7 @@ const lowReading = { fontSize: 22, lineHeight: 26 } as const
 /** One path of the call, running down from source to load and back to common. */
 export function StripView({ strip, startsOpen, folds, red, black, onStop }: StripViewProps) {
   const palette = usePalette()
-  const height = useLow() ? heights.low : heights.usual
+  const low = useLow()
   // whoever opens or folds it has the last word
   const [chosen, setChosen] = useState<boolean | null>(null)
   const open = chosen ?? startsOpen
@@ -69,8 +69,7 @@ export function StripView({ strip, startsOpen, folds, red, black, onStop }: Stri
               <StopRow
                 key={stop.point}
                 {...rowOf(stops, folded + k)}
-                stopHeight={height.stop}
-                partHeight={height.part}
+                low={low}
                 lead={stop.point === red ? 'red' : stop.point === black ? 'black' : null}
                 onStop={onStop}
               />
@@ -119,8 +118,8 @@ function rowOf(stops: readonly Stop[], k: number): Row {
 }
 
 interface StopRowProps extends Row {
-  readonly stopHeight: number
-  readonly partHeight: number
+  /** The screen is low: rows are as small as a finger allows. */
+  readonly low: boolean
   readonly lead: 'red' | 'black' | null
   readonly onStop: (point: string) => void
 }
@@ -142,18 +141,19 @@ const StopRow = memo(function StopRow({
   above,
   below,
   lead,
-  stopHeight,
-  partHeight,
+  low,
   onStop,
 }: StopRowProps) {
+  const height = low ? heights.low : heights.usual
+  const lines = low ? 1 : 2
   const palette = usePalette()
   const said = `${point}, ${stateWords[state]}, should read ${expected} volts${measured ? `, read ${measured}` : ''}${contradicted ? ', not as it should' : ''}${lead ? `, ${lead} lead goes here` : ''}`
   return (
     <View>
       {symbol ? (
         <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-          <PartMark symbol={symbol} state={above ?? 'unknown'} height={partHeight} />
-          <Words size="small" quiet style={{ flex: 1 }} numberOfLines={stopHeight > target ? 2 : 1}>
+          <PartMark symbol={symbol} state={above ?? 'unknown'} height={height.part} />
+          <Words size="small" quiet style={{ flex: 1 }} numberOfLines={lines}>
             {part}
           </Words>
         </View>
@@ -165,13 +165,13 @@ const StopRow = memo(function StopRow({
         onPress={() => {
           onStop(point)
         }}
-        style={{ flexDirection: 'row', alignItems: 'center', minHeight: stopHeight }}
+        style={{ flexDirection: 'row', alignItems: 'center', minHeight: height.stop }}
       >
         <StopMark
           state={state}
           above={above}
           below={below}
-          height={stopHeight}
+          height={height.stop}
           lead={lead}
           measured={measured !== ''}
         />
@@ -179,7 +179,7 @@ const StopRow = memo(function StopRow({
           <Words strong style={{ fontFamily: fonts.strong }}>
             {point}
           </Words>
-          <Words size="small" quiet numberOfLines={stopHeight > target ? 2 : 1}>
+          <Words size="small" quiet numberOfLines={lines}>
             {under}
           </Words>
         </View>
@@ -187,7 +187,7 @@ const StopRow = memo(function StopRow({
           {measured ? (
             <Words
               size="reading"
-              style={stopHeight > target ? undefined : lowReading}
+              style={low ? lowReading : undefined}
               color={contradicted ? palette.wrong : state === 'live' ? palette.live : palette.dead}
             >
               {measured}

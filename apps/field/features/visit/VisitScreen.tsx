@@ -83,6 +83,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const [condition, setCondition] = useState<string | null>(null)
   const { red, black } = asked
   const { strips: drawn, delays } = briefing ?? nothingYet
+  const delaysNow = isOfThisCall ? delays : null
   const measure = useCallback((reading: ReadingWanted): void => {
     setSaid(null)
     setWanted(reading)
@@ -148,7 +149,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
       head={
         <VisitHead
           visit={visit}
-          delays={isOfThisCall ? delays : null}
+          delays={delaysNow}
           bar={barPlaces[layout]}
           onMeasures={showMeasures}
           onEntries={() => {
@@ -205,7 +206,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
           )
         }
         suspects={suspects}
-        delays={isOfThisCall ? delays : null}
+        delays={delaysNow}
         onMeasures={showMeasures}
       />
       <ReadingSheet
