@@ -45,10 +45,11 @@ export function House({ children }: { readonly children: ReactNode }) {
 function Door({ children }: { readonly children: ReactNode }) {
   const session = useAppSelector((state) => state.session)
   const path = usePathname()
-  // its worker is there before the first call asks for it; the sign-in does not wait for its code
+  // its worker is there before the first call asks for it; the sign-in does not wait for its code, a visit will want it
+  const isWanted = session.is === 'in' || path.startsWith('/visits/')
   useEffect(() => {
-    if (session.is === 'in') diagnosisService()
-  }, [session.is])
+    if (isWanted) diagnosisService()
+  }, [isWanted])
   if (session.is === 'unknown') return <Opening />
   // a link lets somebody in who has no password yet
   return session.is === 'in' || path.startsWith('/join/') ? children : <SignIn />

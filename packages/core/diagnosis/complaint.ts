@@ -130,8 +130,10 @@ function shows(model: UnitModel, situation: SituationModel, symptom: Symptom, ve
   }
 }
 
-const isBlankAnywhere = (heard: Heard, { calls }: Complaint, h: number): boolean =>
-  calls.some((call) => isShown(heard, 'blank', call, h))
+/** In one call and not in another it is dark only where that call drags the transformer down or trips it. */
+const isBlankAnywhere = (heard: Heard, { calls: [usual, ...others] }: Complaint, h: number): boolean =>
+  isShown(heard, 'blank', usual, h) ||
+  (heard.model.mayTrip(h) && others.some((call) => isShown(heard, 'blank', call, h)))
 
 /** Whether the thermostat shows nothing, that has no battery of its own. */
 function isBlank(situation: SituationModel, { diagram }: UnitModel, version: number): boolean {

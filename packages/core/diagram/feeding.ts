@@ -20,8 +20,17 @@ const unreadSpread = 0.5
 /** A load of at least this share of what a wire feeds stands for all of it. */
 const mostlyShare = 0.85
 
+/** The parts of a diagram as far as they carry, feed or draw, every contact taken as closed. */
+interface Carrying {
+  readonly sources: readonly string[]
+  /** The points that contacts, conductors and fuses join. */
+  readonly joins: readonly (readonly [string, string])[]
+  readonly loads: readonly { readonly part: Part; readonly ends: readonly string[] }[]
+}
+
 /** Of one diagram: what hangs on a source with every wire in place, and what each wire feeds. */
 interface Known {
+  readonly carrying: Carrying
   readonly wasFed: (point: string) => boolean
   readonly feedings: Map<string, Feeding>
 }
@@ -30,18 +39,23 @@ const knownOf = new WeakMap<Diagram, Known>()
 
 /** What a wire feeds, by the wiring: the loads that lose a terminal's connection to every source when it is taken out. */
 export function feedingOf(diagram: Diagram, wire: Wire): Feeding {
-  const known = knownOf.get(diagram) ?? {
-    wasFed: fedPoints(diagram, null),
-    feedings: new Map<string, Feeding>(),
-  }
-  knownOf.set(diagram, known)
-  const feeding = known.feedings.get(wire.id) ?? findFeeding(diagram, wire, known.wasFed)
+  const known = knownFor(diagram)
+  const feeding = known.feedings.get(wire.id) ?? findFeeding(diagram, wire, known)
   known.feedings.set(wire.id, feeding)
   return feeding
 }
 
-function findFeeding(diagram: Diagram, wire: Wire, wasFed: Known['wasFed']): Feeding {
-  const cutOff = loadsBehind(diagram, wire, wasFed)
+function knownFor(diagram: Diagram): Known {
+  const known = knownOf.get(diagram)
+  if (known) return known
+  const carrying = carryingOf(diagram)
+  const made: Known = { carrying, wasFed: fedPoints(diagram, carrying, null), feedings: new Map() }
+  knownOf.set(diagram, made)
+  return made
+}
+
+function findFeeding(diagram: Diagram, wire: Wire, known: Known): Feeding {
+  const cutOff = loadsBehind(diagram, wire, known)
   const weights = cutOff.map((part) => ({ part, amps: ratedAmps(part) }))
   const total = weights.reduce((sum, { amps }) => sum + amps, 0)
   const main = weights.find(({ amps }) => amps >= mostlyShare * total)
@@ -68,34 +82,43 @@ function drawnBy({ kind, settings }: Part): Drawn {
 const isPlateUnread = (settings: Settings): boolean => settings.isUnread('amps') || settings.isUnread('watts')
 
 /** Loads with a terminal that only this wire joins to a source, every contact taken as closed. */
-function loadsBehind(diagram: Diagram, without: Wire, wasFed: Known['wasFed']): readonly Part[] {
-  const isFed = fedPoints(diagram, without)
-  const isBehind = (point: string): boolean => wasFed(point) && !isFed(point)
-  return [...diagram.parts.values()].filter(({ id, kind, settings }) =>
-    kind
-      .branches(settings, {})
-      .some(
-        ({ role, from, to }) =>
-          (role === 'load' || role === 'coil') && (isBehind(`${id}.${from}`) || isBehind(`${id}.${to}`)),
-      ),
-  )
+function loadsBehind(diagram: Diagram, without: Wire, { carrying, wasFed }: Known): readonly Part[] {
+  const isFed = fedPoints(diagram, carrying, without)
+  return carrying.loads
+    .filter(({ ends }) => ends.some((point) => wasFed(point) && !isFed(point)))
+    .map(({ part }) => part)
 }
 
-/** Which points hang on a source by wires, contacts and fuses, with one wire taken out. */
-function fedPoints(diagram: Diagram, without: Wire | null): (point: string) => boolean {
-  const joined = new Joined()
+function carryingOf(diagram: Diagram): Carrying {
   const sources: string[] = []
-  for (const wire of diagram.wires.values()) if (wire !== without) joined.join(wire.from, wire.to)
-  for (const { id, kind, settings } of diagram.parts.values()) {
+  const joins: (readonly [string, string])[] = []
+  const loads: { part: Part; ends: string[] }[] = []
+  for (const part of diagram.parts.values()) {
+    const { id, kind, settings } = part
     // of a transformer only its secondary feeds anything: its primary is fed
     const [secondary = []] = kind.fullLoadAmps ? (kind.poles?.(settings) ?? []) : []
     sources.push(...secondary.map((terminal) => `${id}.${terminal}`))
+    const ends: string[] = []
     for (const { from, to, role } of kind.branches(settings, {})) {
       if (role === 'source') sources.push(`${id}.${from}`)
-      const conducts = role === 'conductor' || role === 'contact' || role === 'fuse'
-      if (conducts && from !== earth && to !== earth) joined.join(`${id}.${from}`, `${id}.${to}`)
+      if (role === 'load' || role === 'coil') ends.push(`${id}.${from}`, `${id}.${to}`)
+      if (role === 'conductor' || role === 'contact' || role === 'fuse')
+        joins.push([endOf(id, from), endOf(id, to)])
     }
+    if (ends.length > 0) loads.push({ part, ends })
   }
+  return { sources, joins, loads }
+}
+
+/** Which points hang on a source by wires, contacts and fuses, with one wire taken out; the metal feeds nothing. */
+function fedPoints(
+  diagram: Diagram,
+  { sources, joins }: Carrying,
+  without: Wire | null,
+): (point: string) => boolean {
+  const joined = new Joined()
+  for (const wire of diagram.wires.values()) if (wire !== without) joined.join(wire.from, wire.to)
+  for (const [from, to] of joins) if (from !== earth && to !== earth) joined.join(from, to)
   const fed = new Set(sources.map((source) => joined.find(source)))
   return (point) => fed.has(joined.find(point))
 }
@@ -113,14 +136,11 @@ export function isCarried(diagram: Diagram, point: string): boolean {
 }
 
 function carriedPoints(diagram: Diagram): (point: string) => boolean {
-  const isFed = fedPoints(diagram, null)
+  const { carrying, wasFed } = knownFor(diagram)
   const joined = new Joined()
   for (const { from, to } of diagram.wires.values()) joined.join(from, to)
-  for (const { id, kind, settings } of diagram.parts.values())
-    for (const { from, to, role } of kind.branches(settings, {}))
-      if (role === 'conductor' || role === 'contact' || role === 'fuse')
-        joined.join(endOf(id, from), endOf(id, to))
-  return (point) => isFed(point) || joined.find(point) === joined.find(earth)
+  for (const [from, to] of carrying.joins) joined.join(from, to)
+  return (point) => wasFed(point) || joined.find(point) === joined.find(earth)
 }
 
 const endOf = (part: string, terminal: string): string => (terminal === earth ? earth : `${part}.${terminal}`)

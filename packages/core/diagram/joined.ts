@@ -4,7 +4,12 @@ export class Joined {
 
   find(name: string): string {
     let at = name
-    for (let up = this.parent.get(at); up !== undefined && up !== at; up = this.parent.get(at)) at = up
+    for (let up = this.parent.get(at); up !== undefined && up !== at; up = this.parent.get(at)) {
+      // each name on the way is hung one step higher, so that ways stay short
+      const above = this.parent.get(up)
+      if (above !== undefined) this.parent.set(at, above)
+      at = up
+    }
     return at
   }
 
