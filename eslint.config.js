@@ -45,6 +45,22 @@ const rooms = [
   ['apps/field/workers', 'apps/field/features'],
 ]
 
+/**
+ * Words of the diagnosis that the screens use themselves. All else of it is the worker's: with one function of the
+ * solver its whole code would come in the first load.
+ */
+const forScreens = ['words', 'schools', 'provenStops', 'reasoning', 'hotFromVolts']
+const solverIsTheWorkers = (group) => ({
+  '@typescript-eslint/no-restricted-imports': [
+    'error',
+    {
+      patterns: [
+        { regex: group, allowTypeImports: true, message: 'the solver is not part of the first load' },
+      ],
+    },
+  ],
+})
+
 module.exports = [
   {
     ignores: [
@@ -98,6 +114,15 @@ module.exports = [
         },
       ],
     },
+  },
+  {
+    files: ['apps/field/{app,features,ui}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: solverIsTheWorkers(`^@jokulgale/core/diagnosis/(?!(${forScreens.join('|')})$)`),
+  },
+  {
+    files: [`packages/core/diagnosis/{${forScreens.join(',')}}.ts`],
+    rules: solverIsTheWorkers(`^\\./(?!(${forScreens.join('|')})$)`),
   },
   {
     files: ['**/*.ts', '**/*.tsx'],

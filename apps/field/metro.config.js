@@ -8,6 +8,8 @@ const config = getDefaultConfig(__dirname)
 const left = /^(react-native-vector-icons|@react-native-vector-icons|react-native-linear-gradient)(\/|$)/
 config.resolver.resolveRequest = (context, name, platform) => {
   if (left.test(name) && context.originModulePath.includes('@rneui')) return { type: 'empty' }
+  // what is imported and handed on would come in twice, as a module and for require
+  if (name === 'immer') return context.resolveRequest({ ...context, isESMImport: true }, name, platform)
   return context.resolveRequest(context, name, platform)
 }
 

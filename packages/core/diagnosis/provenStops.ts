@@ -1,4 +1,5 @@
-import { hotFromVolts, type Stop, type Strip } from './strip'
+import { hotFromVolts } from './hotFromVolts'
+import type { Stop, Strip } from './strip'
 
 /** So many proven stops in a row are worth folding. */
 const foldedFrom = 3

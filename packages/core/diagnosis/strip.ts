@@ -8,6 +8,7 @@ import { likely } from './outcomes'
 import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
 import { situationIn } from './proposals'
+import { hotFromVolts } from './hotFromVolts'
 
 /** How a stop of the strip stands: by a reading, by what the suspects agree on, or not known yet. */
 export type StopState = 'live' | 'dead' | 'unknown'
@@ -58,9 +59,6 @@ export function stripsOf(diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'beli
         : []
     })
 }
-
-/** From this many volts to common a stop is on the hot side of its load. */
-export const hotFromVolts = 2
 
 /** The paths as the readings alone have them: past the last point that was read live, what was not read is not known. */
 export const measuredStrips = (model: UnitModel, findings: Findings): readonly Strip[] =>
