@@ -1,5 +1,5 @@
 import type { Meter } from '../circuit/meters'
-import type { Diagram } from '../diagram/diagram'
+import type { Diagram, Part } from '../diagram/diagram'
 import { actAfter } from '../visit/actions'
 import { costOf, type Candidate, type CostRules } from './candidates'
 import type { Findings } from '../visit/evidence'
@@ -215,8 +215,16 @@ export function readingSteps(
 
 /** Seconds for a look at a part whose place is open. */
 const lookSeconds = 8
+/** Of reaching a section, what taking its panel off takes: whether something runs in there is seen or heard without. */
+const panelSeconds = 45
 /** A look may miss or mislead: that much of its information is left. */
 const lookTrust = 0.6
+
+function reachToLook({ model, open }: Search, { zone, kind }: Part): number {
+  if (open.has(zone)) return 0
+  const reach = model.diagram.zones.get(zone)?.reachSeconds ?? 0
+  return kind.runsAloud ? Math.max(0, reach - panelSeconds) : reach
+}
 
 /** Looks in a standing: contactors in or out, motors turning, lamps, damper and valves, filter and drain. */
 export function lookSteps(
@@ -245,7 +253,6 @@ export function lookSteps(
     .map((part): LookStep => {
       const seen = glancesAs(situation, part.id, which, stands)
       let outcomes: readonly Outcome[] | null = null
-      const reach = open.has(part.zone) ? 0 : (model.diagram.zones.get(part.zone)?.reachSeconds ?? 0)
       return {
         do: 'look',
         of: part.id,
@@ -257,7 +264,7 @@ export function lookSteps(
           return outcomes
         },
         bits: lookTrust * lookBits(situation, seen, belief, which),
-        cost: lookSeconds + reach + deedSeconds,
+        cost: lookSeconds + reachToLook(search, part) + deedSeconds,
         healthy: situation.glance(0, part.id),
       }
     })

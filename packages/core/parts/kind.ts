@@ -233,6 +233,8 @@ export interface PartKind {
   pairs?(settings: Settings): readonly (readonly [string, string])[]
   /** What a look at it can tell: words of observation that hold now. */
   looks?(now: Now): readonly string[]
+  /** Whether it runs is seen or heard with every panel on. */
+  readonly runsAloud?: true
   /** The code or lamp that an electronic part shows now, as its unit’s table of codes has it. */
   code?(now: Now): string
   /** States besides the one it settles in that it may be met in, given what it feels there. */

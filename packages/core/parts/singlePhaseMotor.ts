@@ -77,6 +77,7 @@ export const singlePhaseMotor = (
     ['volts', 'Volts'],
     ['amps', 'Rated amps'],
   ],
+  runsAloud: true,
   lookWords: () => ['turning', 'humming', 'still'],
   beforeEnergising: windingsFirst,
   settings: { volts: 208, amps, load: 1 },

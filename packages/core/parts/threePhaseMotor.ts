@@ -195,6 +195,7 @@ export const threePhaseMotor = (
     ['volts', 'Volts'],
     ['amps', 'Rated amps'],
   ],
+  runsAloud: true,
   lookWords: () => ['turning', 'humming', 'still', backwardsLook],
   beforeEnergising: windingsFirst,
   settings: { volts: 208, amps, load: 1, powerFactor: 0.84 },
