@@ -281,3 +281,34 @@ test('after a trip, what is grounded behind the breaker is found by ohms to bare
   expect(toMetal.length).toBeGreaterThan(0)
   expect(next.every(({ power }) => power === 'off')).toBe(true)
 })
+
+test('a wire in series with one that was clamped is not clamped, in no call: it would read the same', () => {
+  const diagram = builtInUnit('rooftop-two-stage')
+  const seen = (of: string, what: string): EntryBody => ({ kind: 'observation', of, what })
+  const entries: readonly EntryBody[] = [
+    { kind: 'call', call: 'cool2' },
+    { kind: 'condition', of: 'outdoorDryBulb', value: 91 },
+    ...['CC1', 'CC2', 'IFC', 'CFC'].map((contactor) => seen(contactor, 'pulled-in')),
+    seen('FM1', 'turning'),
+    seen('FM2', 'still'),
+    { kind: 'reading', meter: 'amps', from: 'CFC.T1', to: 'FM2.C', value: 0 },
+  ]
+  const { next } = diagnose(diagram, { complaint: 'not-cooling', entries }, { count: 8 })
+  const readings = next.filter((step) => step.do === 'measure')
+  expect(readings.filter(({ meter }) => meter === 'amps')).toEqual([])
+  // what stands still is asked for its volts, and then for its ohms
+  expect(readings[0]).toMatchObject({ meter: 'volts', from: 'FM2.C', to: 'FM2.R' })
+})
+
+test('whether a motor runs is seen before its section is opened: its look comes before readings that tell less', () => {
+  const diagram = builtInUnit('rooftop-two-stage')
+  const { steps } = diagnose(diagram, {
+    complaint: 'not-cooling',
+    entries: [{ kind: 'call', call: 'cool2' }],
+  })
+  const looks = steps.filter((step) => step.do === 'look')
+  const costOf = (part: string): number => looks.find(({ of }) => of === part)?.cost ?? NaN
+  const reading = steps.find((step) => step.do === 'measure' && step.from.startsWith('FM1.'))
+  expect(costOf('FM1')).toBeLessThan(30)
+  expect(reading?.cost).toBeGreaterThan(60)
+})

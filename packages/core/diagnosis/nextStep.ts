@@ -47,7 +47,7 @@ export function stepsInOrder(
   belief: Belief,
   { costs = defaultCosts, school = 'best', sorts }: Choosing = {},
 ): readonly Step[] {
-  const search = searchOf(model, findings, belief, costs)
+  const search = searchOf(model, findings, belief, costs, school)
   const { now } = findings
   const here = situationIn(search, now)
   const wants = (sort: StepSort): boolean => sorts === undefined || sorts.includes(sort)

@@ -18,6 +18,8 @@ import {
 import { pathPoints } from './pathPoints'
 import { Moment } from './moment'
 import type { UnitModel } from './predictor'
+import { repeats, type Told } from './repeats'
+import { goesByStops, type School } from './schools'
 import type { Predictions, SituationModel } from './situationModel'
 import type { Standing } from '../visit/standing'
 import type { Deed, LookStep, Outcome, ReadingStep } from './steps'
@@ -30,11 +32,18 @@ export interface Search {
   readonly belief: Belief
   readonly which: readonly number[]
   readonly costs: CostRules
+  readonly school: School
   /** Places that are open already. */
   readonly open: ReadonlySet<string>
 }
 
-export function searchOf(model: UnitModel, findings: Findings, belief: Belief, costs: CostRules): Search {
+export function searchOf(
+  model: UnitModel,
+  findings: Findings,
+  belief: Belief,
+  costs: CostRules,
+  school: School = 'best',
+): Search {
   const { diagram } = model
   const open = new Set<string>()
   const board = diagram.points.get(diagram.common)?.zone
@@ -42,7 +51,7 @@ export function searchOf(model: UnitModel, findings: Findings, belief: Belief, c
   for (const piece of findings.evidence)
     if (piece.kind === 'reading')
       for (const point of [piece.from, piece.to]) open.add(diagram.points.get(point)?.zone ?? '')
-  return { model, findings, belief, which: likely(belief), costs, open }
+  return { model, findings, belief, which: likely(belief), costs, school, open }
 }
 
 /** A standing solved with the faults in it that were there at the time. */
@@ -52,8 +61,10 @@ export const situationIn = (
 ): SituationModel => model.situation(standing, model.stillThere(belief.repairedFaults, standing))
 
 /** Whether evidence was taken in the very situation of a standing. */
-const sameSituation = (a: Standing, b: Standing): boolean =>
-  a.call === b.call &&
+const sameSituation = (a: Standing, b: Standing): boolean => a.call === b.call && sameUnit(a, b)
+
+/** Whether the unit is the same in both, whatever call is set: as powered, as repaired, as altered. */
+const sameUnit = (a: Standing, b: Standing): boolean =>
   a.power === b.power &&
   a.repairs === b.repairs &&
   a.off.join() === b.off.join() &&
@@ -157,9 +168,30 @@ function takenIn(
   return taken
 }
 
+interface ToldIn extends Told {
+  readonly standing: Standing
+}
+
+const toldKnown = new WeakMap<Search, readonly ToldIn[]>()
+
+/** Readings that were taken and are not doubted, with what each of the suspects says of them. */
+function toldSoFar(search: Search): readonly ToldIn[] {
+  const known = toldKnown.get(search)
+  if (known) return known
+  const { model, findings, belief, which } = search
+  const told = findings.evidence.flatMap((piece, e): readonly ToldIn[] => {
+    if (piece.kind !== 'reading' || isDoubted(model, findings, belief, e)) return []
+    const { standing, meter } = piece
+    const stands = standsIn(search, standing)
+    return [{ standing, meter, predicted: predictedAs(situationIn(search, standing), piece, which, stands) }]
+  })
+  toldKnown.set(search, told)
+  return told
+}
+
 /**
- * Readings in a standing, each with its outcomes, but those that are known there already and those out of
- * reach.
+ * Readings in a standing, each with its outcomes, but those that are known there already, in whichever call, and those
+ * out of reach.
  */
 export function readingSteps(
   search: Search,
@@ -180,10 +212,17 @@ export function readingSteps(
   const taken = takenIn(search, met)
   const takenAt = ({ meter, from, to }: Candidate): 'sure' | 'doubted' | undefined =>
     taken.get(pairKey(meter, from, to))
+  const told = toldSoFar(search).filter((earlier) => sameUnit(earlier.standing, met))
   return candidates
     .filter((candidate) => takenAt(candidate) !== 'sure' && !outOfReach(search, candidate.from, candidate.to))
-    .map((candidate): ReadingStep => {
-      const predicted = predictedAs(situation, candidate, asked, stands)
+    .map((candidate) => ({ candidate, predicted: predictedAs(situation, candidate, asked, stands) }))
+    .filter(
+      ({ candidate, predicted }) =>
+        takenAt(candidate) === 'doubted' ||
+        goesByStops(search.school) ||
+        !repeats(told, { meter: candidate.meter, predicted }, belief, which),
+    )
+    .map(({ candidate, predicted }): ReadingStep => {
       let outcomes: readonly Outcome[] | null = null
       return {
         do: 'measure',

@@ -12,3 +12,6 @@ export const schoolWords: Readonly<Record<School, string>> = {
   pull: 'Pull plugs',
   usual: 'Usual place first',
 }
+
+/** Whether a school goes from stop to stop of a path, though a stop tells nothing that another has not told. */
+export const goesByStops = (school: School): boolean => school === 'walk' || school === 'split'
