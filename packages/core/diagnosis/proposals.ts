@@ -273,7 +273,7 @@ export function lookSteps(
   deed: Deed | null = null,
   deedSeconds = 0,
 ): readonly LookStep[] {
-  const { model, findings, belief, which, open } = search
+  const { model, findings, belief, which } = search
   const met = withDeed(model.diagram, standing, deed)
   const taken = new Set(
     findings.evidence.flatMap((piece) =>
