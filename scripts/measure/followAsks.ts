@@ -69,7 +69,10 @@ async function answerAsk(hand: Hand, world: World, now: Standing, home: string):
     return
   }
   if (/Isolate the unit and prove it dead first/.test(words)) return isolate(hand)
-  if (/Switch the unit on first/.test(words)) return powerOn(hand)
+  if (/Switch the unit on first/.test(words)) {
+    await hand.press('Switch it on')
+    return hand.press('Power on')
+  }
   const deed = panel.getByRole('button', { name: /: done$/ })
   if (await deed.isVisible()) return hand.tap(deed)
   const read = panel.getByRole('button', { name: /nter the reading$/ })
@@ -115,8 +118,7 @@ async function enterReading(hand: Hand, world: World, standing: Standing): Promi
 
 /** Every confirmation that comes before hands go in is counted apart: none of them may be saved. */
 async function isolate(hand: Hand): Promise<void> {
-  await hand.press(/^Power: /)
-  await hand.press('Isolate, lock, prove dead')
+  await hand.press('Isolate it')
   const boxes = hand.page.getByRole('checkbox', { name: /locked and tagged|Stored energy|proven on/ })
   for (const box of await boxes.all()) await hand.confirm(box)
   const dead = hand.page.getByRole('button', { name: /reads 0 V$/ })

@@ -15,6 +15,8 @@ export const powerWords = { on: 'Power on', off: 'Switched off', isolated: 'Isol
 interface PowerSheetProps {
   readonly visit: OpenVisit
   readonly open: boolean
+  /** It opens at the form of isolation. */
+  readonly isolating?: boolean
   readonly onClose: () => void
 }
 
@@ -22,8 +24,8 @@ interface PowerSheetProps {
  * The power state of the unit and of its sections; isolation is a form of its own, because it has to be
  * proven.
  */
-export function PowerSheet({ visit, open, onClose }: PowerSheetProps) {
-  const [isolating, setIsolating] = useState(false)
+export function PowerSheet({ visit, open, isolating: startIsolating = false, onClose }: PowerSheetProps) {
+  const [isolating, setIsolating] = useState(startIsolating)
   const { state, diagram, say } = visit
   const close = (): void => {
     setIsolating(false)

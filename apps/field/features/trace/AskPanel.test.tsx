@@ -98,3 +98,20 @@ test('what cannot be reached is left out, by its point', () => {
     of: ask.do === 'measure' ? ask.from : '',
   })
 })
+
+test('a reading at rest leads to the isolation, and nothing is entered before it', () => {
+  const ask = { ...askTo('measure'), power: 'off' } as const
+  show(ask, [complaint])
+  expect(screen.queryByText('Enter the reading')).toBeNull()
+  fireEvent.press(screen.getByText('Isolate it'))
+  expect(screen.getByText('Isolate and prove dead')).toBeTruthy()
+  expect(onMeasure).not.toHaveBeenCalled()
+})
+
+test('a reading with power leads to the power, while the unit is isolated', () => {
+  const ask = askTo('measure')
+  const onSaid = show(ask, [complaint, { kind: 'power', is: 'isolated' }])
+  fireEvent.press(screen.getByText('Switch it on'))
+  fireEvent.press(screen.getByText('Power on'))
+  expect(onSaid).toHaveBeenCalledWith({ kind: 'power', is: 'on' })
+})

@@ -4,6 +4,7 @@ import type { Ask } from '@jokulgale/core/diagnosis/briefing'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { observationOf } from '@jokulgale/core/visit/observationOf'
+import { switchFirst } from '@jokulgale/core/visit/switchFirst'
 import { seenWords } from '@jokulgale/core/parts/lookVocabulary'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { Notice } from '../../ui/Notice'
@@ -11,12 +12,13 @@ import { Press } from '../../ui/Press'
 import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
+import { PowerSheet } from '../safety/PowerSheet'
 import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
 import { ActionSheet } from './ActionSheet'
+import { AskAnswer } from './AskAnswer'
 import { AskDetail } from './AskDetail'
 import { AskWords } from './AskWords'
-import { LookAnswers } from './LookAnswers'
 import { SeenSheet } from './SeenSheet'
 
 interface AskPanelProps {
@@ -73,7 +75,9 @@ export function AskPanel({
   const [detail, setDetail] = useState(false)
   const [seeing, setSeeing] = useState(false)
   const [doing, setDoing] = useState(false)
+  const [switching, setSwitching] = useState(false)
   const [first] = asks
+  const toSwitch = first && first.do !== 'condition' ? switchFirst(first.power, visit.state.power) : null
   const more = (
     <Press
       title="More"
@@ -133,28 +137,17 @@ export function AskPanel({
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {more}
-        {first?.do === 'measure' ? (
-          <Press
-            grow
-            kind="main"
-            title={first.call === currentCall(visit) ? 'Enter the reading' : 'It is set: enter the reading'}
-            onPress={() => {
-              measure(first, first.call)
-            }}
-          />
-        ) : null}
-        {first?.do === 'condition' ? (
-          <Press
-            grow
-            kind="main"
-            title="Enter it"
-            label={`Enter ${first.ofWords}`}
-            onPress={() => {
-              onCondition(first.of)
-            }}
-          />
-        ) : null}
-        {first?.do === 'look' ? <LookAnswers ask={first} main onSaw={sawInCall} /> : null}
+        <AskAnswer
+          ask={first ?? null}
+          toSwitch={toSwitch}
+          isSet={first?.call === currentCall(visit)}
+          onSwitch={() => {
+            setSwitching(true)
+          }}
+          onMeasure={measure}
+          onCondition={onCondition}
+          onSaw={sawInCall}
+        />
         {first ? null : leading && !busy ? (
           <Press grow kind="main" title="Go to the suspects" onPress={onSuspects} />
         ) : (
@@ -187,6 +180,16 @@ export function AskPanel({
           onDo={() => {
             setDetail(false)
             setDoing(true)
+          }}
+        />
+      ) : null}
+      {switching ? (
+        <PowerSheet
+          visit={visit}
+          open
+          isolating={toSwitch === 'isolate'}
+          onClose={() => {
+            setSwitching(false)
           }}
         />
       ) : null}

@@ -1,6 +1,7 @@
 import { View } from 'react-native'
 import type { Ask, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
 import { meterCaution } from '@jokulgale/core/diagnosis/words'
+import { switchFirst } from '@jokulgale/core/visit/switchFirst'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { fonts, space, usePalette } from '../../ui/theme'
@@ -86,18 +87,18 @@ function Leads({ ask }: { readonly ask: MeasureAsk }) {
   )
 }
 
+const switchWords = {
+  isolate: 'Isolate the unit and prove it dead first.',
+  'power-on': 'Switch the unit on first.',
+} as const
+
 /** The call and power that the step needs; entering what came of it says that the call is set. */
 function FirstSet({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
-  const power =
-    ask.power === 'off' && visit.state.power !== 'isolated'
-      ? 'Isolate the unit and prove it dead first, with Power.'
-      : ask.power === 'on' && visit.state.power !== 'on'
-        ? 'Switch the unit on first, with Power.'
-        : ''
+  const first = switchFirst(ask.power, visit.state.power)
   return (
     <>
       {ask.call === currentCall(visit) ? null : <Words>{`First set the call: ${ask.callWords}`}</Words>}
-      {power ? <Notice kind="caution">{power}</Notice> : null}
+      {first ? <Notice kind="caution">{switchWords[first]}</Notice> : null}
     </>
   )
 }
