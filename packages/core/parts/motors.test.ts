@@ -39,6 +39,37 @@ test('a seized fan hums at twice its plate, and its capacitor and windings read 
   expect(ohms('FM:seized')).toBe(ohms(''))
 })
 
+test('open on its inner protector it reads open from its common, and both windings in series past it', () => {
+  const split = builtInUnit('fan-coil-cooling')
+  const isolated = new Circuit(split, situationOf(split, 'off', 'off'))
+  const read = (fault: string, from: string, to: string): number | null => {
+    const effects = faultsOf(split).find(({ id }) => id === fault)?.effects ?? []
+    return meterValue(isolated.vary(effects), 'ohms', `C1.${from}`, `C1.${to}`)
+  }
+  const main = (0.045 * 240) / 9
+  const start = 2.5 * main
+  // the condenser fan hangs on the same two wires, and takes a little off what is read
+  const share = (ohms: number | null, of: number): number => (ohms ?? Infinity) / of
+  expect(share(read('', 'R', 'S'), main + start)).toBeCloseTo(1, 1)
+  expect(share(read('', 'C', 'S'), start)).toBeCloseTo(1, 1)
+  expect(share(read('C1:protector-open', 'R', 'S'), main + start)).toBeCloseTo(1, 2)
+  // from the common there is only the way around through the fan
+  expect(share(read('C1:protector-open', 'C', 'S'), start)).toBeGreaterThan(4)
+  // a winding that is open is open from both of the others
+  expect(read('C1:start-open', 'R', 'S')).toBeNull()
+  expect(read('C1:start-open', 'C', 'S')).toBeNull()
+})
+
+test('a motor that stalled draws nothing once its protector has opened, neither in its start winding', () => {
+  const circuit = circuitIn('cool1')
+  const settled = circuit.vary(effectsOf('FM:seized'))
+  expect(ampsOf(settled, ['CFR.NO1 FM.C'])[0]).toBeLessThan(0.01)
+  // its main winding open, it hums on the start winding alone, which trips nothing
+  const [amps] = ampsOf(circuit.vary(effectsOf('FM:main-open')), ['CFR.NO1 FM.C'])
+  expect(amps).toBeGreaterThan(0.2)
+  expect(amps).toBeLessThan(2.6)
+})
+
 test('nothing runs for want of a call because it is seized', () => {
   const circuit = circuitIn('off')
   for (const motor of ['C1', 'FM', 'IFM'])

@@ -1,6 +1,6 @@
 import type { CauseGroup } from './causeGroup'
 import { add, impedanceFor, multiply, polar, scale } from '../electric/complex'
-import { impedance, opened } from '../electric/law'
+import { impedance, opened, resistance } from '../electric/law'
 import { shorts, grounds, opens } from './fault'
 import { windingsFirst } from './energising'
 import { toFrame } from './frame'
@@ -24,23 +24,35 @@ export const fanDesign: SinglePhaseDesign = { lockedShare: 2, windingShare: 0.12
 const mainShare = 0.97
 const startShare = 0.7
 const runShare = 0.5
-/** Share of full-load amps that the start winding must draw. */
+/** Shares of full-load amps that the windings must draw at least. */
+const mainWindingShare = 0.1
 const startWindingShare = 0.02
+
+/** Contacts of a protector, ohms: little beside any winding. */
+const protectorOhms = 0.005
 
 /** Below this share of nominal nothing is on the motor, and its windings stay as they were. */
 const deadShare = 0.03
 
+/** At its leads: within, nothing is on the windings while the protector is open. */
+const voltsOn = (now: Now): number => now.volts['C-R'].size
+
+const mainDraws = (now: Now): boolean => now.amps.main.size > mainWindingShare * now.settings.number('amps')
+
 const act = (now: Now): Wants => {
   const nominal = now.settings.number('volts')
-  const volts = now.volts.main.size
+  const volts = voltsOn(now)
   if (volts < deadShare * nominal) return { rotor: 'still' }
+  // with its main winding open it draws next to nothing; so it does with its protector open, which stays so
+  if (!mainDraws(now)) return { rotor: 'still', main: 'stalled' }
   // seized, or with its start winding dead, it hums and cannot come up
   const turns =
     now.is.bearings !== 'seized' &&
     volts > (now.is.rotor === 'turning' ? runShare : startShare) * nominal &&
     now.amps.start.size > startWindingShare * now.settings.number('amps')
+  if (turns) return { rotor: 'turning', main: 'running' }
   // a stalled motor opens on its inner protector before anything upstream does
-  return { rotor: turns ? 'turning' : 'still', main: turns ? 'running' : 'off' }
+  return { rotor: 'still', main: 'stalled', protector: 'open' }
 }
 
 /**
@@ -48,15 +60,16 @@ const act = (now: Now): Wants => {
  * it is met either way.
  */
 const cannotStart = (now: Now): readonly Phase[] =>
-  now.volts.main.size >= startShare * now.settings.number('volts') &&
+  voltsOn(now) >= startShare * now.settings.number('volts') &&
   now.is.rotor === 'still' &&
-  now.is.main === 'off'
-    ? [{ states: { main: 'stalled', rotor: 'still' }, weight: 0.35 }]
+  now.is.protector === 'open'
+    ? [{ states: { protector: 'closed', main: 'stalled', rotor: 'still' }, weight: 0.35 }]
     : []
 
 /**
- * A capacitor-run single-phase motor; `load` is the share of its plate amps that what it turns makes it draw: main winding `C`–`R`, start winding `C`–`S`, the capacitor outside,
- * between `R` and `S`.
+ * A capacitor-run single-phase motor; `load` is the share of its plate amps that what it turns makes it draw.
+ * Main winding `C`–`R`, start winding `C`–`S`, the capacitor outside, between `R` and `S`; its inner protector lies in
+ * the common lead of both, so that with it open `R`–`S` still reads both windings in series.
  * The start winding draws its share through the capacitor; without it the motor stalls.
  */
 export const singlePhaseMotor = (
@@ -97,20 +110,27 @@ export const singlePhaseMotor = (
     const mainOhms = (windingShare * volts) / full
     return [
       {
-        name: 'main',
+        name: 'protector',
         from: 'C',
+        to: '~common',
+        role: 'conductor',
+        rest: 'closed',
+        states: { closed: resistance(protectorOhms), open: opened },
+      },
+      {
+        name: 'main',
+        from: '~common',
         to: 'R',
         role: 'load',
         rest: 'stalled',
         states: {
           running: impedance(running, mainOhms),
           stalled: impedance(scale(main, 1 / lockedShare), mainOhms),
-          off: opened,
         },
       },
       {
         name: 'start',
-        from: 'C',
+        from: '~common',
         to: 'S',
         role: 'load',
         rest: 'is',
@@ -121,10 +141,11 @@ export const singlePhaseMotor = (
     ]
   },
   senses: (s) => ({
-    volts: ['main'],
-    amps: ['start'],
+    between: [['C', 'R']],
+    amps: ['main', 'start'],
     steps: {
-      main: [deadShare, runShare, startShare].map((share) => share * s.number('volts')),
+      'C-R': [deadShare, runShare, startShare].map((share) => share * s.number('volts')),
+      main: [mainWindingShare * s.number('amps')],
       start: [startWindingShare * s.number('amps')],
     },
   }),
@@ -143,10 +164,7 @@ export const singlePhaseMotor = (
       prior: 1.5,
       cause: 'hot or seized; it closes again when cool',
       clears: ['wait'],
-      effects: [
-        { does: 'open', branch: 'main' },
-        { does: 'open', branch: 'start' },
-      ],
+      effects: [{ does: 'open', branch: 'protector' }],
     },
   ],
   pairs: () => [
@@ -154,5 +172,5 @@ export const singlePhaseMotor = (
     ['C', 'S'],
     ['R', 'S'],
   ],
-  looks: (now) => rotorLooks(now.is.rotor, now.is.main === 'stalled' && now.volts.main.size > 0),
+  looks: (now) => rotorLooks(now.is.rotor, mainDraws(now)),
 })
