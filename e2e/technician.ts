@@ -139,7 +139,7 @@ export class Technician {
     await this.page.getByRole('link', { name: `Part ${part}`, exact: true }).click()
   }
 
-  /** Opens the suspect that leads and records its repair. */
+  /** Opens the suspect that leads, says that it is it, and that it is repaired. */
   async repairLeader(words: RegExp): Promise<void> {
     await this.tab('Suspects')
     // however far down the trace was
@@ -148,9 +148,10 @@ export class Technician {
     await expect(leader).toBeVisible()
     await leader.click()
     await this.page
-      .getByRole('button', { name: /record the repair|repaired$/ })
+      .getByRole('button', { name: /^This is it$|^It is / })
       .first()
       .click()
+    await this.press('It is repaired')
   }
 
   async prove(call: string, note: string): Promise<void> {

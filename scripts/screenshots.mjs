@@ -99,7 +99,7 @@ await page
   .first()
   .click()
 await shoot('suspects')
-await page.getByRole('button', { name: 'This was it: record the repair' }).click()
+await page.getByRole('button', { name: 'This is it' }).click()
 await page.getByRole('button', { name: /^As drawn: note all/ }).click()
 await page
   .getByRole('checkbox', { name: /^LPS1\./ })

@@ -88,7 +88,8 @@ async function wholeCall(hand: Hand, { unit, circuit, complaint, fault }: Call):
 async function repair(hand: Hand, found: string): Promise<void> {
   await hand.tab('Suspects')
   await hand.tap(hand.page.getByRole('button', { name: `${found}, ` }).first())
-  await hand.press(/record the repair$|repaired$/)
+  await hand.press(/^This is it$|^It is /)
+  await hand.press('It is repaired')
 }
 
 /** The call that failed is run and every value of its sheet read, as a repaired unit gives it. */

@@ -14,7 +14,8 @@ export function entryProblem(diagram: Diagram, body: EntryBody): string {
     body.kind === 'reading' && body.meter === 'ohms' ? [{ kind: 'power', is: 'isolated' }] : []
   try {
     gather(diagram, { complaint: '', entries: [...before, body] })
-    if (body.kind === 'repair' && !diagram.parts.has(body.of) && !diagram.wires.has(body.of))
+    const isOfThing = body.kind === 'cause' || body.kind === 'repair'
+    if (isOfThing && !diagram.parts.has(body.of) && !diagram.wires.has(body.of))
       return `“${body.of}” is neither a part nor a wire of this unit`
     if (body.kind === 'proof' && atArrival(diagram, body.call).call !== body.call)
       return `call “${body.call}” is not on this unit`

@@ -197,7 +197,15 @@ type RepairEntry =
       readonly rating: Readonly<Record<string, string>>
       readonly bench?: 'new' | 'proven-on-bench' | 'unknown'
     }
-  /** `fault` is the suspect that it was, as the diagnosis names it. */
+  /** A suspect is taken for the cause; `fault` is how the diagnosis names it. Nothing has been done to it yet. */
+  | {
+      readonly kind: 'cause'
+      readonly of: string
+      readonly words?: string
+      readonly fault?: string
+      readonly reasoning?: Reasoning
+    }
+  /** It was renewed or mended. Records from before causes were said apart give their reasoning here. */
   | {
       readonly kind: 'repair'
       readonly of: string

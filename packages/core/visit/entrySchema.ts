@@ -99,6 +99,31 @@ const dayOf = (label: string) =>
     .matches(/^\d{4}-\d{2}-\d{2}$/, `${label} must be a date, YYYY-MM-DD`)
     .label(label)
 
+/** What something was taken for: the part, the fault, and why it was judged so. */
+const whatItWas = {
+  of: name('of'),
+  words: words('words'),
+  fault: words('fault'),
+  reasoning: object({
+    chance: chance('chance'),
+    shownBy: sentencesOf('shownBy'),
+    rivals: array()
+      .of(
+        object({
+          words: said('words'),
+          chance: chance('chance'),
+          against: sentencesOf('against'),
+        }).noUnknown(),
+      )
+      .max(5)
+      .required(),
+    program: words('program').defined(),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
+}
+
 const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
   arrived: object({ kind: kindIs('arrived') }),
   complaint: object({ kind: kindIs('complaint'), complaint: name('complaint'), words: words('words') }),
@@ -278,30 +303,8 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
     rating,
     bench: string().oneOf(['new', 'proven-on-bench', 'unknown']),
   }),
-  repair: object({
-    kind: kindIs('repair'),
-    of: name('of'),
-    words: words('words'),
-    fault: words('fault'),
-    reasoning: object({
-      chance: chance('chance'),
-      shownBy: sentencesOf('shownBy'),
-      rivals: array()
-        .of(
-          object({
-            words: said('words'),
-            chance: chance('chance'),
-            against: sentencesOf('against'),
-          }).noUnknown(),
-        )
-        .max(5)
-        .required(),
-      program: words('program').defined(),
-    })
-      .noUnknown()
-      .default(undefined)
-      .optional(),
-  }),
+  cause: object({ kind: kindIs('cause'), ...whatItWas }),
+  repair: object({ kind: kindIs('repair'), ...whatItWas }),
   'diagram-changed': object({ kind: kindIs('diagram-changed'), of: name('of'), words: said('words') }),
   proof: object({
     kind: kindIs('proof'),

@@ -2,6 +2,7 @@ import { partWords, type Diagram } from '../diagram/diagram'
 import { dialValue, dialWords } from '../diagram/dials'
 import { addendumWords } from './entryWords'
 import { entriesOf } from './fold'
+import { openCauses } from './openCauses'
 import { restoredItems } from './proofLine'
 import { callWords, line, type ReportSection } from './reportLine'
 import { temporaryWords } from './temporary'
@@ -14,6 +15,7 @@ export function repair(state: VisitState, diagram: Diagram): ReportSection {
     lines: [
       ...state.goAheads.map(({ body }) => line('Go-ahead', body.by, body.words)),
       ...state.repairs.map(({ body }) => line(partWords(diagram, body.of), 'repaired')),
+      ...openCauses(state).map(({ body }) => line(partWords(diagram, body.of), 'not repaired on this visit')),
       ...state.partsUsed.map(({ body }) =>
         line(
           `Part: ${partWords(diagram, body.of)}`,

@@ -93,7 +93,7 @@ export function cause(state: VisitState, diagram: Diagram): ReportSection {
   return {
     title: 'Cause',
     none: 'Not found on this visit.',
-    lines: state.repairs.flatMap(({ entry, body }) => {
+    lines: [...state.causes, ...repairsAlone(state)].flatMap(({ entry, body }) => {
       const words = body.words ?? partWords(diagram, body.of)
       const { reasoning } = body
       if (!reasoning) return [line(words, '', lastReadings(state, entry.clock.wall))]
@@ -107,6 +107,10 @@ export function cause(state: VisitState, diagram: Diagram): ReportSection {
     }),
   }
 }
+
+/** Repairs of what nobody took for a cause first. */
+const repairsAlone = ({ causes, repairs }: VisitState): VisitState['repairs'] =>
+  repairs.filter(({ body }) => !causes.some((cause) => cause.body.of === body.of))
 
 const percent = (chance: number): string => (chance < 0.01 ? 'under 1 %' : `${Math.round(100 * chance)} %`)
 

@@ -1,6 +1,7 @@
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { complaintSaid } from './complaintSaid'
 import type { EntryBody } from './entry'
+import { openCauses } from './openCauses'
 import { temporaryWords, unsafeFindings } from './temporary'
 import { proofWeakness, type StillMoves } from './proofStands'
 import type { VisitState } from './visitState'
@@ -31,6 +32,10 @@ export function signOffProblems(
     ),
     ...unlanded.map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} is not back on`),
     ...standingProblems(state, diagram),
+    ...openCauses(state).map(
+      ({ body }) =>
+        `${body.words ?? partWords(diagram, body.of)}: taken for the cause, and nothing says that it was repaired. Say what was done to it, under Repair`,
+    ),
     ...proofProblems(state, diagram, stillMoves),
     ...(state.power === 'on' ? [] : ['The unit is switched off: switch it on and prove it']),
   ]

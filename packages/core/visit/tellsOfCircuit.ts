@@ -42,6 +42,7 @@ const told: Readonly<Record<EntryBody['kind'], boolean>> = {
   'lead-found': false,
   'lead-landed': false,
   'part-used': false,
+  cause: false,
   'diagram-changed': false,
   restored: false,
   defect: false,

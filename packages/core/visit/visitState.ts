@@ -39,6 +39,8 @@ export interface VisitState {
   readonly leads: readonly LeadFound[]
   readonly partsUsed: readonly At<'part-used'>[]
   readonly settings: readonly At<'setting'>[]
+  /** What was taken for the cause. */
+  readonly causes: readonly At<'cause'>[]
   readonly repairs: readonly At<'repair'>[]
   readonly proofs: readonly ProofTaken[]
   readonly restored: ReadonlyMap<string, boolean>
@@ -114,6 +116,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
     })),
     partsUsed: entriesOf(entries, 'part-used'),
     settings: entriesOf(entries, 'setting'),
+    causes: entriesOf(entries, 'cause'),
     repairs: entriesOf(entries, 'repair'),
     proofs,
     restored: new Map(entriesOf(entries, 'restored').map(({ body }) => [body.item, body.is])),

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
+import { openCauses, repairOf } from '@jokulgale/core/visit/openCauses'
 import { ratingFields, unlikeness } from '@jokulgale/core/visit/likeForLike'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
@@ -34,6 +35,13 @@ export function PartUsedForm({ visit, part }: { readonly visit: OpenVisit; reado
     rating,
     ...(bench ? { bench } : {}),
   } as const
+  // a part that is fitted is the repair of what it takes the place of
+  const record = async (): Promise<void> => {
+    const isRepaired = state.repairs.some((other) => other.body.of === part)
+    const isOpen = openCauses(state).some((cause) => cause.body.of === part)
+    await say(body)
+    if (isOpen || !isRepaired) await say(repairOf(state, part))
+  }
   const used = state.partsUsed.filter((other) => other.body.of === part)
   return (
     <View style={{ gap: space.small }}>
@@ -72,7 +80,7 @@ export function PartUsedForm({ visit, part }: { readonly visit: OpenVisit; reado
             title="Record the part"
             disabled={bench === null}
             onPress={() => {
-              void say(body)
+              void record()
               setOpen(false)
             }}
           />

@@ -1,14 +1,15 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { partWords } from '@jokulgale/core/diagram/diagram'
+import { repairOf } from '@jokulgale/core/visit/openCauses'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { space, usePalette } from '../../ui/theme'
+import { space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
-import { PhotoPress } from '../photo/PhotoPress'
 import type { OpenVisit } from '../visit/useVisit'
+import { CausePart } from './CausePart'
 import { LeadsPart } from './LeadsPart'
 import { PartChooser } from './PartChooser'
 import { PartUsedForm } from './PartUsedForm'
@@ -18,45 +19,13 @@ import { SettingForm } from './SettingForm'
  * Everything that is done to the unit for good: go-ahead, leads as found and landed again, parts, settings.
  */
 export function RepairTab({ visit }: { readonly visit: OpenVisit }) {
-  const palette = usePalette()
   const { state, diagram, say } = visit
   const [part, setPart] = useState<string | null>(null)
-  const known = [
-    ...new Set([...state.repairs.map(({ body }) => body.of), ...state.leads.map(({ body }) => body.of)]),
-  ]
+  const known = [...new Set([...state.repairs, ...state.leads, ...state.causes].map(({ body }) => body.of))]
   const chosen = part ?? known.at(-1) ?? null
   return (
     <View style={{ gap: space.huge }}>
-      <Part title="Repaired">
-        {state.repairs.length === 0 ? (
-          <Words quiet>
-            Nothing yet. Open the suspect that it was, under Suspects, and record the repair there; or choose
-            the part below.
-          </Words>
-        ) : null}
-        {state.repairs.map(({ entry, body }) => (
-          <View
-            key={entry.id}
-            style={{
-              borderBottomWidth: 1,
-              borderColor: palette.line,
-              paddingBottom: space.small,
-              flexDirection: 'row',
-              alignItems: 'center',
-            }}
-          >
-            <View style={{ flex: 1 }}>
-              <Words strong>{partWords(diagram, body.of)}</Words>
-              {body.words ? (
-                <Words size="small" quiet>
-                  {body.words}
-                </Words>
-              ) : null}
-            </View>
-            <PhotoPress visit={visit.id} shows={{ of: body.of }} label={body.of} />
-          </View>
-        ))}
-      </Part>
+      <CausePart visit={visit} />
       {state.power === 'isolated' || chosen === null ? null : (
         <Notice kind="caution">
           Isolate every source and prove it dead before a lead is touched, with Power.
@@ -68,11 +37,11 @@ export function RepairTab({ visit }: { readonly visit: OpenVisit }) {
           <>
             <LeadsPart visit={visit} part={chosen} />
             <PartUsedForm key={chosen} visit={visit} part={chosen} />
-            {state.repairs.some(({ body }) => body.of === chosen) ? null : (
+            {[...state.repairs, ...state.causes].some(({ body }) => body.of === chosen) ? null : (
               <Press
                 title={`Record the repair of ${chosen}`}
                 onPress={() => {
-                  void say({ kind: 'repair', of: chosen })
+                  void say(repairOf(state, chosen))
                 }}
               />
             )}

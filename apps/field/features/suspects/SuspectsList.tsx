@@ -13,14 +13,14 @@ import type { OpenVisit } from '../visit/useVisit'
 interface SuspectsListProps {
   readonly briefing: Briefing
   readonly visit: OpenVisit
-  readonly onRepaired: () => void
+  readonly onCause: () => void
 }
 
 /**
  * Suspects with what speaks for and against each, those that a reading has cleared, and what is not covered
  * yet.
  */
-export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps) {
+export function SuspectsList({ briefing, visit, onCause }: SuspectsListProps) {
   const palette = usePalette()
   return (
     <View style={{ gap: space.large }}>
@@ -42,7 +42,7 @@ export function SuspectsList({ briefing, visit, onRepaired }: SuspectsListProps)
                 under={group.around}
                 suspects={briefing.suspects}
                 visit={visit}
-                onRepaired={onRepaired}
+                onCause={onCause}
               />
             ))}
           </GroupRow>
@@ -154,7 +154,7 @@ function SuspectRow({
   under,
   suspects,
   visit,
-  onRepaired,
+  onCause,
 }: {
   readonly suspect: SuspectBrief
   /** What stands over it already and need not be said again. */
@@ -162,14 +162,14 @@ function SuspectRow({
   /** All that are shown, for what was weighed against it. */
   readonly suspects: readonly SuspectBrief[]
   readonly visit: OpenVisit
-  readonly onRepaired: () => void
+  readonly onCause: () => void
 }) {
   const palette = usePalette()
   const [open, setOpen] = useState(false)
-  const repaired = (of: string): void => {
+  const taken = (of: string): void => {
     const reasoning = reasoningOf(suspect, suspects, programNow())
-    void visit.say({ kind: 'repair', of, words: suspect.words, fault: suspect.id, reasoning })
-    onRepaired()
+    void visit.say({ kind: 'cause', of, words: suspect.words, fault: suspect.id, reasoning })
+    onCause()
   }
   return (
     <View style={{ borderBottomWidth: 1, borderColor: palette.line }}>
@@ -221,9 +221,9 @@ function SuspectRow({
           {suspect.of.length === 1 ? (
             <Press
               kind="main"
-              title="This was it: record the repair"
+              title="This is it"
               onPress={() => {
-                repaired(suspect.of[0])
+                taken(suspect.of[0])
               }}
             />
           ) : (
@@ -231,9 +231,9 @@ function SuspectRow({
               <Press
                 key={of}
                 kind="main"
-                title={`${of} repaired`}
+                title={`It is ${of}`}
                 onPress={() => {
-                  repaired(of)
+                  taken(of)
                 }}
               />
             ))

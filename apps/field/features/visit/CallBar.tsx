@@ -40,6 +40,7 @@ export const CallBar = memo(function CallBar({ visit, onMeasures }: CallBarProps
         words={power}
         label={`Power: ${power}. Change`}
         mark={state.power === 'on' ? 'live' : 'dead'}
+        grow
         onPress={() => {
           setOpen('power')
         }}
@@ -76,7 +77,7 @@ interface BarPressProps {
   readonly label: string
   /** Whether what it says is live; null where that is no question. */
   readonly mark: 'live' | 'dead' | null
-  /** Takes what room the others leave: its words may be long. */
+  /** Its words may be long: they go on in a second line where the others leave too little room. */
   readonly grow?: boolean
   readonly onPress: () => void
 }
@@ -109,7 +110,7 @@ function BarPress({ words, label, mark, grow = false, onPress }: BarPressProps) 
           }}
         />
       ) : null}
-      <Words size="small" strong numberOfLines={2} style={{ flexShrink: 1 }}>
+      <Words size="small" strong numberOfLines={3} style={{ flexShrink: 1 }}>
         {words}
       </Words>
       {low ? null : <Icon name="chevron-down" size={16} color={palette.quiet} />}

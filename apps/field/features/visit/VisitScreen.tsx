@@ -136,7 +136,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
     <Suspects
       briefing={briefing}
       visit={visit}
-      onRepaired={() => {
+      onCause={() => {
         setTab('repair')
       }}
     />
@@ -314,7 +314,7 @@ function useVisitShortcuts({ onTab, onMeasure, onUndo }: ShortcutDoings, isOn: b
 interface SuspectsProps {
   readonly briefing: Briefing | null
   readonly visit: OpenVisit
-  readonly onRepaired: () => void
+  readonly onCause: () => void
 }
 
 function Suspects({ briefing, ...rest }: SuspectsProps) {

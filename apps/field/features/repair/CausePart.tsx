@@ -1,0 +1,107 @@
+import { View } from 'react-native'
+import { partWords } from '@jokulgale/core/diagram/diagram'
+import type { At } from '@jokulgale/core/visit/fold'
+import { openCauses, repairOf } from '@jokulgale/core/visit/openCauses'
+import { repairOrder, repairSteps, type RepairStep } from '@jokulgale/core/visit/repairSteps'
+import { Icon } from '../../ui/Icon'
+import { Part } from '../../ui/Part'
+import { Press } from '../../ui/Press'
+import { space, usePalette } from '../../ui/theme'
+import { Words } from '../../ui/Words'
+import { PhotoPress } from '../photo/PhotoPress'
+import type { OpenVisit } from '../visit/useVisit'
+
+const stepWords: Readonly<Record<RepairStep, string>> = {
+  isolated: 'Isolated and proven dead',
+  'leads-noted': 'Its leads noted',
+  repaired: 'Repaired, or a part fitted',
+  'leads-back': 'Its leads back',
+  'power-on': 'Power on',
+  proven: 'Proven',
+}
+
+/** What was taken for the cause, how far its repair has come, and what else was repaired. */
+export function CausePart({ visit }: { readonly visit: OpenVisit }) {
+  const { state } = visit
+  const alone = state.repairs.filter(({ body }) => !state.causes.some((cause) => cause.body.of === body.of))
+  return (
+    <Part title="Cause and repair">
+      {state.causes.length + alone.length === 0 ? (
+        <Words quiet>
+          Nothing yet. Open the suspect that it is, under Suspects, and say so there; or choose the part
+          below.
+        </Words>
+      ) : null}
+      {state.causes.map((cause) => (
+        <Cause key={cause.entry.id} visit={visit} cause={cause} />
+      ))}
+      {alone.map(({ entry, body }) => (
+        <Named key={entry.id} visit={visit} of={body.of} words={body.words ?? 'repaired'} />
+      ))}
+    </Part>
+  )
+}
+
+function Cause({ visit, cause }: { readonly visit: OpenVisit; readonly cause: At<'cause'> }) {
+  const { state, say } = visit
+  const done = repairSteps(state, cause)
+  const isOpen = openCauses(state).includes(cause)
+  return (
+    <View style={{ gap: space.small }}>
+      <Named visit={visit} of={cause.body.of} words={cause.body.words ?? ''} />
+      <View role="list" accessibilityLabel="How far its repair has come">
+        {repairOrder.map((step) => (
+          <Step key={step} words={stepWords[step]} done={done.has(step)} />
+        ))}
+      </View>
+      {isOpen ? (
+        <Press
+          kind="main"
+          title="It is repaired"
+          onPress={() => {
+            void say(repairOf(state, cause.body.of))
+          }}
+        />
+      ) : null}
+    </View>
+  )
+}
+
+interface NamedProps {
+  readonly visit: OpenVisit
+  readonly of: string
+  readonly words: string
+}
+
+/** A part or wire, what was wrong with it, and the way to a photo of it. */
+function Named({ visit, of, words }: NamedProps) {
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+      <View style={{ flex: 1 }}>
+        <Words strong>{partWords(visit.diagram, of)}</Words>
+        {words ? (
+          <Words size="small" quiet>
+            {words}
+          </Words>
+        ) : null}
+      </View>
+      <PhotoPress visit={visit.id} shows={{ of }} label={of} />
+    </View>
+  )
+}
+
+function Step({ words, done }: { readonly words: string; readonly done: boolean }) {
+  const palette = usePalette()
+  return (
+    <View
+      role="listitem"
+      accessibilityLabel={`${words}: ${done ? 'done' : 'not yet'}`}
+      style={{ flexDirection: 'row', alignItems: 'center', gap: space.small, paddingVertical: 2 }}
+    >
+      <Icon name={done ? 'check' : 'circle'} size={16} color={done ? palette.good : palette.quiet} />
+      <Words size="small" quiet={!done}>
+        {words}
+      </Words>
+    </View>
+  )
+}
