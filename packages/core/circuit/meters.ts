@@ -36,6 +36,18 @@ export function display(value: number | null, meter: Meter): string {
   return `${value.toFixed(1)} ${unitOf(meter)}`
 }
 
+/** Digits, and a multiple of the unit behind them. */
+const typedNumber = /^-?\d+(\.\d*)?( [kMmµ])?$/
+
+/**
+ * A reading in the digits that were typed: further ones would claim what nobody read. Where only the number was kept,
+ * as the display would have it.
+ */
+export function asTyped(value: number | null, meter: Meter, typed = ''): string {
+  if (value === null || !typedNumber.test(typed)) return display(value, meter)
+  return `${typed}${typed.includes(' ') ? '' : ' '}${unitOf(meter)}`
+}
+
 const ohmsText = (ohms: number): string =>
   ohms >= 1e6
     ? `${(ohms / 1e6).toFixed(2)} MΩ`

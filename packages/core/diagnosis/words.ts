@@ -1,4 +1,4 @@
-import { display, type Meter } from '../circuit/meters'
+import { asTyped, type Meter } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
 import { seenWords } from '../parts/lookVocabulary'
@@ -59,7 +59,7 @@ export function evidenceWords(diagram: Diagram, piece: Evidence): string {
     case 'look':
       return `${partWords(diagram, piece.of)}: ${seenWords(piece.what)} (${held})`
     case 'reading':
-      return `${display(piece.value, piece.meter)} ${placeWords(piece.meter, piece.from, piece.to)} (${held})`
+      return `${asTyped(piece.value, piece.meter, piece.typed)} ${placeWords(piece.meter, piece.from, piece.to)} (${held})`
   }
 }
 

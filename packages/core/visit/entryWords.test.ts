@@ -29,3 +29,25 @@ test.each<[EntryBody, string]>([
 ])('%j', (body, words) => {
   expect(entryWords(body, rooftop)).toBe(words)
 })
+
+test.each([
+  [25, 'volts', '25', '25 V'],
+  [0, 'amps', '0.0', '0.0 A'],
+  [4700, 'ohms', '4.7 k', '4.7 kΩ'],
+  [null, 'ohms', 'OL', 'OL'],
+  // only the number was kept, or what no pad gives
+  [25, 'volts', undefined, '25.0 V'],
+  [25, 'volts', 'about 25', '25.0 V'],
+] as const)('a reading of %p %s typed “%s” is said as %s', (value, meter, typed, shown) => {
+  const body: EntryBody = {
+    kind: 'reading',
+    meter,
+    from: 'TB.R',
+    to: 'TB.C',
+    value,
+    ...(typed ? { typed } : {}),
+  }
+  expect(entryWords(body, builtInUnit('rooftop-two-stage'))).toMatch(
+    new RegExp(`: ${shown.replace('.', '\\.')}$`),
+  )
+})

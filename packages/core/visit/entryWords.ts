@@ -1,4 +1,4 @@
-import { display } from '../circuit/meters'
+import { asTyped } from '../circuit/meters'
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { dialValue, dialWords } from '../diagram/dials'
 import { conditionNamed, conditionWords } from './conditionWords'
@@ -49,10 +49,10 @@ const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
   power: ({ is, of }, diagram) => joined([`Power ${is}`, of && partWords(diagram, of)]),
   condition: ({ of, value }) => conditionWords(of, value),
   wait: ({ seconds }) => `Waited ${Math.round(seconds)} s`,
-  reading: ({ from, to, value, meter }, { common }) =>
+  reading: ({ from, to, value, meter, typed }, { common }) =>
     meter === 'amps'
-      ? `${from} to ${to ?? common}, in the wire: ${display(value, meter)}`
-      : `${from} to ${to ?? common}: ${display(value, meter)}`,
+      ? `${from} to ${to ?? common}, in the wire: ${asTyped(value, meter, typed)}`
+      : `${from} to ${to ?? common}: ${asTyped(value, meter, typed)}`,
   supply: ({ system }) => joined(['Supply found', system]),
   plate: ({ of, values }, diagram) =>
     joined(

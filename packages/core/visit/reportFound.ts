@@ -1,4 +1,4 @@
-import { display } from '../circuit/meters'
+import { asTyped } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { conditionNamed } from './conditionWords'
 import { entriesOf } from './fold'
@@ -56,8 +56,7 @@ export function asFound(state: VisitState, diagram: Diagram): ReportSection {
       ...state.readings.map(({ body, call, power }) =>
         measured(
           `${body.from} to ${body.to ?? diagram.common}`,
-          body.value,
-          body.meter,
+          body,
           standingWords(diagram, call ?? firstCall, power),
         ),
       ),
@@ -119,7 +118,7 @@ function lastReadings(state: VisitState, until: number): string {
   const shown = state.readings
     .filter((reading) => reading.entry.clock.wall <= until)
     .slice(-3)
-    .map(({ body }) => `${display(body.value, body.meter)} at ${body.from}`)
+    .map(({ body }) => `${asTyped(body.value, body.meter, body.typed)} at ${body.from}`)
   return shown.length > 0 ? `read before: ${shown.join(', ')}` : ''
 }
 

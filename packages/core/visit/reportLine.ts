@@ -1,5 +1,6 @@
-import { display, unitOf, type Meter } from '../circuit/meters'
+import { asTyped, unitOf } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
+import type { Of } from './fold'
 
 export interface ReportLine {
   readonly left: string
@@ -19,8 +20,12 @@ export interface ReportSection {
 export const line = (left: string, right = '', small = ''): ReportLine => ({ left, right, small })
 
 /** A line whose value is what a meter showed. */
-export const measured = (left: string, value: number | null, meter: Meter, small: string): ReportLine => ({
-  ...line(left, display(value, meter), small),
+export const measured = (
+  left: string,
+  { value, meter, typed }: Pick<Of<'reading'>, 'value' | 'meter' | 'typed'>,
+  small: string,
+): ReportLine => ({
+  ...line(left, asTyped(value, meter, typed), small),
   number: { value, unit: unitOf(meter) },
 })
 

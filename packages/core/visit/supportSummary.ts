@@ -1,4 +1,4 @@
-import { display } from '../circuit/meters'
+import { asTyped } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
 import { callWords } from './reportLine'
 import type { VisitState } from './visitState'
@@ -9,7 +9,7 @@ export function supportSummary(state: VisitState, diagram: Diagram, suspects: re
     .slice(-12)
     .map(
       ({ body, call, power }) =>
-        `- ${body.from} to ${body.to ?? diagram.common}: ${display(body.value, body.meter)} (${power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'})`,
+        `- ${body.from} to ${body.to ?? diagram.common}: ${asTyped(body.value, body.meter, body.typed)} (${power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'})`,
     )
   return [
     diagram.title,

@@ -9,6 +9,7 @@ import { Press } from '../../ui/Press'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { PhotoPress } from '../photo/PhotoPress'
+import { withoutName } from '../suspects/withoutName'
 import type { OpenVisit } from '../visit/useVisit'
 
 const stepWords: Readonly<Record<RepairStep, string>> = {
@@ -75,13 +76,14 @@ interface NamedProps {
 
 /** A part or wire, what was wrong with it, and the way to a photo of it. */
 function Named({ visit, of, words }: NamedProps) {
+  const name = partWords(visit.diagram, of)
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center' }}>
       <View style={{ flex: 1 }}>
-        <Words strong>{partWords(visit.diagram, of)}</Words>
+        <Words strong>{name}</Words>
         {words ? (
           <Words size="small" quiet>
-            {words}
+            {withoutName(words, name)}
           </Words>
         ) : null}
       </View>

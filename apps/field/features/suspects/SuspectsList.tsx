@@ -9,6 +9,7 @@ import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { programNow } from '../sync/program'
 import type { OpenVisit } from '../visit/useVisit'
+import { withoutName } from './withoutName'
 
 interface SuspectsListProps {
   readonly briefing: Briefing
@@ -144,10 +145,6 @@ function Reasons({ briefing: { reasons } }: { readonly briefing: Briefing }) {
     </View>
   )
 }
-
-/** A suspect’s words under the name of its part: the name is not said twice. */
-const withoutName = (words: string, name: string): string =>
-  name !== '' && words.startsWith(`${name}: `) ? words.slice(name.length + 2) : words
 
 function SuspectRow({
   suspect,
