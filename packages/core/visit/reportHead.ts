@@ -34,11 +34,12 @@ export interface ReportHead {
 
 export function reportHead(state: VisitState, diagram: Diagram, about: ReportAbout): ReportHead {
   const { shop, unit, site, people, utcOffsetMinutes } = about
-  const named = state.entries.flatMap(({ by }) => people.get(by) ?? [])
+  const there = onSite(state.entries)
+  const named = there.flatMap(({ by }) => people.get(by) ?? [])
   return {
     shop,
     technicians: [...new Set(named)],
-    times: daysWorked(state.entries, utcOffsetMinutes),
+    times: daysWorked(there, utcOffsetMinutes),
     unit: [
       unit.label,
       unit.place,
@@ -53,6 +54,15 @@ export function reportHead(state: VisitState, diagram: Diagram, about: ReportAbo
     plate: plateWords(diagram),
   }
 }
+
+/** What was entered from the arrival on: whoever took the call was not at the unit. */
+const onSite = (entries: VisitState['entries']): VisitState['entries'] =>
+  entries.slice(
+    Math.max(
+      0,
+      entries.findIndex(({ body }) => body.kind === 'arrived'),
+    ),
+  )
 
 const minuteMs = 60_000
 

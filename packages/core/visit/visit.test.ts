@@ -168,6 +168,14 @@ describe('the report', () => {
     expect(report.signed).toEqual({ by: 'Ada Holm', strokes: '' })
   })
 
+  test('counts from the arrival: who took the call in the morning was not at the unit', () => {
+    const taken = { ...entry('0', at('06:30'), { kind: 'complaint', complaint: 'not-cooling' }), by: 'q' }
+    const arrived = entry('2', at('08:20'), { kind: 'arrived' })
+    const people = new Map([...about.people, ['q', 'Edda Rusk']])
+    const { head } = reportOf(fold([taken, arrived, ...log.slice(2)]), rooftop, { ...about, people })
+    expect(head).toMatchObject({ technicians: ['Nell Ferrow'], times: ['2026-03-04, 08:20 to 10:45'] })
+  })
+
   test('has the conditions, looks with their call, and why this and not its rival', () => {
     expect(lines('Conditions measured')[0]).toMatchObject({ left: 'Outdoor temperature', right: '91 °F' })
     expect(lines('As found').find(({ left }) => left === 'Compressor contactor 1')?.small).toBe(

@@ -52,7 +52,6 @@ export function DelayStrip({
       <Words
         size="small"
         style={{ flex: 1 }}
-        numberOfLines={2}
       >{`${next.words}: too early to judge what comes after it`}</Words>
       {asking ? (
         <Press
