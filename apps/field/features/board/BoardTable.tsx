@@ -70,7 +70,10 @@ export function BoardTable({ items, names, onOpen }: BoardTableProps) {
         ) : null}
       </View>
       <View role="table" aria-label="Calls">
-        <View role="row" style={{ flexDirection: 'row', gap: space.medium }}>
+        <View
+          role="row"
+          style={{ flexDirection: 'row', gap: space.medium, paddingLeft: markWidth + space.small }}
+        >
           {columns.map(({ title, flex }) => (
             <View key={title} role="columnheader" style={{ flex }}>
               <Words size="small" strong quiet>
@@ -87,6 +90,9 @@ export function BoardTable({ items, names, onOpen }: BoardTableProps) {
     </View>
   )
 }
+
+/** At the left of a row: whether it waits for somebody. */
+const markWidth = 4
 
 interface CallRowProps {
   readonly item: BoardItem
@@ -126,7 +132,7 @@ function CallRow({ item, name, onOpen }: CallRowProps) {
         alignItems: 'center',
         borderTopWidth: 1,
         borderColor: palette.line,
-        borderLeftWidth: 4,
+        borderLeftWidth: markWidth,
         borderLeftColor: item.state === 'waiting' ? palette.live : palette.line,
         paddingLeft: space.small,
       }}
