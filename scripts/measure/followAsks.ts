@@ -69,6 +69,8 @@ async function answerAsk(hand: Hand, world: World, now: Standing, home: string):
     return
   }
   if (/Isolate the unit and prove it dead first/.test(words)) return isolate(hand)
+  const back = panel.getByRole('button', { name: / is (landed|plugged in)$/ })
+  if (await back.isVisible()) return hand.tap(back)
   if (/Switch the unit on first/.test(words)) {
     await hand.press('Switch it on')
     return hand.press('Power on')

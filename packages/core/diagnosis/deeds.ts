@@ -2,6 +2,7 @@ import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { joinProblem } from '../diagram/joins'
 import { boardHot, callTerminals } from '../diagram/roles'
 import { effectsOfAction } from '../visit/actions'
+import { poweredAgain } from '../visit/poweredAgain'
 import type { Candidate } from './candidates'
 import { lookSteps, readingSteps, situationIn, type Search } from './proposals'
 import type { Deed, Step } from './steps'
@@ -47,7 +48,7 @@ export function deedSteps(all: Search): readonly Step[] {
     .slice(0, mostDeeds)
     .flatMap((proposal): readonly Step[] => {
       const { verb, of, to, power, readings } = proposal
-      const standing = { ...findings.now, power }
+      const standing = power === 'on' ? poweredAgain(findings.now) : { ...findings.now, power }
       const done = effectsOfAction(model.diagram, verb, of, to)
       const situation = situationIn(search, standing).with(done)
       const cost = seconds[verb] + (power !== findings.now.power ? search.costs.isolateSeconds : 0)
@@ -79,6 +80,7 @@ function amongStrongest(search: Search): Search | null {
 function proposalsFor(diagram: Diagram, blamed: ReadonlySet<string>): readonly Proposal[] {
   const parts = [...diagram.parts.values()]
   return [
+    ...parts.filter(({ id }) => blamed.has(id)).flatMap((part) => windingProposals(diagram, part)),
     ...calls(diagram),
     ...parts.flatMap(startProposals),
     ...parts.flatMap((part) => contactProposals(part, blamed)),
@@ -139,6 +141,21 @@ function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Pro
         ]
       : []),
   ]
+}
+
+/** Windings of a motor with its common lead off: with it on, all that hangs on the same wires reads along. */
+function windingProposals(diagram: Diagram, { id, kind, settings }: Part): readonly Proposal[] {
+  if (kind.symbol !== 'motor') return []
+  const [common] = kind.terminals(settings)
+  const leads = [...diagram.wires.values()].filter(({ from, to }) =>
+    [from, to].includes(`${id}.${common.name}`),
+  )
+  const readings = (kind.pairs?.(settings) ?? []).map(([from, to]): Candidate => ({
+    meter: 'ohms',
+    from: `${id}.${from}`,
+    to: `${id}.${to}`,
+  }))
+  return leads.length === 1 ? [{ verb: 'lift', of: leads[0].id, to: '', power: 'off', readings }] : []
 }
 
 const shortReadings = (diagram: Diagram): readonly Candidate[] =>

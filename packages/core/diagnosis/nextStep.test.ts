@@ -4,9 +4,11 @@ import type { EntryBody } from '../visit/entry'
 import { brief } from './briefing'
 import { diagnose } from './diagnose'
 import { pathDrops } from './drops'
+import { standingsElsewhere } from './nextStep'
 import { provingSteps } from './proving'
 import { pathPlaces } from './pathPoints'
 import type { School } from './schools'
+import { gather } from '../visit/evidence'
 import { atArrival } from '../visit/standing'
 import { sortOf } from './steps'
 
@@ -311,4 +313,34 @@ test('whether a motor runs is seen before its section is opened: its look comes 
   const reading = steps.find((step) => step.do === 'measure' && step.from.startsWith('FM1.'))
   expect(costOf('FM1')).toBeLessThan(30)
   expect(reading?.cost).toBeGreaterThan(60)
+})
+
+describe('a fan that stands still with volts on it', () => {
+  const diagram = builtInUnit('rooftop-two-stage')
+  const standsStill: readonly EntryBody[] = [
+    { kind: 'call', call: 'cool2' },
+    { kind: 'condition', of: 'outdoorDryBulb', value: 91 },
+    { kind: 'observation', of: 'FM1', what: 'turning' },
+    { kind: 'observation', of: 'FM2', what: 'still' },
+    { kind: 'reading', meter: 'amps', from: 'CFC.T1', to: 'FM2.C', value: 0 },
+    { kind: 'reading', meter: 'volts', from: 'FM2.C', to: 'FM2.R', value: 206 },
+  ]
+
+  test('its windings are read with its common lead off: its twin hangs on the same wires', () => {
+    const [first] = diagnose(diagram, { complaint: 'not-cooling', entries: standsStill }, { count: 1 }).next
+    expect(first).toMatchObject({ do: 'measure', meter: 'ohms', deed: { verb: 'lift', of: 'CFC.T1-FM2.C' } })
+  })
+
+  test('power comes back with the lead on again; at rest it may stay off', () => {
+    const entries: readonly EntryBody[] = [
+      ...standsStill,
+      { kind: 'power', is: 'isolated' },
+      { kind: 'action', do: 'lift', of: 'CFC.T1-FM2.C' },
+    ]
+    const { now } = gather(diagram, { complaint: 'not-cooling', entries })
+    expect(now.actions).toHaveLength(1)
+    const elsewhere = standingsElsewhere(diagram, now)
+    expect(elsewhere.map(({ power }) => power)).not.toContain('off')
+    for (const { actions } of elsewhere) expect(actions).toEqual([])
+  })
 })

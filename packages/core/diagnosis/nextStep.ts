@@ -15,6 +15,7 @@ import type { UnitModel } from './predictor'
 import { lookSteps, readingSteps, searchOf, situationIn, type Search } from './proposals'
 import { inOrderOf } from './inOrderOf'
 import type { School } from './schools'
+import { poweredAgain } from '../visit/poweredAgain'
 import type { Standing } from '../visit/standing'
 import { rate, sortOf, type Step, type StepSort, type WaitStep } from './steps'
 import type { Belief } from './suspects'
@@ -100,7 +101,7 @@ const elsewhere = (search: Search): readonly Step[] =>
 export const standingsElsewhere = (diagram: Diagram, now: Standing): readonly Standing[] => [
   ...diagram.calls
     .filter(({ id }) => id !== now.call || now.power !== 'on')
-    .map(({ id }): Standing => ({ ...now, call: id, power: 'on', age: null })),
+    .map(({ id }): Standing => ({ ...poweredAgain(now), call: id, age: null })),
   ...(now.power === 'off' ? [] : [{ ...now, power: 'off', age: null } as const]),
 ]
 

@@ -1,7 +1,5 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import type { StandingAction } from '@jokulgale/core/visit/actions'
-import type { ActionVerb } from '@jokulgale/core/visit/entry'
 import { joinProblem } from '@jokulgale/core/diagram/joins'
 import { Chips } from '../../ui/Chips'
 import { Notice } from '../../ui/Notice'
@@ -13,6 +11,7 @@ import { Words } from '../../ui/Words'
 import { PointChooser } from '../pad/PointChooser'
 import { PartChooser } from '../repair/PartChooser'
 import type { OpenVisit } from '../visit/useVisit'
+import { undoing } from './undoing'
 
 const verbs = [
   { id: 'bridge', words: 'Join two points' },
@@ -24,14 +23,6 @@ const verbs = [
   { id: 'wiggle', words: 'Move the wires' },
 ] as const
 type Verb = (typeof verbs)[number]['id']
-
-/** How what stands is undone, and how that is said. */
-const undoing: Partial<Record<StandingAction['verb'], { readonly by: ActionVerb; readonly words: string }>> =
-  {
-    bridge: { by: 'unbridge', words: 'is off' },
-    lift: { by: 'land', words: 'is landed' },
-    unplug: { by: 'plug', words: 'is plugged in' },
-  }
 
 interface ActionSheetProps {
   readonly visit: OpenVisit

@@ -1,7 +1,10 @@
 import type { Ask } from '@jokulgale/core/diagnosis/briefing'
+import type { StandingAction } from '@jokulgale/core/visit/actions'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { Press } from '../../ui/Press'
 import type { ReadingWanted } from '../pad/ReadingSheet'
 import { LookAnswers } from './LookAnswers'
+import { undoing } from './undoing'
 
 interface AskAnswerProps {
   readonly ask: Ask | null
@@ -10,13 +13,38 @@ interface AskAnswerProps {
   /** The call that it needs is set. */
   readonly isSet: boolean
   readonly onSwitch: () => void
+  /** A lead that is off or a plug that is out, and goes back before power does. */
+  readonly toPutBack: StandingAction | null
+  readonly onPutBack: (body: EntryBody) => void
   readonly onMeasure: (wanted: ReadingWanted, call: string) => void
   readonly onCondition: (of: string) => void
   readonly onSaw: (of: string, what: string, call: string) => void
 }
 
 /** The main thing to press on an ask: what has to be switched first, else the way to say what came of it. */
-export function AskAnswer({ ask, toSwitch, isSet, onSwitch, onMeasure, onCondition, onSaw }: AskAnswerProps) {
+export function AskAnswer({
+  ask,
+  toSwitch,
+  isSet,
+  onSwitch,
+  toPutBack,
+  onPutBack,
+  onMeasure,
+  onCondition,
+  onSaw,
+}: AskAnswerProps) {
+  const undo = toPutBack ? undoing[toPutBack.verb] : undefined
+  if (toPutBack && undo)
+    return (
+      <Press
+        grow
+        kind="main"
+        title={`${toPutBack.of} ${undo.words}`}
+        onPress={() => {
+          onPutBack({ kind: 'action', do: undo.by, of: toPutBack.of })
+        }}
+      />
+    )
   if (toSwitch)
     return (
       <Press

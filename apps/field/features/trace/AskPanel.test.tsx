@@ -115,3 +115,13 @@ test('a reading with power leads to the power, while the unit is isolated', () =
   fireEvent.press(screen.getByText('Power on'))
   expect(onSaid).toHaveBeenCalledWith({ kind: 'power', is: 'on' })
 })
+
+test('before power comes back the lead that is off goes on again', () => {
+  const lifted: EntryBody = { kind: 'action', do: 'lift', of: 'TS.Y1-TB.Y1' }
+  const onSaid = show(askTo('measure'), [complaint, { kind: 'power', is: 'isolated' }, lifted])
+  expect(screen.getByText(/everything goes back on/)).toBeTruthy()
+  expect(screen.queryByText('Switch it on')).toBeNull()
+  fireEvent.press(screen.getByText('TS.Y1-TB.Y1 is landed'))
+  expect(onSaid).toHaveBeenCalledWith({ kind: 'action', do: 'land', of: 'TS.Y1-TB.Y1' })
+  expect(screen.getByText('Switch it on')).toBeTruthy()
+})

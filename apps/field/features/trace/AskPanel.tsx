@@ -4,6 +4,7 @@ import type { Ask } from '@jokulgale/core/diagnosis/briefing'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { observationOf } from '@jokulgale/core/visit/observationOf'
+import { takenApart } from '@jokulgale/core/visit/poweredAgain'
 import { switchFirst } from '@jokulgale/core/visit/switchFirst'
 import { seenWords } from '@jokulgale/core/parts/lookVocabulary'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
@@ -143,6 +144,10 @@ export function AskPanel({
           isSet={first?.call === currentCall(visit)}
           onSwitch={() => {
             setSwitching(true)
+          }}
+          toPutBack={toSwitch === 'power-on' ? (takenApart(visit.state.standing)[0] ?? null) : null}
+          onPutBack={(body) => {
+            void visit.say(body)
           }}
           onMeasure={measure}
           onCondition={onCondition}

@@ -1,6 +1,7 @@
 import { View } from 'react-native'
 import type { Ask, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
 import { meterCaution } from '@jokulgale/core/diagnosis/words'
+import { takenApart } from '@jokulgale/core/visit/poweredAgain'
 import { switchFirst } from '@jokulgale/core/visit/switchFirst'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -90,15 +91,17 @@ function Leads({ ask }: { readonly ask: MeasureAsk }) {
 const switchWords = {
   isolate: 'Isolate the unit and prove it dead first.',
   'power-on': 'Switch the unit on first.',
+  together: 'Before power comes back, everything goes back on: say so for each.',
 } as const
 
 /** The call and power that the step needs; entering what came of it says that the call is set. */
 function FirstSet({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
   const first = switchFirst(ask.power, visit.state.power)
+  const apart = first === 'power-on' && takenApart(visit.state.standing).length > 0
   return (
     <>
       {ask.call === currentCall(visit) ? null : <Words>{`First set the call: ${ask.callWords}`}</Words>}
-      {first ? <Notice kind="caution">{switchWords[first]}</Notice> : null}
+      {first ? <Notice kind="caution">{apart ? switchWords.together : switchWords[first]}</Notice> : null}
     </>
   )
 }
