@@ -13,7 +13,9 @@ const sameShare = 0.9
 /** What a good technician would not be asked to do: steps of that sort are left out, whatever they would tell. */
 export function mannerly(search: Search, steps: readonly Step[]): readonly Step[] {
   const held = isHeldOff(search)
-  const allowed = steps.filter((step) => !(held && needsPower(step)) && !mayStandOpen(search, step))
+  const allowed = steps.filter(
+    (step) => !(held && needsPower(step)) && !mayStandOpen(search, step) && !isIdle(search, step),
+  )
   return withoutPanel(search, powerFirst(search, allowed))
 }
 
@@ -84,6 +86,16 @@ function mayStandOpen({ belief, which }: Search, step: Step): boolean {
   if (step.do !== 'measure' || step.meter !== 'millivolts') return false
   const open = which.filter((h) => step.predicted[h] > openMillivolts.from)
   return open.reduce((sum, h) => sum + belief.probability[h], 0) > openMillivolts.probability
+}
+
+/** A drop of fewer millivolts is none, and asked for only where more is expected by half of what is believed. */
+const idleMillivolts = { below: 1, probability: 0.5 } as const
+
+/** Whether a drop is asked for along a path that most likely carries nothing: volts tell that. */
+function isIdle({ belief, which }: Search, step: Step): boolean {
+  if (step.do !== 'measure' || step.meter !== 'millivolts') return false
+  const idle = which.filter((h) => Math.abs(step.predicted[h]) < idleMillivolts.below)
+  return idle.reduce((sum, h) => sum + belief.probability[h], 0) > idleMillivolts.probability
 }
 
 /** Leaves out what is read inside the building's panel while another place tells nearly the same. */

@@ -320,6 +320,7 @@ describe('a fan that stands still with volts on it', () => {
   const standsStill: readonly EntryBody[] = [
     { kind: 'call', call: 'cool2' },
     { kind: 'condition', of: 'outdoorDryBulb', value: 91 },
+    ...['CC1', 'CC2', 'IFC', 'CFC'].map((of): EntryBody => ({ kind: 'observation', of, what: 'pulled-in' })),
     { kind: 'observation', of: 'FM1', what: 'turning' },
     { kind: 'observation', of: 'FM2', what: 'still' },
     { kind: 'reading', meter: 'amps', from: 'CFC.T1', to: 'FM2.C', value: 0 },
@@ -343,4 +344,16 @@ describe('a fan that stands still with volts on it', () => {
     expect(elsewhere.map(({ power }) => power)).not.toContain('off')
     for (const { actions } of elsewhere) expect(actions).toEqual([])
   })
+})
+
+test('no drop in millivolts is asked for along a path that most likely carries nothing', () => {
+  const diagram = builtInUnit('fan-coil-cooling')
+  const entries: readonly EntryBody[] = [
+    { kind: 'call', call: 'cool1' },
+    { kind: 'reading', meter: 'volts', from: 'XF.COM', to: 'XF.P240', value: 240 },
+    { kind: 'reading', meter: 'volts', from: 'XF.S1', to: 'XF.S2', value: 0 },
+  ]
+  const { steps, next } = diagnose(diagram, { complaint: 'blank-thermostat', entries }, { count: 8 })
+  const drops = [...steps, ...next].filter((step) => step.do === 'measure' && step.meter === 'millivolts')
+  expect(drops).toEqual([])
 })
