@@ -126,7 +126,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       await technician.tab(tab)
       await check(tab)
     }
-    await technician.press('What was entered, and notes')
+    await technician.press('Entries: what was entered, and notes')
     await check('entries')
     await technician.press('Close')
     await technician.tab('Prove')

@@ -33,7 +33,7 @@ test('on a visit a tool is filled from the unit, and what it finds is in the rep
   const technician = new Technician(page)
   await technician.signIn()
   await technician.take('RTU-1', 'Not cooling')
-  await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+  await page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
   await technician.press('Bench: work something out')
   await page.getByRole('link', { name: 'Transformer: load and fuse' }).click()
   await expect(page.getByLabel('Rating, VA')).not.toHaveValue('')

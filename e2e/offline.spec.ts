@@ -28,7 +28,9 @@ test('a whole visit with no signal, with a photo and a reload in the middle, is 
   await page.reload()
   await expect(page.getByText(/on this device, not sent yet/)).toBeVisible()
   await technician.tab('Trace')
-  await expect(page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })).toBeVisible({
+  await expect(
+    page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }),
+  ).toBeVisible({
     timeout: 60_000,
   })
   await technician.measure('PB1.P1', 'TB.C', '24.9')

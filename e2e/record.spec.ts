@@ -11,7 +11,7 @@ test('a value typed wrong is put right later, a note is kept, and the report is 
   await technician.measure('TB.R', 'TB.C', '26.2')
   // the device is put down and taken up again: the last word is long gone
   await page.reload()
-  await technician.press('What was entered, and notes')
+  await technician.press('Entries: what was entered, and notes')
   await page.getByRole('link', { name: /^LPS1\.1 to TB\.C: 2\.6 V/ }).click()
   await technician.type('26')
   await expect(page.getByRole('link', { name: /^LPS1\.1 to TB\.C: 26 V/ })).toBeVisible()

@@ -65,7 +65,7 @@ test('a high-pressure control cannot be joined across, and found bridged it make
   const technician = new Technician(page)
   await technician.signIn()
   await technician.take('RTU-1', 'Not cooling')
-  await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+  await page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
   await technician.press('Do something to it')
   await technician.press('Join two points')
   await page.getByLabel('Find a point').fill('HPS1.1')

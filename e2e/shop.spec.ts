@@ -52,7 +52,9 @@ test('from nothing to one’s own unit, changed wire by wire, being traced', asy
   await hand.press('Not cooling')
   await hand.press('I am here: start')
   await hand.press('Trace', 'tab')
-  await expect(page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })).toBeVisible({
+  await expect(
+    page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }),
+  ).toBeVisible({
     timeout: 60_000,
   })
   expect(hand.interactions).toBeLessThanOrEqual(mostInteractions)

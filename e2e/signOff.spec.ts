@@ -17,7 +17,7 @@ test('“repaired” is refused until it is true, for each of its reasons', asyn
   await technician.tab('Prove')
   await why(/The repair is not proven/)
   await technician.tab('Trace')
-  await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+  await page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
   await technician.press('Do something to it')
   await technician.press(/is landed$/)
   await technician.press('Close')
@@ -26,21 +26,21 @@ test('“repaired” is refused until it is true, for each of its reasons', asyn
 
   // another call than the one that was complained of
   await technician.run('Fan')
-  await page.getByLabel('Fan: proven').click()
+  await page.getByLabel('Fan: right').click()
   await why(/What was complained of is not proven: run “Cooling, first stage”/)
 
   // a call is judged when its delay is over, and a value that is off needs its reason
-  await page.getByRole('button', { name: 'Set Cooling, first stage', exact: true }).click()
+  await page.getByRole('button', { name: 'Set it: Cooling, first stage', exact: true }).click()
   await why(/It is set\. .* takes another \d:\d\d; then it can be judged/)
-  await expect(page.getByLabel('Cooling, first stage: proven')).toBeHidden()
-  await technician.press('The delay is over: it was calling before')
+  await expect(page.getByLabel('Cooling, first stage: right')).toBeHidden()
+  await technician.press('It is over: it was calling before')
   await page.getByRole('button', { name: 'Values for Cooling, first stage' }).click()
   await page
     .getByRole('button', { name: /^Control power/ })
     .last()
     .click()
   await technician.type('12.1')
-  await page.getByLabel('Cooling, first stage: proven').click()
+  await page.getByLabel('Cooling, first stage: right').click()
   await why(/Control power, R to C is not as it should be: say why it is left so/)
   await expect(sign).toBeDisabled()
 

@@ -51,7 +51,7 @@ export class Technician {
     await this.press('I am here: start')
     await this.tab('Trace')
     await expect(
-      this.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }),
+      this.page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }),
     ).toBeVisible({ timeout: 60_000 })
   }
 
@@ -105,7 +105,7 @@ export class Technician {
 
   /** The same, without waiting for it to be taken. */
   async enter(from: string, to: string, value: string | null, meter = 'AC volts'): Promise<void> {
-    await this.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+    await this.page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
     await this.press('Any other reading')
     await this.choose(from)
     if (meter !== 'AC volts') {
@@ -122,7 +122,7 @@ export class Technician {
 
   /** Does something to the unit: verb, then point or part. */
   async lift(point: string, lead: RegExp): Promise<void> {
-    await this.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+    await this.page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
     await this.press('Do something to it')
     await this.press('Lift a lead')
     await this.choose(point)
@@ -131,7 +131,7 @@ export class Technician {
 
   /** Pulls a plug, or takes a fuse out. */
   async pull(part: string): Promise<void> {
-    await this.page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+    await this.page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
     await this.press('Do something to it')
     await this.press('Pull a plug')
     await this.press('Choose a part')
@@ -158,14 +158,14 @@ export class Technician {
     await this.page.getByRole('button', { name: `Values for ${call}` }).click()
     await this.page.getByLabel(`Readings for ${call}`).fill(note)
     await this.run(call)
-    await this.page.getByLabel(`${call}: proven`).click()
+    await this.page.getByLabel(`${call}: right`).click()
   }
 
   /** On the proof sheet: sets a call if another is set, and knows that its delays are over. */
   async run(call: string): Promise<void> {
-    const set = this.page.getByRole('button', { name: `Set ${call}`, exact: true })
-    const over = this.page.getByRole('button', { name: 'The delay is over: it was calling before' })
-    const proven = this.page.getByLabel(`${call}: proven`)
+    const set = this.page.getByRole('button', { name: `Set it: ${call}`, exact: true })
+    const over = this.page.getByRole('button', { name: 'It is over: it was calling before' })
+    const proven = this.page.getByLabel(`${call}: right`)
     await expect(set.or(over).or(proven).first()).toBeVisible()
     if (await set.isVisible()) {
       await set.click()

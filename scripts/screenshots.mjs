@@ -49,12 +49,12 @@ await page.getByRole('button', { name: 'I am here: start' }).click()
 await shoot('first-look')
 await page.getByRole('tab', { name: 'Trace' }).click()
 await page
-  .getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })
+  .getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' })
   .waitFor({ timeout: 60_000 })
 await shoot('ask')
 
 async function measure(from, value) {
-  await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+  await page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
   await page.getByRole('button', { name: 'Any other reading' }).click()
   await page.getByLabel('Find a point').fill(from)
   await page.getByRole('link', { name: from, exact: true }).click()
@@ -90,7 +90,7 @@ await attic.enter()
 await attic.page.goto(address)
 await attic.page.getByRole('tab', { name: 'Trace' }).click()
 await attic.page
-  .getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' })
+  .getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' })
   .waitFor({ timeout: 60_000 })
 await attic.shoot('trace-dark')
 await page.getByRole('tab', { name: 'Suspects' }).click()
@@ -121,7 +121,7 @@ for (const value of ['25.4', '15.5', '15.6', '12.9']) {
 }
 await page.getByRole('button', { name: 'Values for Cooling, first stage' }).scrollIntoViewIfNeeded()
 await shoot('prove')
-await page.getByLabel('Cooling, first stage: proven').click()
+await page.getByLabel('Cooling, first stage: right').click()
 await page
   .getByLabel('For the building, in plain words')
   .fill(

@@ -108,8 +108,8 @@ async function prove(hand: Hand, { diagram }: World, call: string): Promise<void
   // the pad asks for one value after another
   for (const { what, expected } of sheet.lines)
     await hand.type((expected ?? (what.startsWith('Return') ? 75 : 56)).toFixed(1))
-  const set = hand.button(`Set ${sheet.words}`)
-  const proven = hand.button(`${sheet.words}: proven`)
+  const set = hand.button(`Set it: ${sheet.words}`)
+  const proven = hand.button(`${sheet.words}: right`)
   const runs = page.getByText(/^It is set\. .* takes another/)
   await set.or(proven).or(runs).first().waitFor()
   if (await set.isVisible()) await hand.tap(set)

@@ -106,7 +106,7 @@ export async function entryTimes(browser, address, { unit, complaint, phone }) {
   })
   const times = []
   for (const [point, value] of readings) {
-    await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+    await page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
     await page.getByRole('button', { name: 'Any other reading' }).click()
     await page.getByLabel('Find a point').fill(point)
     await page.getByRole('link', { name: point, exact: true }).click()

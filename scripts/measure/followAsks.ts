@@ -84,7 +84,7 @@ async function answerAsk(hand: Hand, world: World, now: Standing, home: string):
   }
   const condition = measuredConditions.find((each) => words.includes(`Measure: ${each.words}`))
   if (condition) {
-    await hand.press(`Enter ${condition.words}`)
+    await hand.press(`Enter it: ${condition.words}`)
     return hand.type(String(Math.round(world.condition(condition.id, home))))
   }
   const [, looked] = /^Look at (.+)$/m.exec(words) ?? []

@@ -57,7 +57,7 @@ export function DelayStrip({
         <Press
           kind="quiet"
           title="Ring"
-          label="Show a notice when the delay is over"
+          label="Ring when the delay is over"
           onPress={() => {
             void askLeave().then(() => {
               setAsking(mayAsk())
@@ -68,7 +68,7 @@ export function DelayStrip({
       <Press
         kind="quiet"
         title="It is over"
-        label="The delay is over: it was calling before"
+        label="It is over: it was calling before"
         onPress={() => {
           void visit.say(overToSay(visit.bodies, delays))
         }}

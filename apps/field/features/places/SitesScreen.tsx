@@ -36,7 +36,7 @@ export function SitesScreen() {
           <View style={{ padding: space.medium, gap: space.small, flexDirection: 'row' }}>
             <Press
               title="From a list"
-              label="Bring in a list of units"
+              label="From a list of units"
               onPress={() => {
                 router.navigate('/sites/import')
               }}

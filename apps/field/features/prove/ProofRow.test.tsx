@@ -35,7 +35,7 @@ test('a value is kept with what it should have been, and where it was read', () 
   fireEvent.press(screen.getByLabelText('Values for Cooling'))
   fireEvent.press(screen.getByLabelText(/^Control power, should 25\.4 V/))
   type('25.1')
-  fireEvent.press(screen.getByLabelText('Cooling: proven'))
+  fireEvent.press(screen.getByLabelText('Cooling: right'))
   expect(onSaid).toHaveBeenCalledWith({
     kind: 'proof',
     call: 'cool1',
@@ -91,10 +91,10 @@ test('the last proof of a call is the one that counts', () => {
 
 test('a call is proven while it is set, with the power on and no delay running', () => {
   const onSaid = show([control], [])
-  expect(screen.queryByLabelText('Cooling: proven')).toBeNull()
-  fireEvent.press(screen.getByLabelText('Set Cooling'))
+  expect(screen.queryByLabelText('Cooling: right')).toBeNull()
+  fireEvent.press(screen.getByLabelText('Set it: Cooling'))
   expect(onSaid).toHaveBeenCalledWith(set)
-  expect(screen.getByLabelText('Cooling: proven')).toBeTruthy()
+  expect(screen.getByLabelText('Cooling: right')).toBeTruthy()
 })
 
 test.each<[string, readonly EntryBody[], Briefing['delays'] | null, RegExp]>([
@@ -106,5 +106,5 @@ test.each<[string, readonly EntryBody[], Briefing['delays'] | null, RegExp]>([
   jest.spyOn(Date, 'now').mockReturnValue(0)
   show([control], entries, delays)
   expect(screen.getByText(words)).toBeTruthy()
-  expect(screen.queryByLabelText('Cooling: proven')).toBeNull()
+  expect(screen.queryByLabelText('Cooling: right')).toBeNull()
 })

@@ -87,7 +87,7 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
           <Press
             kind="quiet"
             title="Set it"
-            label={`Set ${words}`}
+            label={`Set it: ${words}`}
             onPress={() => {
               void visit.say({ kind: 'call', call })
             }}
@@ -192,7 +192,7 @@ function Verdict({ visit, words, isOff, delays, passed, onProve }: VerdictProps)
           key={String(right)}
           grow
           title={right ? 'Right' : 'Not right'}
-          label={`${words}: ${right ? 'proven' : 'not right'}`}
+          label={`${words}: ${right ? 'right' : 'not right'}`}
           selected={passed === right}
           onPress={() => {
             onProve(right)

@@ -21,7 +21,7 @@ export function LicenceForm({ licence }: Licence) {
     <Part title="Your licence">
       <FormField control={form.control} name="licence" label="Licence number, as reports print it" />
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
-      <Press title="Keep it" label="Keep your licence number" busy={busy} onPress={submit} />
+      <Press title="Keep it" label="Keep it: your licence number" busy={busy} onPress={submit} />
     </Part>
   )
 }

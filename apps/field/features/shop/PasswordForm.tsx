@@ -41,7 +41,7 @@ export function PasswordForm() {
       ) : (
         <Press
           title="Change it"
-          label="Change your password"
+          label="Change it: your password"
           onPress={() => {
             setOpen(true)
             setDone(false)

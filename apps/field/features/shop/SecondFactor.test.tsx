@@ -17,7 +17,7 @@ const codeLabel = 'Code of your authenticator, or a spare one'
 test('on by password, key and first code; the spare codes are shown until they are kept', async () => {
   asked.mockResolvedValueOnce({ isOn: false, spareLeft: 0 })
   renderInApp(<SecondFactor />)
-  fireEvent.press(await screen.findByLabelText('Turn on the code of an authenticator'))
+  fireEvent.press(await screen.findByLabelText('Turn it on: the code of an authenticator'))
   fireEvent.changeText(screen.getByLabelText('Present password'), 'six wet gloves')
   asked.mockResolvedValueOnce({ secret: 'JBSWY3DPEHPK3PXP', uri: 'otpauth://totp/x', modules: ['10', '01'] })
   fireEvent.press(screen.getByText('Go on'))
@@ -44,7 +44,7 @@ test('off by password and a code; few spare ones are said', async () => {
   asked.mockResolvedValueOnce({ isOn: true, spareLeft: 1 })
   renderInApp(<SecondFactor />)
   expect(await screen.findByText(/Few spare codes are left/)).toBeTruthy()
-  fireEvent.press(screen.getByLabelText('Turn off the code of an authenticator'))
+  fireEvent.press(screen.getByLabelText('Turn it off: the code of an authenticator'))
   fireEvent.press(screen.getByText('Turn it off'))
   expect(await screen.findByText('your present password is missing')).toBeTruthy()
   fireEvent.changeText(screen.getByLabelText('Present password'), 'six wet gloves')

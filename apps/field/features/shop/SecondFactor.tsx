@@ -26,7 +26,7 @@ export function SecondFactor() {
           <Standing factor={factor} />
           <Press
             title={factor.isOn ? 'Turn it off' : 'Turn it on'}
-            label={`${factor.isOn ? 'Turn off' : 'Turn on'} the code of an authenticator`}
+            label={`Turn it ${factor.isOn ? 'off' : 'on'}: the code of an authenticator`}
             onPress={() => {
               setOpen(true)
             }}

@@ -72,7 +72,7 @@ export function AskAnswer({
           grow
           kind="main"
           title="Enter it"
-          label={`Enter ${ask.ofWords}`}
+          label={`Enter it: ${ask.ofWords}`}
           onPress={() => {
             onCondition(ask.of)
           }}

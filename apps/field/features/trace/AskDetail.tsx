@@ -102,7 +102,7 @@ export function AskDetail({
                 <AskWords ask={ask} visit={visit} />
                 <Press
                   title="Enter this one"
-                  label={`Enter ${ask.meterWords} ${ask.from} to ${ask.to}`}
+                  label={`Enter this one: ${ask.meterWords} ${ask.from} to ${ask.to}`}
                   onPress={() => {
                     onMeasure(ask, ask.call)
                   }}

@@ -91,7 +91,7 @@ test('what is seen is kept in the call that the ask names', async () => {
 test('what cannot be reached is left out, by its point', () => {
   const ask = askTo('measure')
   const onSaid = show(ask, [complaint])
-  fireEvent.press(screen.getByLabelText('Outcomes, alternatives, can’t reach it'))
+  fireEvent.press(screen.getByLabelText('More: outcomes, alternatives, can’t reach it'))
   fireEvent.press(screen.getByText('Can’t reach it'))
   expect(onSaid).toHaveBeenCalledWith({
     kind: 'unreachable',

@@ -82,7 +82,7 @@ export function AskPanel({
   const more = (
     <Press
       title="More"
-      label="Outcomes, alternatives, can’t reach it"
+      label="More: outcomes, alternatives, can’t reach it"
       onPress={() => {
         setDetail(true)
       }}

@@ -56,7 +56,6 @@ export function StripView({ strip, startsOpen, folds, red, black, onStop }: Stri
         <Press
           kind="quiet"
           title={`${stops[0].point} to ${stops[folded - 1].point}: ${folded} stops before a live one`}
-          label={`Show the ${folded} stops before ${stops[folded].point}`}
           onPress={() => {
             setUnfolded(true)
           }}

@@ -29,7 +29,12 @@ export function VisitHead({ visit, delays, bar, onMeasures, onEntries }: VisitHe
         right={
           <View style={{ flexDirection: 'row' }}>
             {bar === 'beside' ? callBar : null}
-            <Press kind="quiet" title="Entries" label="What was entered, and notes" onPress={onEntries} />
+            <Press
+              kind="quiet"
+              title="Entries"
+              label="Entries: what was entered, and notes"
+              onPress={onEntries}
+            />
           </View>
         }
       />
