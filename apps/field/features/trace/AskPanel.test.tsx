@@ -125,3 +125,12 @@ test('before power comes back the lead that is off goes on again', () => {
   expect(onSaid).toHaveBeenCalledWith({ kind: 'action', do: 'land', of: 'TS.Y1-TB.Y1' })
   expect(screen.getByText('Switch it on')).toBeTruthy()
 })
+
+test('after a repair it says to prove it, until something was read again', () => {
+  const repair: EntryBody = { kind: 'repair', of: 'CC1' }
+  show(askTo('measure'), [complaint, repair])
+  expect(screen.getByText(/run it and prove it/)).toBeTruthy()
+  screen.unmount()
+  show(askTo('measure'), [complaint, repair, { kind: 'reading', meter: 'volts', from: 'TB.R', value: 25 }])
+  expect(screen.queryByText(/run it and prove it/)).toBeNull()
+})

@@ -3,6 +3,7 @@ import { View } from 'react-native'
 import type { Ask } from '@jokulgale/core/diagnosis/briefing'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { partWords } from '@jokulgale/core/diagram/diagram'
+import { awaitsProof } from '@jokulgale/core/visit/awaitsProof'
 import { observationOf } from '@jokulgale/core/visit/observationOf'
 import { takenApart } from '@jokulgale/core/visit/poweredAgain'
 import { switchFirst } from '@jokulgale/core/visit/switchFirst'
@@ -123,7 +124,7 @@ export function AskPanel({
           Working out the next one …
         </Words>
       ) : (
-        <SoFar warning={warning} story={story} />
+        <SoFar warning={warning} story={story} repaired={awaitsProof(visit.state)} />
       )}
       {first ? (
         <AskWords ask={first} visit={visit} />
@@ -222,7 +223,15 @@ export function AskPanel({
 }
 
 /** What the evidence so far comes to, or what does not fit together in it. */
-function SoFar({ warning, story }: Pick<AskPanelProps, 'warning' | 'story'>) {
+function SoFar({
+  warning,
+  story,
+  repaired,
+}: Pick<AskPanelProps, 'warning' | 'story'> & { readonly repaired: boolean }) {
+  if (repaired)
+    return (
+      <Notice kind="plain">It is repaired: run it and prove it, before anything more is looked for.</Notice>
+    )
   if (warning) return <Notice kind="caution">{warning}</Notice>
   return story ? (
     <Words size="small" strong>
