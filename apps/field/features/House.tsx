@@ -45,7 +45,8 @@ export function House({ children }: { readonly children: ReactNode }) {
 function Door({ children }: { readonly children: ReactNode }) {
   const session = useAppSelector((state) => state.session)
   const path = usePathname()
-  // its worker is there before the first call asks for it; the sign-in does not wait for its code, a visit will want it
+  // its worker is there before the first call asks for it, and begins with the page of a visit; the sign-in does not
+  // wait for its code
   const isWanted = session.is === 'in' || path.startsWith('/visits/')
   useEffect(() => {
     if (isWanted) diagnosisService()

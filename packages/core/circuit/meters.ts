@@ -40,7 +40,8 @@ export function display(value: number | null, meter: Meter): string {
 const typedNumber = /^-?\d+(\.\d*)?( [kMmµ])?$/
 
 /**
- * A reading in the digits that were typed: further ones would claim what nobody read. Where only the number was kept,
+ * A reading in the digits that were typed: further ones would claim what nobody read. Where only the number
+ * was kept,
  * as the display would have it.
  */
 export function asTyped(value: number | null, meter: Meter, typed = ''): string {

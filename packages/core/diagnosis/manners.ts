@@ -88,7 +88,10 @@ function mayStandOpen({ belief, which }: Search, step: Step): boolean {
   return open.reduce((sum, h) => sum + belief.probability[h], 0) > openMillivolts.probability
 }
 
-/** A drop of fewer millivolts is none, and asked for only where more is expected by half of what is believed. */
+/**
+ * A drop of fewer millivolts is none, and asked for only where more is expected by half of what is
+ * believed.
+ */
 const idleMillivolts = { below: 1, probability: 0.5 } as const
 
 /** Whether a drop is asked for along a path that most likely carries nothing: volts tell that. */

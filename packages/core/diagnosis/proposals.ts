@@ -190,7 +190,8 @@ function toldSoFar(search: Search): readonly ToldIn[] {
 }
 
 /**
- * Readings in a standing, each with its outcomes, but those that are known there already, in whichever call, and those
+ * Readings in a standing, each with its outcomes, but those that are known there already, in whichever
+ * call, and those
  * out of reach.
  */
 export function readingSteps(
@@ -254,7 +255,10 @@ export function readingSteps(
 
 /** Seconds for a look at a part whose place is open. */
 const lookSeconds = 8
-/** Of reaching a section, what taking its panel off takes: whether something runs in there is seen or heard without. */
+/**
+ * Of reaching a section, what taking its panel off takes: whether something runs in there is seen or heard
+ * without.
+ */
 const panelSeconds = 45
 /** A look may miss or mislead: that much of its information is left. */
 const lookTrust = 0.6

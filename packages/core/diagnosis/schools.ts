@@ -13,5 +13,7 @@ export const schoolWords: Readonly<Record<School, string>> = {
   usual: 'Usual place first',
 }
 
-/** Whether a school goes from stop to stop of a path, though a stop tells nothing that another has not told. */
+/**
+ * Whether a school goes from stop to stop of a path, though a stop tells nothing that another has not told.
+ */
 export const goesByStops = (school: School): boolean => school === 'walk' || school === 'split'

@@ -110,7 +110,10 @@ function carryingOf(diagram: Diagram): Carrying {
   return { sources, joins, loads }
 }
 
-/** Which points hang on a source by wires, contacts and fuses, with one wire taken out; the metal feeds nothing. */
+/**
+ * Which points hang on a source by wires, contacts and fuses, with one wire taken out; the metal feeds
+ * nothing.
+ */
 function fedPoints(
   diagram: Diagram,
   { sources, joins }: Carrying,

@@ -197,7 +197,10 @@ type RepairEntry =
       readonly rating: Readonly<Record<string, string>>
       readonly bench?: 'new' | 'proven-on-bench' | 'unknown'
     }
-  /** A suspect is taken for the cause; `fault` is how the diagnosis names it. Nothing has been done to it yet. */
+  /**
+   * A suspect is taken for the cause; `fault` is how the diagnosis names it. Nothing has been done to it
+   * yet.
+   */
   | {
       readonly kind: 'cause'
       readonly of: string

@@ -1,7 +1,10 @@
 import type { Standing } from './standing'
 import type { VisitState } from './visitState'
 
-/** What has to be switched before a step is taken: a reading at rest wants the unit isolated, and not merely off. */
+/**
+ * What has to be switched before a step is taken: a reading at rest wants the unit isolated, and not merely
+ * off.
+ */
 export function switchFirst(
   wanted: Standing['power'],
   power: VisitState['power'],
