@@ -119,7 +119,7 @@ for (const colorScheme of ['light', 'dark'] as const)
     await page.goto('/')
     await technician.take('Flat 22 SHP', 'Not cooling')
     await check('trace')
-    await page.getByRole('button', { name: 'Outcomes, alternatives, can’t reach it' }).click()
+    await page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
     await check('next step')
     await technician.press('Close')
     for (const tab of ['Look', 'Suspects', 'Repair', 'Prove']) {

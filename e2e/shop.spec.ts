@@ -60,7 +60,7 @@ test('from nothing to one’s own unit, changed wire by wire, being traced', asy
   expect(hand.interactions).toBeLessThanOrEqual(mostInteractions)
   // the part that was put in is diagnosed like any other
   await technician.set('Cooling')
-  await technician.press(/^The delay is over/)
+  await technician.press(/^It is over/)
   await technician.measure('FP.1', 'TB.C', '26')
   await technician.measure('FP.2', 'TB.C', '0')
   await technician.tab('Suspects')

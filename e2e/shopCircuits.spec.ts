@@ -50,7 +50,7 @@ test('no diagram on the panel: traced lead by lead, judged from its first comple
   await hand.press('Trace', 'tab')
   expect(hand.interactions).toBeLessThanOrEqual(45)
   await technician.set('Cooling')
-  await technician.press(/^The delay is over/)
+  await technician.press(/^It is over/)
   await technician.measure('LPS.1', 'TB.C', '26')
   await technician.measure('LPS.2', 'TB.C', '0')
   await technician.tab('Suspects')

@@ -66,7 +66,7 @@ async function measure(from, value) {
 }
 await page.getByRole('button', { name: /^Call: / }).click()
 await page.getByRole('button', { name: 'Cooling, first stage', exact: true }).last().click()
-await page.getByRole('button', { name: /The delay is over/ }).click()
+await page.getByRole('button', { name: /^It is over/ }).click()
 await measure('LPS1.1', '25.4')
 await measure('LPS1.2', '0')
 await shoot('trace')
@@ -107,6 +107,7 @@ await page
   .waitFor()
 await shoot('repair')
 for (const lead of await page.getByRole('checkbox', { name: /^LPS1\./ }).all()) await lead.click()
+await page.getByRole('button', { name: 'It is repaired' }).click()
 await page.getByRole('tab', { name: 'Prove' }).click()
 await page.getByRole('button', { name: 'Values for Cooling, first stage' }).click()
 await page
