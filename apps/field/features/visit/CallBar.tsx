@@ -40,7 +40,7 @@ export const CallBar = memo(function CallBar({ visit, onMeasures }: CallBarProps
         words={power}
         label={`Power: ${power}. Change`}
         mark={state.power === 'on' ? 'live' : 'dead'}
-        grow
+        grow={power !== powerWords.on}
         onPress={() => {
           setOpen('power')
         }}
