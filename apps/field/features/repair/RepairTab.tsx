@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { partWords } from '@jokulgale/core/diagram/diagram'
 import { repairOf } from '@jokulgale/core/visit/openCauses'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
