@@ -47,8 +47,7 @@ const rooms = [
 
 /**
  * Words of the diagnosis that the screens use themselves. All else of it is the worker's: with one function
- * of the
- * solver its whole code would come in the first load.
+ * of the solver its whole code would come in the first load.
  */
 const forScreens = ['words', 'schools', 'provenStops', 'reasoning', 'hotFromVolts']
 const solverIsTheWorkers = (group) => ({

@@ -24,10 +24,8 @@ import type { Belief } from './suspects'
 const worthwhileBits = 0.02
 /**
  * While the best step at hand tells less for its time than this, readings along whole paths, other calls,
- * isolation and
- * actions are worked out too. Those that need a switching take a minute or more and seldom tell over a bit:
- * against a
- * better step they would not come first. Bits per second.
+ * isolation and actions are worked out too. Those that need a switching take a minute or more and seldom
+ * tell over a bit: against a better step they would not come first. Bits per second.
  */
 const tellingRate = 0.02
 /** A wait costs less than its seconds: hands are free meanwhile. */

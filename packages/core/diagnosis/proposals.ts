@@ -191,8 +191,7 @@ function toldSoFar(search: Search): readonly ToldIn[] {
 
 /**
  * Readings in a standing, each with its outcomes, but those that are known there already, in whichever
- * call, and those
- * out of reach.
+ * call, and those out of reach.
  */
 export function readingSteps(
   search: Search,

@@ -17,8 +17,8 @@ const alike = 1
 
 /**
  * Whether every suspect worth a word says the same of a reading as of one that was taken: a clamp on the
- * next wire in
- * series, the other side of a closed contact. It would tell no more than whether the first was read right.
+ * next wire in series, the other side of a closed contact. It would tell no more than whether the first
+ * was read right.
  */
 export const repeats = (
   told: readonly Told[],

@@ -1,7 +1,6 @@
 /**
  * Ways to search that practitioners hold to: by expected information per cost, hop by hop along the wire,
- * halving the
- * path, section by section at the plugs, the usual place first.
+ * halving the path, section by section at the plugs, the usual place first.
  */
 export type School = 'best' | 'walk' | 'split' | 'pull' | 'usual'
 export const schools: readonly School[] = ['best', 'walk', 'split', 'pull', 'usual']

@@ -69,8 +69,7 @@ const cannotStart = (now: Now): readonly Phase[] =>
 /**
  * A capacitor-run single-phase motor; `load` is the share of its plate amps that what it turns makes it draw.
  * Main winding `C`–`R`, start winding `C`–`S`, the capacitor outside, between `R` and `S`; its inner
- * protector lies in
- * the common lead of both, so that with it open `R`–`S` still reads both windings in series.
+ * protector lies in the common lead of both, so that with it open `R`–`S` still reads both in series.
  * The start winding draws its share through the capacitor; without it the motor stalls.
  */
 export const singlePhaseMotor = (
