@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { unitOf, type Meter } from '@jokulgale/core/circuit/meters'
 import { meterCaution, meterWords } from '@jokulgale/core/diagnosis/words'
+import { meterCategory } from '@jokulgale/core/visit/meterCategory'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
@@ -150,6 +151,7 @@ function ReadingForm({
         quiet
       >{`${visit.diagram.points.get(from)?.words ?? from} · call: ${visit.diagram.calls.find(({ id }) => id === currentCall(visit))?.words ?? ''}`}</Words>
       {[
+        meterCategory(visit.state, visit.diagram, meter, [from, to]),
         meterCaution(meter),
         early
           ? `${early.words} needs ${early.secondsLeft} s more: a reading behind it is judged as taken early.`

@@ -4,6 +4,7 @@ import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import type { DeadLeg, DropPoint } from '@jokulgale/core/visit/entry'
 import { isolationCautions } from '@jokulgale/core/visit/isolationCautions'
+import { storedSeconds, storedWords } from '@jokulgale/core/visit/storedEnergy'
 import { Check } from '../../ui/Check'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -33,10 +34,6 @@ export function legsOf(diagram: Diagram): readonly { readonly from: string; read
 
 const legWords = ({ from, to }: DropPoint): string => `${from} to ${to === 'EARTH' ? 'ground' : to}`
 
-const storedIn = (diagram: Diagram): number => {
-  return Math.max(0, ...[...diagram.parts.values()].map(({ kind }) => kind.storedSeconds ?? 0))
-}
-
 /**
  * Locked, stored energy waited for, tester proven, each leg dead, tester proven again: only then is the unit
  * isolated.
@@ -44,7 +41,7 @@ const storedIn = (diagram: Diagram): number => {
 export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly onDone: () => void }) {
   const { diagram, say } = visit
   const legs = legsOf(diagram)
-  const stored = storedIn(diagram)
+  const stored = storedSeconds(diagram)
   const [locked, setLocked] = useState<ReadonlySet<string>>(new Set())
   const [waited, setWaited] = useState(stored === 0)
   const [before, setBefore] = useState(false)
@@ -104,7 +101,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
       ))}
       {stored > 0 ? (
         <Check
-          title={`Stored energy: ${stored} s waited, capacitors and drive bus discharged`}
+          title={storedWords(diagram)}
           on={waited}
           onPress={() => {
             setWaited(!waited)

@@ -2,6 +2,7 @@ import { View } from 'react-native'
 import type { Ask, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
 import { meterCaution } from '@jokulgale/core/diagnosis/words'
 import { takenApart } from '@jokulgale/core/visit/poweredAgain'
+import { meterCategory } from '@jokulgale/core/visit/meterCategory'
 import { switchFirst } from '@jokulgale/core/visit/switchFirst'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -58,6 +59,9 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
           <SpotThumb point={ask.from} words={`${ask.fromWords} · ${ask.zone}`} spot={spot} />
         ) : null}
       </View>
+      {ask.do === 'measure' && category(ask, visit) ? (
+        <Notice kind="caution">{category(ask, visit)}</Notice>
+      ) : null}
       {ask.do === 'measure' && meterCaution(ask.meter) ? (
         <Notice kind="caution">{meterCaution(ask.meter)}</Notice>
       ) : null}
@@ -70,6 +74,9 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
     </View>
   )
 }
+
+const category = ({ meter, from, to }: MeasureAsk, { state, diagram }: OpenVisit): string =>
+  meterCategory(state, diagram, meter, [from, to])
 
 /** Function and leads, and where the first of them goes in words. */
 function Leads({ ask }: { readonly ask: MeasureAsk }) {

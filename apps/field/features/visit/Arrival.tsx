@@ -1,4 +1,5 @@
 import { View } from 'react-native'
+import { unitCautions } from '@jokulgale/core/visit/unitCautions'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -15,13 +16,6 @@ const controlWords = {
   building: 'The building’s system makes the call',
   'energy-company': 'An energy-management company makes the call',
 } as const
-
-const cautionByClass: Readonly<Record<string, string>> = {
-  rooftop: 'Roof edge, ladder, weather.',
-  'heat-pump': 'Its sections have isolators of their own: one off leaves the others live.',
-  'fan-coil': 'A ladder in somebody’s room; water above live parts.',
-  'air-handler': 'Line voltage behind the first panel; belts that start by themselves.',
-}
 
 /** The call before one stands in front of the unit: what was said, where it is, what is known of it. */
 export function Arrival({ visit }: { readonly visit: OpenVisit }) {
@@ -66,7 +60,10 @@ export function Arrival({ visit }: { readonly visit: OpenVisit }) {
         <Words quiet>The unit’s record comes with the next signal.</Words>
       )}
       <Notice kind="caution">
-        {`${cautionByClass[diagram.unitClass] ?? ''} If somebody has switched the unit off or hung a lock, find out who and why before anything else.`.trim()}
+        {[
+          ...unitCautions(diagram),
+          'If somebody has switched the unit off or hung a lock, find out who and why before anything else.',
+        ].join(' ')}
       </Notice>
     </Screen>
   )

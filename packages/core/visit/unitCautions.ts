@@ -1,0 +1,28 @@
+import type { Diagram } from '../diagram/diagram'
+import type { CauseGroup } from '../parts/causeGroup'
+
+const byClass: Readonly<Record<string, string>> = {
+  rooftop: 'Roof edge, ladder, weather.',
+  'heat-pump':
+    'Its sections have isolators of their own: one off leaves the others live. A roof has an edge.',
+  'fan-coil': 'A ladder in somebody’s room; water above live parts.',
+  'air-handler': 'Line voltage behind the first panel; belts that start by themselves.',
+}
+
+/** What a unit that has such parts asks for beside. */
+const byPart: Partial<Record<CauseGroup, string>> = {
+  gas: 'Gas heat: smell for gas first, and keep a carbon-monoxide alarm on you.',
+  compressor: 'Read which refrigerant it holds: some burn. No flame and no spark, and fresh air.',
+  drive: 'A drive keeps its bus charged with the power off.',
+}
+
+/** What is said before somebody stands in front of a unit, fitted to what it is made of. */
+export function unitCautions({ unitClass, parts }: Diagram): readonly string[] {
+  const groups = new Set([...parts.values()].map(({ kind }) => kind.cause))
+  return [
+    byClass[unitClass] ?? '',
+    ...Object.entries(byPart).flatMap(([group, words]) =>
+      [...groups].some((has) => has === group) ? [words] : [],
+    ),
+  ].filter(Boolean)
+}
