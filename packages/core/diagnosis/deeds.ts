@@ -145,12 +145,14 @@ function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Pro
 
 /** Windings of a motor with its common lead off: with it on, all that hangs on the same wires reads along. */
 function windingProposals(diagram: Diagram, { id, kind, settings }: Part): readonly Proposal[] {
-  if (kind.symbol !== 'motor') return []
+  // what only passes the motion on, a belt, has no windings
+  const pairs = kind.symbol === 'motor' ? (kind.pairs?.(settings) ?? []) : []
+  if (pairs.length === 0) return []
   const [common] = kind.terminals(settings)
   const leads = [...diagram.wires.values()].filter(({ from, to }) =>
     [from, to].includes(`${id}.${common.name}`),
   )
-  const readings = (kind.pairs?.(settings) ?? []).map(([from, to]): Candidate => ({
+  const readings = pairs.map(([from, to]): Candidate => ({
     meter: 'ohms',
     from: `${id}.${from}`,
     to: `${id}.${to}`,
