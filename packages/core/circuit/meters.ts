@@ -41,8 +41,7 @@ const typedNumber = /^-?\d+(\.\d*)?( [kMmµ])?$/
 
 /**
  * A reading in the digits that were typed: further ones would claim what nobody read. Where only the number
- * was kept,
- * as the display would have it.
+ * was kept, as the display would have it.
  */
 export function asTyped(value: number | null, meter: Meter, typed = ''): string {
   if (value === null || !typedNumber.test(typed)) return display(value, meter)

@@ -11,8 +11,8 @@ const isLine = ({ wires }: Diagram, point: string): boolean =>
   [...wires.values()].some(({ wiring, from, to }) => wiring === 'line' && (from === point || to === point))
 
 /**
- * Said before the first live reading above 50 V of a visit: what meter and leads must be made for. Empty before any
- * other.
+ * Said before the first live reading above 50 V of a visit: what meter and leads must be made for. Empty
+ * before any other.
  */
 export function meterCategory(
   { readings }: VisitState,
