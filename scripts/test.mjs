@@ -91,7 +91,11 @@ async function otherUnitTests(scratch) {
   await postgres.stop()
 }
 
+/** Whole calls in a browser. Builds first what it needs; the last checks of the list use the same builds. */
 async function journeys(scratch) {
+  await findChromium()
+  await buildServer()
+  await buildWeb()
   const postgres = await startPostgres(path.join(scratch, 'journeys'), { throwAway: true })
   undo.push(() => postgres.stop())
   const port = await freePort()
@@ -142,9 +146,6 @@ undo.push(() => rm(scratch, { recursive: true, force: true }))
 try {
   await installPackages()
   await findNgspice()
-  await findChromium()
-  await buildServer()
-  await buildWeb()
   // each of two cores takes the next when it has done with one: long ones first
   const waiting = [
     () => journeys(scratch),
