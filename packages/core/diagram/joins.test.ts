@@ -14,7 +14,7 @@ function mostAmps(diagram: Diagram, from: string, to: string): number {
   const amps = diagram.calls.map(({ id }) => {
     const join = { does: 'join', from, to, ohms: jumperOhms } as const
     // fuses and breakers are held: what they would open is what is looked for
-    const held = [...diagram.parts.values()].filter(({ kind }) => kind.slow)
+    const held = [...diagram.parts.values()].filter(({ kind }) => kind.overcurrent)
     const closed = held.flatMap((part) =>
       part.kind
         .branches(part.settings, {})

@@ -164,8 +164,10 @@ class Reader {
         })
         return
       case 'zone': {
-        const reach = numbers(statement.settings).reach ?? defaultReachSeconds
-        this.zones.set(statement.id, { id: statement.id, words: statement.words, reachSeconds: reach })
+        const { id, words, settings } = statement
+        const reachSeconds = numbers(settings).reach ?? defaultReachSeconds
+        const onRoof = settings.some(([name, value]) => name === 'on' && value === 'roof')
+        this.zones.set(id, { id, words, reachSeconds, onRoof })
         return
       }
       case 'complaint':

@@ -57,7 +57,8 @@ export function writeLadder(diagram: Diagram): string {
         `complaint ${each.id} "${each.words}" in ${each.calls.join(', ')}${each.means === 'any' ? '' : ` means ${each.means}`}`,
     ),
     ...[...diagram.zones.values()].map(
-      (zone) => `zone ${zone.id} "${zone.words}" : reach ${zone.reachSeconds}`,
+      ({ id, words, reachSeconds, onRoof }) =>
+        `zone ${id} "${words}" : reach ${reachSeconds}${onRoof ? ', on roof' : ''}`,
     ),
     ...[...diagram.parts.values()].map(partText),
     ...diagram.rungs.flatMap((rung) => rungText(diagram, rung)),

@@ -1,15 +1,12 @@
 import type { Diagram } from '../diagram/diagram'
-import { supplies } from '../diagram/roles'
+import { highestVolts } from '../diagram/highestVolts'
 
 /** From so many volts between two legs an arc keeps burning: a danger of its own. */
 const arcFromVolts = 250
 
 /** What is said where hands go, fitted to the unit: nothing of volts that it has not. */
 export function isolationCautions(diagram: Diagram): readonly string[] {
-  const most = Math.max(
-    0,
-    ...supplies(diagram).map(({ kind, settings }) => kind.nominalVolts?.(settings) ?? 0),
-  )
+  const most = highestVolts(diagram)
   const hasBar = [...diagram.parts.values()].some(
     ({ kind, settings }) => kind.settings.bars !== undefined && settings.list('bars').length > 0,
   )

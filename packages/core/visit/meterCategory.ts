@@ -1,6 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
 import type { Meter } from '../circuit/meters'
-import { supplies } from '../diagram/roles'
+import { highestVolts } from '../diagram/highestVolts'
 import type { VisitState } from './visitState'
 
 /** Above so many volts a meter is asked for that is made for the place. */
@@ -26,10 +26,7 @@ export function meterCategory(
   const wasSaid = readings.some(
     ({ body, power }) => power === 'on' && body.meter !== 'ohms' && line([body.from, body.to]),
   )
-  const most = Math.max(
-    0,
-    ...supplies(diagram).map(({ kind, settings }) => kind.nominalVolts?.(settings) ?? 0),
-  )
+  const most = highestVolts(diagram)
   return wasSaid || most <= fromVolts
     ? ''
     : `Line voltage, for the first time on this visit: meter, leads and probes of category III for ${most} V, of IV at the service; gloves and eyes.`

@@ -16,6 +16,13 @@ test('gas is spoken of where there is a gas section, and a drive where there is 
   expect(speaking(/keeps its bus charged/)).not.toContain('rooftop-two-stage')
 })
 
+test('a roof edge is spoken of wherever a section stands on a roof', () => {
+  expect(speaking(/Roof edge/)).toEqual(expect.arrayContaining(['fan-coil-cooling', 'rooftop-480']))
+  expect(speaking(/Roof edge/)).toContain('split-heat-pump')
+  expect(speaking(/Roof edge/)).not.toContain('fan-coil-two-pipe')
+  expect(speaking(/Roof edge/)).not.toContain('air-handler-heat')
+})
+
 test('refrigerants that burn are spoken of where a unit holds any', () => {
   expect(speaking(/some burn/)).toEqual(expect.arrayContaining(['split-heat-pump', 'rooftop-480']))
   expect(speaking(/some burn/)).not.toContain('fan-coil-hydronic')

@@ -2,12 +2,12 @@ import type { Diagram } from '../diagram/diagram'
 import type { CauseGroup } from '../parts/causeGroup'
 
 const byClass: Readonly<Record<string, string>> = {
-  rooftop: 'Roof edge, ladder, weather.',
-  'heat-pump':
-    'Its sections have isolators of their own: one off leaves the others live. A roof has an edge.',
+  'heat-pump': 'Its sections have isolators of their own: one off leaves the others live.',
   'fan-coil': 'A ladder in somebody’s room; water above live parts.',
   'air-handler': 'Line voltage behind the first panel; belts that start by themselves.',
 }
+
+const onRoofs = 'Roof edge, ladder, weather.'
 
 /** What a unit that has such parts asks for beside. */
 const byPart: Partial<Record<CauseGroup, string>> = {
@@ -17,12 +17,13 @@ const byPart: Partial<Record<CauseGroup, string>> = {
 }
 
 /** What is said before somebody stands in front of a unit, fitted to what it is made of. */
-export function unitCautions({ unitClass, parts }: Diagram): readonly string[] {
-  const groups = new Set([...parts.values()].map(({ kind }) => kind.cause))
+export function unitCautions({ unitClass, parts, zones }: Diagram): readonly string[] {
+  const groups = new Set<string>([...parts.values()].map(({ kind }) => kind.cause))
+  // of a unit drawn on the spot nobody has said where its sections stand
+  const isOnRoof = unitClass === 'rooftop' || [...zones.values()].some(({ onRoof }) => onRoof)
   return [
+    isOnRoof ? onRoofs : '',
     byClass[unitClass] ?? '',
-    ...Object.entries(byPart).flatMap(([group, words]) =>
-      [...groups].some((has) => has === group) ? [words] : [],
-    ),
+    ...Object.entries(byPart).map(([group, words]) => (groups.has(group) ? words : '')),
   ].filter(Boolean)
 }

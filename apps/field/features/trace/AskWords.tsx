@@ -1,5 +1,5 @@
 import { View } from 'react-native'
-import type { Ask, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
+import type { Ask, LookAsk, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
 import { meterCaution } from '@jokulgale/core/diagnosis/words'
 import { takenApart } from '@jokulgale/core/visit/poweredAgain'
 import { meterCategory } from '@jokulgale/core/visit/meterCategory'
@@ -59,12 +59,11 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
           <SpotThumb point={ask.from} words={`${ask.fromWords} · ${ask.zone}`} spot={spot} />
         ) : null}
       </View>
-      {ask.do === 'measure' && category(ask, visit) ? (
-        <Notice kind="caution">{category(ask, visit)}</Notice>
-      ) : null}
-      {ask.do === 'measure' && meterCaution(ask.meter) ? (
-        <Notice kind="caution">{meterCaution(ask.meter)}</Notice>
-      ) : null}
+      {meterNotices(ask, visit).map((words) => (
+        <Notice key={words} kind="caution">
+          {words}
+        </Notice>
+      ))}
       <Words size="small">
         {ask.do === 'measure' ? 'Should read ' : 'Should be '}
         <Words strong style={{ fontFamily: fonts.reading }}>
@@ -75,8 +74,11 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
   )
 }
 
-const category = ({ meter, from, to }: MeasureAsk, { state, diagram }: OpenVisit): string =>
-  meterCategory(state, diagram, meter, [from, to])
+/** What is said of the meter before a reading: made for the place, and for what it is set to. */
+const meterNotices = (ask: LookAsk | MeasureAsk, { state, diagram }: OpenVisit): readonly string[] =>
+  ask.do === 'look'
+    ? []
+    : [meterCategory(state, diagram, ask.meter, [ask.from, ask.to]), meterCaution(ask.meter)].filter(Boolean)
 
 /** Function and leads, and where the first of them goes in words. */
 function Leads({ ask }: { readonly ask: MeasureAsk }) {
