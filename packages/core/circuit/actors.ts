@@ -1,5 +1,5 @@
 import type { Diagram, Part } from '../diagram/diagram'
-import type { Conditions, Now, Phasor, Wants } from '../parts/kind'
+import type { Conditions, Late, Now, Phasor, Wants } from '../parts/kind'
 import type { Settings } from '../parts/settings'
 import type { Felt, Senses } from './factored'
 import type { Analysis, Network } from './network'
@@ -16,8 +16,10 @@ const unfelt = 1e-9
 /** A part that acts or can be looked at, with the things it feels laid out for refilling. */
 export interface Actor {
   readonly part: Part
-  readonly slow: boolean
+  /** What it does at once. */
   readonly behave: ((now: Now) => Wants) | undefined
+  /** What it does when all else is at rest. */
+  readonly late: Late | undefined
   readonly now: {
     volts: Record<string, MutablePhasor>
     amps: Record<string, MutablePhasor>
@@ -88,7 +90,7 @@ export function castOf(
     return number
   }
   const actors = [...diagram.parts.values()]
-    .filter((part) => part.kind.behave ?? part.kind.looks ?? part.kind.code)
+    .filter((part) => part.kind.behave ?? part.kind.late ?? part.kind.looks ?? part.kind.code)
     .map((part, actor): Actor => {
       const settings = settingsOf(part)
       const senses = part.kind.senses?.(settings) ?? {}
@@ -138,8 +140,8 @@ export function castOf(
         phasors,
         directs,
         followedLink,
-        slow: part.kind.slow === true,
         behave: part.kind.behave?.bind(part.kind),
+        late: part.kind.late,
         now: {
           volts,
           amps,

@@ -6,7 +6,7 @@ import { castOf } from './actors'
 import { buildNetwork, type Network } from './network'
 import { effectsDuring } from './during'
 import { resolveEffects, type Overrides, type Replacement } from './overrides'
-import { Settling, type Settlement } from './settling'
+import { Settling, type Settlement, type Wanted } from './settling'
 import type { Variation } from './variation'
 
 /** What a unit is asked to do, and under which facts. `standing` effects hold for everything solved here. */
@@ -43,7 +43,7 @@ export class Circuit {
   readonly healthy: Settled
   private readonly standing: Overrides
   private readonly settling: Settling
-  private slowHeldHealthy: readonly Effect[] | null = null
+  private tripsHeldHealthy: readonly Effect[] | null = null
   private readonly whole = new WeakMap<Settled, Variation>()
 
   constructor(
@@ -111,7 +111,7 @@ export class Circuit {
   }
 
   /** What every part wants of its own links in such a state: link → state, only where it differs. */
-  wantsIn(solution: Solved, states: readonly string[], overrides: Overrides): ReadonlyMap<number, string> {
+  wantsIn(solution: Solved, states: readonly string[], overrides: Overrides): ReadonlyMap<number, Wanted> {
     return this.settling.wantsIn(solution, states, overrides)
   }
 
@@ -127,7 +127,7 @@ export class Circuit {
 
   /**
    * States besides the settled one that the unit may be met in: what a part says of itself in it, with
-   * everything that acts slowly held where it was. Weights are what is left beside the settled state.
+   * every fuse, breaker and protector held where it was. Weights are what is left beside the settled state.
    */
   phases(settled: Settled): readonly MetPhase[] {
     const met: MetPhase[] = []
@@ -142,26 +142,30 @@ export class Circuit {
               branch: `${part.id}/${branch}`,
               state,
             })),
-            ...this.slowHeld(settled),
+            ...this.tripsHeld(settled),
           ],
         })
     return met
   }
 
   /**
-   * Everything that acts slowly, held as it stands in the healthy state: for a moment it has not acted yet.
+   * Every fuse, breaker and protector, held as it stands in the healthy state: for a moment none has opened
+   * yet.
    */
-  slowHeld(settled: Settled): readonly Effect[] {
-    if (settled !== this.healthy) return this.slowHeldUnder(settled)
-    this.slowHeldHealthy ??= this.slowHeldUnder(settled)
-    return this.slowHeldHealthy
+  tripsHeld(settled: Settled): readonly Effect[] {
+    if (settled !== this.healthy) return this.tripsHeldUnder(settled)
+    this.tripsHeldHealthy ??= this.tripsHeldUnder(settled)
+    return this.tripsHeldHealthy
   }
 
-  private slowHeldUnder({ overrides }: Settled): readonly Effect[] {
-    return this.network.links.flatMap(({ id, part, role }, link): readonly Effect[] =>
-      part?.kind.slow && (role === 'fuse' || role === 'contact') && !overrides.held.has(link)
-        ? [{ does: 'hold', branch: id, state: this.healthy.states[link] }]
-        : [],
+  private tripsHeldUnder({ overrides }: Settled): readonly Effect[] {
+    const { diagram, linkNumbers } = this.network
+    return [...diagram.parts.values()].flatMap(({ id, kind, settings }) =>
+      (kind.late?.opens(settings) ?? []).flatMap((name): readonly Effect[] => {
+        const branch = `${id}/${name}`
+        const link = linkNumbers.get(branch) ?? -1
+        return overrides.held.has(link) ? [] : [{ does: 'hold', branch, state: this.healthy.states[link] }]
+      }),
     )
   }
 

@@ -51,7 +51,14 @@ const refactorFrom = 24
 
 const noChanges: readonly Change[] = []
 
-/** What a slow actor would do, and when. */
+/** A state that a part wants of one of its links. */
+export interface Wanted {
+  readonly state: string
+  /** Seconds after which it is taken when all else is at rest; 0: at once. */
+  readonly after: number
+}
+
+/** What an actor would do late, and when. */
 interface Move {
   readonly actor: Actor
   readonly wants: Wants
@@ -193,18 +200,23 @@ export class Settling {
     }
   }
 
-  /** What every part wants of its own links in such a state: link → state, only where it differs. */
+  /** What every part wants of its own links in such a state, by link, only where it differs. */
   wantsIn(
     solution: { readonly ac: Variation; readonly dc: Variation },
     states: readonly string[],
     overrides: Overrides,
-  ): ReadonlyMap<number, string> {
-    const wanted = new Map<number, string>()
+  ): ReadonlyMap<number, Wanted> {
+    const wanted = new Map<number, Wanted>()
     for (const actor of this.feeling(solution, states, overrides)) {
-      const wants = actor.behave?.(actor.now) ?? {}
-      for (const [branch, link] of actor.own)
-        if (branch in wants && wants[branch] !== states[link] && !this.isHeld(link, overrides))
-          wanted.set(link, wants[branch])
+      const { behave, late, now, own } = actor
+      const note = (wants: Wants, after: () => number): void => {
+        for (const [branch, link] of own)
+          if (branch in wants && wants[branch] !== states[link] && !this.isHeld(link, overrides))
+            wanted.set(link, { state: wants[branch], after: after() })
+      }
+      if (late) note(late.wants(now), () => late.actsAfter(now))
+      // what is done at once goes before
+      if (behave) note(behave(now), () => 0)
     }
     return wanted
   }
@@ -313,8 +325,8 @@ export class Settling {
   }
 
   /**
-   * Lets the parts act on what the trial makes them feel: the slow ones when the quick ones rest, or never
-   * do.
+   * Lets the parts act on what the trial makes them feel: late when all that acts at once rests, or never
+   * does.
    */
   private act(
     base: Base | undefined,
@@ -336,29 +348,46 @@ export class Settling {
           if (overrides.settings.has(part.id)) stirred[actor] = 1
         })
     } else stirred.fill(1)
-    const quick = this.actOf(false, states, touched, overrides)
-    const slow = (!quick || hurried) && this.actOf(true, states, touched, overrides)
-    return quick || slow
+    const atOnce = this.actAtOnce(states, touched, overrides)
+    const late = (!atOnce || hurried) && this.actLate(states, touched, overrides)
+    return atOnce || late
   }
 
-  private actOf(slow: boolean, states: string[], touched: Set<number>, overrides: Overrides): boolean {
-    const { actors } = this.cast
-    const breakOf = this.breaksUnder(overrides)
+  private actAtOnce(states: string[], touched: Set<number>, overrides: Overrides): boolean {
     let changed = false
-    let soonest: Move | null = null
-    for (let k = 0; k < actors.length; k++) {
-      if (this.stirred[k] === 0) continue
-      const actor = actors[k]
-      if (!actor.behave || actor.slow !== slow) continue
-      fill(actor, this.felt, states, this.settingsOf(actor, overrides), breakOf)
-      const wants = actor.behave(actor.now)
-      if (!slow) changed = this.take(actor, wants, states, touched, overrides) || changed
-      else if (this.moves(actor, wants, states, overrides)) {
-        const after = actor.part.kind.actsAfter?.(actor.now) ?? 0
-        if (soonest === null || after < soonest.after) soonest = { actor, wants, after }
-      }
+    for (const actor of this.feelingAnew('behave', states, overrides)) {
+      const wants = actor.behave?.(actor.now) ?? {}
+      changed = this.take(actor, wants, states, touched, overrides) || changed
     }
-    return soonest ? this.take(soonest.actor, soonest.wants, states, touched, overrides) : changed
+    return changed
+  }
+
+  /** The soonest acts; the rest feel what is left. */
+  private actLate(states: string[], touched: Set<number>, overrides: Overrides): boolean {
+    let soonest: Move | null = null
+    for (const actor of this.feelingAnew('late', states, overrides)) {
+      if (!actor.late) continue
+      const wants = actor.late.wants(actor.now)
+      if (!this.moves(actor, wants, states, overrides)) continue
+      const after = actor.late.actsAfter(actor.now)
+      if (soonest === null || after < soonest.after) soonest = { actor, wants, after }
+    }
+    return soonest !== null && this.take(soonest.actor, soonest.wants, states, touched, overrides)
+  }
+
+  /** Those that may act so and feel anything new, in turn, their senses filled. */
+  private *feelingAnew(
+    how: 'behave' | 'late',
+    states: readonly string[],
+    overrides: Overrides,
+  ): Generator<Actor> {
+    const breakOf = this.breaksUnder(overrides)
+    for (let k = 0; k < this.cast.actors.length; k++) {
+      const actor = this.cast.actors[k]
+      if (this.stirred[k] === 0 || actor[how] === undefined) continue
+      fill(actor, this.felt, states, this.settingsOf(actor, overrides), breakOf)
+      yield actor
+    }
   }
 
   /** Whether an actor would change any of its links. */

@@ -7,16 +7,17 @@ import type { Situation } from './circuit'
 /** Off: every source of the unit switched off at its isolators, locked and proven dead. */
 export type Power = 'on' | 'off'
 
+/** What a hand leaves a contact in when it switches off: open, or a handle with its word for it. */
+const offStates = ['open', 'off'] as const
+
 /** What switching off at some isolators of a unit does. */
 export const switchedOff = (diagram: Diagram, isolators: readonly string[]): readonly Effect[] =>
   isolators.flatMap((id) => {
     const part = diagram.parts.get(id)
-    return part
-      ? part.kind
-          .branches(part.settings, {})
-          .filter((branch) => branch.role === 'contact' && 'open' in branch.states)
-          .map((branch): Effect => ({ does: 'hold', branch: `${id}/${branch.name}`, state: 'open' }))
-      : []
+    return (part?.kind.branches(part.settings, {}) ?? []).flatMap(({ name, role, states }): Effect[] => {
+      const state = offStates.find((off) => off in states)
+      return role === 'contact' && state ? [{ does: 'hold', branch: `${id}/${name}`, state }] : []
+    })
   })
 
 /**

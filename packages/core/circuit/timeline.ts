@@ -1,9 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import type { Effect } from '../parts/effect'
-import { openingSeconds } from '../physics/fuseTimes'
 import { Circuit, type Situation } from './circuit'
 import { effectsDuring } from './during'
-import { clampAmpsOf } from './meter'
 import type { Link } from './network'
 import { resolveEffects } from './overrides'
 
@@ -68,10 +66,10 @@ export function playTimeline(
     const solution = circuit.solveStates(states, overrides)
     const wanted = circuit.wantsIn(solution, states, overrides)
     for (const link of [...pending.keys()])
-      if (wanted.get(link) !== pending.get(link)?.to) pending.delete(link)
+      if (wanted.get(link)?.state !== pending.get(link)?.to) pending.delete(link)
     let moved = false
-    for (const [link, to] of wanted) {
-      const wait = waitOf(circuit, link, to, delays, clampAmpsOf(solution.ac, link))
+    for (const [link, { state: to, after }] of wanted) {
+      const wait = after > 0 ? after : (delays.get(`${circuit.network.links[link].id} ${to}`) ?? 0)
       if (wait <= 0 && atOnce < mostAtOnce) {
         change(link, to)
         moved = true
@@ -113,11 +111,4 @@ function delaysOf(circuit: Circuit): Delays {
     for (const { branch, to, seconds } of part.kind.delays?.(part.settings) ?? [])
       delays.set(`${part.id}/${branch} ${to}`, seconds)
   return delays
-}
-
-function waitOf(circuit: Circuit, link: number, to: string, delays: Delays, amps: number): number {
-  const { id, part } = circuit.network.links[link]
-  const device = part?.kind.overcurrent
-  if (part && device && to === 'open') return openingSeconds(device, amps / part.settings.number('amps'))
-  return delays.get(`${id} ${to}`) ?? 0
 }

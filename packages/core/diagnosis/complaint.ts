@@ -92,7 +92,7 @@ function showsAnywhere({ model, inCall }: Heard, { means, calls }: Complaint, h:
       return (
         faults.some(
           ({ class: sort, of }) =>
-            model.diagram.parts.get(of)?.kind.slow && (sort === 'blown' || sort === 'trip'),
+            model.diagram.parts.get(of)?.kind.overcurrent && (sort === 'blown' || sort === 'trip'),
         ) || calls.some((call) => inCall(call).tripsSomewhere(h))
       )
     default:

@@ -81,7 +81,7 @@ export class Moment {
   /** The number to predict with while nothing has tripped yet. */
   beforeTrips(h: number): number {
     const { circuit } = this.situation
-    return this.model.version(h, 'drawn', circuit.slowHeld(circuit.healthy))
+    return this.model.version(h, 'drawn', circuit.tripsHeld(circuit.healthy))
   }
 
   /**

@@ -54,7 +54,7 @@ export interface Trip {
 }
 
 /** A part that opens slowly, with its branches. */
-interface SlowPart {
+interface TrippingPart {
   readonly part: Part
   readonly links: readonly { readonly name: string; readonly link: number }[]
 }
@@ -80,7 +80,7 @@ export class SituationModel {
   private readonly symptoms: (boolean | undefined)[] = []
   private readonly knownPhases: (readonly MetPhase[] | undefined)[] = []
   private readonly knownTrips: (readonly Trip[] | undefined)[] = []
-  private slowParts: readonly SlowPart[] | null = null
+  private trippingParts: readonly TrippingPart[] | null = null
   private heating: readonly { readonly link: number; readonly amps: number }[] | null = null
   private readonly cycles = new WeakMap<Settled, readonly Settled[]>()
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
@@ -305,7 +305,7 @@ export class SituationModel {
     const { healthy } = circuit
     const { states } = this.settle(hypothesis)
     const own = new Set(hypotheses[hypothesis].of)
-    return this.slow()
+    return this.everyTripping()
       .filter(
         ({ part, links }) =>
           !own.has(part.id) &&
@@ -325,21 +325,21 @@ export class SituationModel {
       })
   }
 
-  private slow(): readonly SlowPart[] {
-    if (this.slowParts) return this.slowParts
+  private everyTripping(): readonly TrippingPart[] {
+    if (this.trippingParts) return this.trippingParts
     const { network } = this.circuit
-    this.slowParts = [...network.diagram.parts.values()]
-      .filter(({ kind }) => kind.slow)
+    this.trippingParts = [...network.diagram.parts.values()]
+      .filter(({ kind }) => kind.overcurrent)
       .map((part) => ({
         part,
         links: part.kind
           .branches(part.settings, {})
           .map(({ name }) => ({ name, link: network.linkNumbers.get(`${part.id}/${name}`) ?? -1 })),
       }))
-    return this.slowParts
+    return this.trippingParts
   }
 
-  private secondsToOpen(hypothesis: number, { part, links }: SlowPart): number {
+  private secondsToOpen(hypothesis: number, { part, links }: TrippingPart): number {
     const { overcurrent } = part.kind
     if (!overcurrent) return 0
     const before = this.beforeTrips(hypothesis)
@@ -353,7 +353,7 @@ export class SituationModel {
     return circuit.vary([
       ...done,
       ...this.effectsNow(hypotheses[hypothesis]),
-      ...circuit.slowHeld(circuit.healthy),
+      ...circuit.tripsHeld(circuit.healthy),
     ])
   }
 

@@ -29,6 +29,9 @@ const handleAt = (
   ],
 })
 
+const poleBranches = (s: Settings): readonly string[] =>
+  poleNumbers(s.number('poles')).map((pole) => `pole${pole}`)
+
 /** A circuit breaker, one to three poles that trip together; also the resettable one of a control circuit. */
 export const breaker: PartKind = {
   kind: 'breaker',
@@ -50,22 +53,19 @@ export const breaker: PartKind = {
     ),
     memory('handle', ['on', 'off', 'tripped'], 'on'),
   ],
-  slow: true,
   overcurrent: 'breaker',
-  actsAfter: (now) => openingSeconds('breaker', overcurrentMultiple(now)),
-  senses: (s) =>
-    overcurrentSenses(
-      'breaker',
-      poleNumbers(s.number('poles')).map((pole) => `pole${pole}`),
-      s.number('amps'),
-    ),
-  behave: (now) => {
-    const poles = poleNumbers(now.settings.number('poles')).map((pole) => `pole${pole}`)
-    const tripped = poles.some((pole) => overcurrentPosition('breaker', now, pole) === 'open')
-    return {
-      ...Object.fromEntries(poles.map((pole) => [pole, tripped ? 'open' : 'closed'])),
-      ...(tripped && now.is.handle === 'on' ? { handle: 'tripped' } : {}),
-    }
+  senses: (s) => overcurrentSenses('breaker', poleBranches(s), s.number('amps')),
+  late: {
+    opens: poleBranches,
+    wants: (now) => {
+      const poles = poleBranches(now.settings)
+      const tripped = poles.some((pole) => overcurrentPosition('breaker', now, pole) === 'open')
+      return {
+        ...Object.fromEntries(poles.map((pole) => [pole, tripped ? 'open' : 'closed'])),
+        ...(tripped && now.is.handle === 'on' ? { handle: 'tripped' } : {}),
+      }
+    },
+    actsAfter: (now) => openingSeconds('breaker', overcurrentMultiple(now)),
   },
   faults: (s) => [
     handleAt(s, 'off', 'breaker off', 2.5, {

@@ -1,6 +1,6 @@
 import { complex, impedanceFor, polar } from '../electric/complex'
 import { alternatingSource, impedance, opened, resistance } from '../electric/law'
-import { fixed } from './contact'
+import { fixed, memory } from './contact'
 import { opens, sticks } from './fault'
 import { toFrame } from './frame'
 import type { Branch, PartKind, Wants } from './kind'
@@ -9,6 +9,11 @@ const calledAboveVolts = 14
 /** Share of nominal volts that each leg must have for the drive to work. */
 const fedShare = 0.7
 const legs = [0, -120, 120] as const
+const outputs = ['output1', 'output2', 'output3'] as const
+/** Times its rated amps that it gives for a moment; above, it locks itself out. */
+const overcurrentShare = 2
+/** Seconds that it bears them. */
+const bearsSeconds = 0.1
 
 /**
  * A variable-frequency drive: line at `L1`–`L3`, motor at `T1`–`T3`, a 24 V run call at `RUN`–`C`. Its output
@@ -58,10 +63,13 @@ export const drive: PartKind = {
     toFrame('~bus'),
     fixed('reference', '~inverter', 'EARTH', 'conductor', resistance(1e6)),
     fixed('run', 'RUN', 'C', 'load', impedance(complex(1500), 1500)),
+    memory('fault', ['none', 'overcurrent'], 'none'),
   ],
   senses: (s) => ({
     volts: ['input1', 'input2', 'input3', 'run'],
+    amps: outputs,
     steps: {
+      ...Object.fromEntries(outputs.map((output) => [output, [overcurrentShare * s.number('amps')]])),
       ...Object.fromEntries(
         ['input1', 'input2', 'input3'].map((input) => [
           input,
@@ -76,7 +84,7 @@ export const drive: PartKind = {
     const fed = [now.volts.input1, now.volts.input2, now.volts.input3].every(
       (volts) => volts.size > fedShare * nominal,
     )
-    const on = fed && now.volts.run.size > calledAboveVolts
+    const on = fed && now.volts.run.size > calledAboveVolts && now.is.fault === 'none'
     return {
       input1: on ? 'working' : 'idle',
       input2: on ? 'working' : 'idle',
@@ -86,8 +94,16 @@ export const drive: PartKind = {
       output3: on ? 'on' : 'off',
     }
   },
+  late: {
+    opens: () => [],
+    wants: ({ amps, settings }): Wants =>
+      outputs.some((output) => amps[output].size > overcurrentShare * settings.number('amps'))
+        ? { fault: 'overcurrent' }
+        : {},
+    actsAfter: () => bearsSeconds,
+  },
   faults: () => [
-    sticks('locked-out', ['output1', 'output2', 'output3'], 'off', 'drive locked out on a fault', 3, {
+    sticks('locked-out', [...outputs], 'off', 'drive locked out on a fault', 3, {
       class: 'trip',
       cause: 'its display names the fault: overcurrent, ground, undervoltage, heat',
       clears: ['reset'],

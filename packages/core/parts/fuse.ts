@@ -14,6 +14,9 @@ import type { Settings } from './settings'
  */
 const burstsAtShare = 3
 
+const fuseBranches = (s: Settings): readonly string[] =>
+  poleNumbers(s.number('poles')).map((pole) => `fuse${pole}`)
+
 /** Fuses, one to three in a block; a control fuse has one. `amps` is the rating. */
 export const fuse: PartKind = {
   kind: 'fuse',
@@ -41,25 +44,22 @@ export const fuse: PartKind = {
     })),
     memory('link', ['whole', 'sagged', 'burst'], 'whole'),
   ],
-  slow: true,
   overcurrent: 'fuse',
-  actsAfter: (now) => openingSeconds('fuse', overcurrentMultiple(now)),
-  senses: (s) =>
-    overcurrentSenses(
-      'fuse',
-      poleNumbers(s.number('poles')).map((pole) => `fuse${pole}`),
-      s.number('amps'),
-    ),
-  behave: (now) => {
-    const poles = poleNumbers(now.settings.number('poles')).map((pole) => `fuse${pole}`)
-    const most = Math.max(...poles.map((pole) => now.amps[pole].size)) / now.settings.number('amps')
-    const opens = poles.some(
-      (pole) => now.is[pole] === 'closed' && overcurrentPosition('fuse', now, pole) === 'open',
-    )
-    return {
-      ...Object.fromEntries(poles.map((pole) => [pole, overcurrentPosition('fuse', now, pole)])),
-      ...(opens ? { link: most >= burstsAtShare ? 'burst' : 'sagged' } : {}),
-    }
+  senses: (s) => overcurrentSenses('fuse', fuseBranches(s), s.number('amps')),
+  late: {
+    opens: fuseBranches,
+    wants: (now) => {
+      const poles = fuseBranches(now.settings)
+      const most = overcurrentMultiple(now)
+      const opens = poles.some(
+        (pole) => now.is[pole] === 'closed' && overcurrentPosition('fuse', now, pole) === 'open',
+      )
+      return {
+        ...Object.fromEntries(poles.map((pole) => [pole, overcurrentPosition('fuse', now, pole)])),
+        ...(opens ? { link: most >= burstsAtShare ? 'burst' : 'sagged' } : {}),
+      }
+    },
+    actsAfter: (now) => openingSeconds('fuse', overcurrentMultiple(now)),
   },
   faults: (s) =>
     poleNumbers(s.number('poles')).flatMap((pole) => [

@@ -198,6 +198,18 @@ export interface Drawn {
 /** How a person may join across the part's contact for a test. */
 export type TestBridge = 'momentary' | 'with-airflow-proven' | 'watching-pressure' | 'never'
 
+/** What a part does when all is at rest. */
+export interface Late {
+  /** The branches that it opens. */
+  opens(settings: Settings): readonly string[]
+  wants(now: Now): Wants
+  /**
+   * Seconds that it takes for it, by what it feels: of several parts the soonest acts, and the rest feel what
+   * is left.
+   */
+  actsAfter(now: Now): number
+}
+
 /**
  * A kind of part: its terminals in the trade's letters, the branches between them and their laws, how its
  * state follows from what it feels, and what goes wrong with it. Pure data and pure functions.
@@ -216,19 +228,16 @@ export interface PartKind {
   branches(settings: Settings, conditions: Conditions): readonly Branch[]
   senses?(settings: Settings): Senses
   behave?(now: Now): Wants
-  /** Acts only when all else is at rest: a fuse does not open on a start. */
-  readonly slow?: true
+  /** What it does only when all else is at rest: a fuse does not open on a start. */
+  readonly late?: Late
   /** How many times its holding current its coil draws until the armature is in. */
   readonly inrushTimes?: number
   /** It opens on too much current, and as what. */
   readonly overcurrent?: 'fuse' | 'breaker'
-  /**
-   * Seconds that a slow part takes to act on what it feels: of several the soonest acts, and the rest feel
-   * what is left.
-   */
-  actsAfter?(now: Now): number
   delays?(settings: Settings): readonly Delay[]
   faults(settings: Settings): readonly PartFault[]
+  /** The terminal that its windings share: with the lead off there, each reads by itself. */
+  readonly commonTerminal?: string
   /** Pairs of terminals worth a meter, beside across its branches. */
   pairs?(settings: Settings): readonly (readonly [string, string])[]
   /** What a look at it can tell: words of observation that hold now. */

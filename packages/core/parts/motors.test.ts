@@ -2,7 +2,8 @@ import { Circuit, type Settled } from '../circuit/circuit'
 import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import { faultsOf } from '../diagram/faults'
-import { builtInUnit } from '../units/index'
+import { withOhms } from '../diagnosis/resistance'
+import { builtInUnit, builtInUnitIds } from '../units/index'
 
 const unit = builtInUnit('package-proving')
 const circuitIn = (call: string): Circuit => new Circuit(unit, situationOf(unit, call))
@@ -84,4 +85,47 @@ test('with two legs exchanged a compressor runs backwards: loud, at a part of it
   const settled = circuit.vary(effectsOf('SV:reversed'))
   for (const amps of ampsOf(settled, compressor)) expect(amps).toBeCloseTo(0.6 * 13, 0)
   expect(circuit.looks(settled).get('C1')).toEqual(['noisy', 'turning'])
+})
+
+test('a winding shorted dead opens what feeds it, before any inner protector, and its motor never turns', () => {
+  for (const id of builtInUnitIds) {
+    const each = builtInUnit(id)
+    const shorted = faultsOf(each).filter(
+      (fault) =>
+        fault.class === 'short' && each.parts.get(fault.of)?.kind.symbol === 'motor' && fault.of !== 'DA',
+    )
+    for (const fault of shorted)
+      for (const { id: call } of each.calls) {
+        const circuit = new Circuit(each, situationOf(each, call))
+        const healthy = circuit.looks(circuit.healthy).get(fault.of) ?? []
+        if (!healthy.includes('turning')) continue
+        const settled = circuit.vary(withOhms(fault, 'least').effects)
+        expect([id, fault.id, call, circuit.looks(settled).get(fault.of)]).not.toContainEqual(['turning'])
+        // a fuse or a breaker, or a drive that locks itself out
+        const opened = circuit.network.links.filter(
+          ({ part }, link) =>
+            (part?.kind.overcurrent ?? part?.kind.storedSeconds) !== undefined &&
+            ['open', 'off'].includes(settled.states[link]) &&
+            settled.states[link] !== circuit.healthy.states[link],
+        )
+        expect([id, fault.id, call, opened.length > 0]).toEqual([id, fault.id, call, true])
+      }
+  }
+})
+
+test('a winding shorted in part draws too little for the breaker: the inner protector opens', () => {
+  const split = builtInUnit('split-heat-pump')
+  const circuit = new Circuit(split, situationOf(split, 'cool1'))
+  const fault = faultsOf(split).find(({ id }) => id === 'FM:main-shorted')
+  const settled = circuit.vary(fault ? withOhms(fault, 'most').effects : [])
+  const stateOf = (branch: string) => settled.states[circuit.network.linkNumbers.get(branch) ?? -1]
+  expect(stateOf('FM/protector')).toBe('open')
+  expect(stateOf('BRO/handle')).toBe('on')
+  expect(stateOf('C1/rotor')).toBe('turning')
+})
+
+test('a breaker that was switched off by hand has not tripped', () => {
+  const pump = builtInUnit('package-heat-pump')
+  const isolated = new Circuit(pump, situationOf(pump, 'cool1', 'off'))
+  expect(isolated.looks(isolated.healthy).get('BR1')).toEqual(['off'])
 })

@@ -4,6 +4,7 @@ import { impedance, opened, resistance } from '../electric/law'
 import { shorts, grounds, opens } from './fault'
 import { windingsFirst } from './energising'
 import { toFrame } from './frame'
+import { protectorSeconds } from './innerProtector'
 import type { Branch, Now, PartKind, Phase, Wants } from './kind'
 import { rotorBranches, rotorLooks, seized } from './rotor'
 
@@ -28,6 +29,9 @@ const runShare = 0.5
 const mainWindingShare = 0.1
 const startWindingShare = 0.02
 
+/** Times its locked-rotor amps from which its main winding must be shorted. */
+const shortedFrom = 1.5
+
 /** Contacts of a protector, ohms: little beside any winding. */
 const protectorOhms = 0.005
 
@@ -37,23 +41,32 @@ const deadShare = 0.03
 /** At its leads: within, nothing is on the windings while the protector is open. */
 const voltsOn = (now: Now): number => now.volts['C-R'].size
 
-const mainDraws = (now: Now): boolean => now.amps.main.size > mainWindingShare * now.settings.number('amps')
+const drawsAmps = (now: Now): boolean => now.amps.main.size > mainWindingShare * now.settings.number('amps')
 
-const act = (now: Now): Wants => {
-  const nominal = now.settings.number('volts')
-  const volts = voltsOn(now)
-  if (volts < deadShare * nominal) return { rotor: 'still' }
+/** Amps of its main winding against those at a stand. */
+const timesLocked =
+  (lockedShare: number) =>
+  ({ amps, settings }: Now): number =>
+    amps.main.size / (lockedShare * mainShare * settings.number('amps'))
+
+/** Seized, with its start winding dead or its main one shorted, it hums and cannot come up. */
+const comesUp = (now: Now, multiple: number): boolean =>
+  now.is.bearings !== 'seized' &&
+  voltsOn(now) > (now.is.rotor === 'turning' ? runShare : startShare) * now.settings.number('volts') &&
+  now.amps.start.size > startWindingShare * now.settings.number('amps') &&
+  multiple < shortedFrom
+
+const act = (now: Now, multiple: number): Wants => {
+  if (voltsOn(now) < deadShare * now.settings.number('volts')) return { rotor: 'still' }
   // with its main winding open it draws next to nothing; so it does with its protector open, which stays so
-  if (!mainDraws(now)) return { rotor: 'still', main: 'stalled' }
-  // seized, or with its start winding dead, it hums and cannot come up
-  const turns =
-    now.is.bearings !== 'seized' &&
-    volts > (now.is.rotor === 'turning' ? runShare : startShare) * nominal &&
-    now.amps.start.size > startWindingShare * now.settings.number('amps')
-  if (turns) return { rotor: 'turning', main: 'running' }
-  // a stalled motor opens on its inner protector before anything upstream does
-  return { rotor: 'still', main: 'stalled', protector: 'open' }
+  return drawsAmps(now) && comesUp(now, multiple)
+    ? { rotor: 'turning', main: 'running' }
+    : { rotor: 'still', main: 'stalled' }
 }
+
+/** What stands and draws opens on its inner protector in the end. */
+const protect = (now: Now, multiple: number): Wants =>
+  drawsAmps(now) && !comesUp(now, multiple) ? { protector: 'open' } : {}
 
 /**
  * On full volts, seized or with its start winding dead, it hums at locked-rotor amps until its protector opens, cools, and hums again:
@@ -145,11 +158,16 @@ export const singlePhaseMotor = (
     amps: ['main', 'start'],
     steps: {
       'C-R': [deadShare, runShare, startShare].map((share) => share * s.number('volts')),
-      main: [mainWindingShare * s.number('amps')],
+      main: [mainWindingShare * s.number('amps'), shortedFrom * lockedShare * mainShare * s.number('amps')],
       start: [startWindingShare * s.number('amps')],
     },
   }),
-  behave: act,
+  behave: (now) => act(now, timesLocked(lockedShare)(now)),
+  late: {
+    opens: () => ['protector'],
+    wants: (now) => protect(now, timesLocked(lockedShare)(now)),
+    actsAfter: (now) => protectorSeconds(timesLocked(lockedShare)(now)),
+  },
   phases: cannotStart,
   faults: () => [
     opens('main', `${words} run winding open`, 1.2, { prove: 'ohms winding by winding, leads off' }),
@@ -167,10 +185,11 @@ export const singlePhaseMotor = (
       effects: [{ does: 'open', branch: 'protector' }],
     },
   ],
+  commonTerminal: 'C',
   pairs: () => [
     ['C', 'R'],
     ['C', 'S'],
     ['R', 'S'],
   ],
-  looks: (now) => rotorLooks(now.is.rotor, mainDraws(now)),
+  looks: (now) => rotorLooks(now.is.rotor, drawsAmps(now)),
 })

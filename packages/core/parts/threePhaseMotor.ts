@@ -72,6 +72,13 @@ const deadShare = 0.03
 const drawsAmps = ({ amps, settings }: Now, winding: string): boolean =>
   amps[winding].size > drawnShare * settings.number('amps')
 
+/** Times its plate amps from which a winding must be shorted, by whether it turns: then it hums and stands. */
+const shortedFrom = { turning: 5, still: 1.5 * lockedShare } as const
+const isShorted = ({ amps, settings, is }: Now): boolean => {
+  const most = shortedFrom[is.rotor === 'still' ? 'still' : 'turning'] * settings.number('amps')
+  return windings.some((winding) => amps[winding].size > most)
+}
+
 const allWindings = (state: string): Wants => Object.fromEntries(windings.map((winding) => [winding, state]))
 
 /** Which way the field of its three legs turns; null: two legs alone, or next to nothing. */
@@ -93,6 +100,7 @@ const act = (now: Now): Wants => {
   const draws = windings.some((winding) => drawsAmps(now, winding))
   const turns =
     draws &&
+    !isShorted(now) &&
     (now.is.rotor === 'still'
       ? Math.min(a.size, b.size, c.size) > startShare * nominal
       : most > runShare * nominal)
@@ -100,6 +108,9 @@ const act = (now: Now): Wants => {
   const rotor = fieldTurns(now) ?? (now.is.rotor === 'backwards' ? 'backwards' : 'turning')
   return { rotor, ...allWindings(rotor === 'turning' ? 'running' : 'backwards') }
 }
+
+/** Shares of its plate amps between which nothing changes for it. */
+const ampsFelt = [drawnShare, againstShare, shortedFrom.turning, shortedFrom.still] as const
 
 /** A leg that carries less than this share of the others' current is lost. */
 const lostLegShare = 0.1
@@ -115,6 +126,7 @@ const cannotStart = (now: Now): readonly Phase[] => {
     return now.volts['T1-T2'].size > startShare * settings.number('volts')
       ? [{ states: standing('stalled'), weight: 0.35 }]
       : []
+  if (isShorted(now)) return [{ states: standing('off'), weight: 0.4 }]
   const currents = windings.map((winding) => amps[winding].size)
   const most = Math.max(...currents)
   const hasLegs = Math.min(...currents) > lostLegShare * most || most < drawnShare * settings.number('amps')
@@ -217,9 +229,7 @@ export const threePhaseMotor = (
             [deadShare, runShare, startShare].map((share) => share * s.number('volts')),
           ] as const,
       ),
-      ...windings.map(
-        (winding) => [winding, [drawnShare, againstShare].map((share) => share * s.number('amps'))] as const,
-      ),
+      ...windings.map((winding) => [winding, ampsFelt.map((share) => share * s.number('amps'))] as const),
     ]),
   }),
   behave: act,

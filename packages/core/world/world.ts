@@ -146,7 +146,7 @@ export class World {
     const circuit = this.circuit(call, 'on', [], done)
     const settled = circuit.vary([...this.effects(done), ...this.held()])
     for (const { id, kind, settings } of this.diagram.parts.values()) {
-      if (!kind.slow || this.faults.some(({ of }) => of === id)) continue
+      if (!kind.overcurrent || this.faults.some(({ of }) => of === id)) continue
       const branches = kind.branches(settings, {}).map(({ name }) => `${id}/${name}`)
       const stateOf = (branch: string, states: readonly string[]): string =>
         states[circuit.network.linkNumbers.get(branch) ?? -1]
