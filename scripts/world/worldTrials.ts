@@ -115,7 +115,8 @@ export function worldTrials({
       if (firstAct === null && count > 0 && lead.probability >= actsFrom)
         firstAct = lead.class === classes[truth]
       const step = diagnosis.next.find(canBeDone)
-      if (!step || count >= mostSteps || (count > 0 && lead.probability >= sure))
+      const isVerdict = count > 0 && lead.probability >= sure && !(step && readsOnceMore(step))
+      if (!step || count >= mostSteps || isVerdict)
         return {
           steps: count,
           right: lead.class === classes[truth],
@@ -179,6 +180,9 @@ function canBeDone(step: Step): boolean {
   const deed = deedOf(step)
   return deed === null || deed.verb === 'start' || undone[deed.verb] !== undefined
 }
+
+/** Whether the verdict hangs on a reading that is asked for once more. */
+const readsOnceMore = (step: Step): boolean => step.do === 'measure' && step.again === 'decides'
 
 /** What is said of a unit in which something does not run that should, or runs that should not. */
 const drawnComplaints: ReadonlySet<string> = new Set([

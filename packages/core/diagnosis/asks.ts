@@ -3,7 +3,7 @@ import { callWords, partWords, zoneWords, type Diagram } from '../diagram/diagra
 import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
-import type { ConditionStep, Deed, LookStep, Outcome, ReadingStep, Step, WaitStep } from './steps'
+import type { Again, ConditionStep, Deed, LookStep, Outcome, ReadingStep, Step, WaitStep } from './steps'
 import { conditionNamed, spanWords, type ConditionSpan } from '../visit/conditionWords'
 import { seenWords } from '../parts/lookVocabulary'
 import { meterWords, oddsWords } from './words'
@@ -81,8 +81,12 @@ export function askOf(diagnosis: Diagnosis, step: Step): Ask {
   }
 }
 
-const readAgain =
-  'Once more, leads and function checked: most of what is likely does not explain what was read here.'
+const readAgain: Readonly<Record<Again, string>> = {
+  doubted:
+    'Once more, leads and function checked: most of what is likely does not explain what was read here.',
+  decides:
+    'Once more, leads pressed on clean metal: the verdict hangs on this reading alone, and a lead that does not touch reads the same.',
+}
 
 function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
   const { diagram } = diagnosis.model
@@ -97,7 +101,7 @@ function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
   )
   return {
     ...facts,
-    reason: step.again ? readAgain : facts.reason,
+    reason: step.again ? readAgain[step.again] : facts.reason,
     do: 'measure',
     meter: step.meter,
     meterWords: meterWords[step.meter],

@@ -145,13 +145,10 @@ function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Pro
 
 /** Windings of a motor with its common lead off: with it on, all that hangs on the same wires reads along. */
 function windingProposals(diagram: Diagram, { id, kind, settings }: Part): readonly Proposal[] {
-  // what only passes the motion on, a belt, has no windings
-  const pairs = kind.symbol === 'motor' ? (kind.pairs?.(settings) ?? []) : []
-  if (pairs.length === 0) return []
-  const [common] = kind.terminals(settings)
-  const leads = [...diagram.wires.values()].filter(({ from, to }) =>
-    [from, to].includes(`${id}.${common.name}`),
-  )
+  if (kind.commonTerminal === undefined) return []
+  const common = `${id}.${kind.commonTerminal}`
+  const pairs = kind.pairs?.(settings) ?? []
+  const leads = [...diagram.wires.values()].filter(({ from, to }) => [from, to].includes(common))
   const readings = pairs.map(([from, to]): Candidate => ({
     meter: 'ohms',
     from: `${id}.${from}`,
@@ -160,13 +157,19 @@ function windingProposals(diagram: Diagram, { id, kind, settings }: Part): reado
   return leads.length === 1 ? [{ verb: 'lift', of: leads[0].id, to: '', power: 'off', readings }] : []
 }
 
-const shortReadings = (diagram: Diagram): readonly Candidate[] =>
-  [...diagram.points.values()]
+/** What touches common, the metal or the hot side at the board, with a section or a lead away. */
+function shortReadings(diagram: Diagram): readonly Candidate[] {
+  const toCommonAndMetal = [...diagram.points.values()]
     .filter(({ id, part }) => part === partOfPoint(diagram.common) && id !== diagram.common)
     .flatMap(({ id }): readonly Candidate[] => [
       { meter: 'ohms', from: id, to: diagram.common },
       { meter: 'ohms', from: id, to: 'EARTH' },
     ])
+  const hot = boardHot(diagram)
+  if (hot === null) return toCommonAndMetal
+  const toHot = callTerminals(diagram).map((to): Candidate => ({ meter: 'ohms', from: hot, to }))
+  return [...toCommonAndMetal, ...toHot]
+}
 
 const plugProposals = (diagram: Diagram, part: Part): readonly Proposal[] =>
   part.kind.separable

@@ -74,19 +74,26 @@ function isHeldOff({ findings, model, belief, which }: Search): boolean {
     )
   )
     return true
-  if (!parts.some(({ kind }) => kind.slow)) return false
+  if (!parts.some(({ kind }) => kind.overcurrent)) return false
   const shorts = which
     .filter((h) => model.hypotheses[h].faults.some(isShort))
     .reduce((sum, h) => sum + belief.probability[h], 0)
   return shorts >= heldOffFrom
 }
 
-/** Whether a drop is asked for where the full supply might stand: volts first. */
-function mayStandOpen({ belief, which }: Search, step: Step): boolean {
-  if (step.do !== 'measure' || step.meter !== 'millivolts') return false
-  const open = which.filter((h) => step.predicted[h] > openMillivolts.from)
-  return open.reduce((sum, h) => sum + belief.probability[h], 0) > openMillivolts.probability
+/** Belief in a drop of so many millivolts, by a step that reads one; 0 of any other step. */
+function beliefInDrop(
+  { belief, which }: Search,
+  step: Step,
+  isSuch: (millivolts: number) => boolean,
+): number {
+  if (step.do !== 'measure' || step.meter !== 'millivolts') return 0
+  return which.reduce((sum, h) => (isSuch(step.predicted[h]) ? sum + belief.probability[h] : sum), 0)
 }
+
+/** Whether a drop is asked for where the full supply might stand: volts first. */
+const mayStandOpen = (search: Search, step: Step): boolean =>
+  beliefInDrop(search, step, (millivolts) => millivolts > openMillivolts.from) > openMillivolts.probability
 
 /**
  * A drop of fewer millivolts is none, and asked for only where more is expected by half of what is
@@ -95,11 +102,9 @@ function mayStandOpen({ belief, which }: Search, step: Step): boolean {
 const idleMillivolts = { below: 1, probability: 0.5 } as const
 
 /** Whether a drop is asked for along a path that most likely carries nothing: volts tell that. */
-function isIdle({ belief, which }: Search, step: Step): boolean {
-  if (step.do !== 'measure' || step.meter !== 'millivolts') return false
-  const idle = which.filter((h) => Math.abs(step.predicted[h]) < idleMillivolts.below)
-  return idle.reduce((sum, h) => sum + belief.probability[h], 0) > idleMillivolts.probability
-}
+const isIdle = (search: Search, step: Step): boolean =>
+  beliefInDrop(search, step, (millivolts) => Math.abs(millivolts) < idleMillivolts.below) >
+  idleMillivolts.probability
 
 /** Leaves out what is read inside the building's panel while another place tells nearly the same. */
 function withoutPanel({ model }: Search, steps: readonly Step[]): readonly Step[] {

@@ -357,3 +357,42 @@ test('no drop in millivolts is asked for along a path that most likely carries n
   const drops = [...steps, ...next].filter((step) => step.do === 'measure' && step.meter === 'millivolts')
   expect(drops).toEqual([])
 })
+
+test('a call that stays live is told from a board that joins it: lead off, ohms from hot to the call', () => {
+  const diagram = builtInUnit('air-handler-drive-running')
+  const volts = (from: string, value: number): EntryBody => ({
+    kind: 'reading',
+    meter: 'volts',
+    from,
+    to: 'TB.C',
+    value,
+  })
+  const stays: readonly EntryBody[] = [
+    volts('OL.2', 26),
+    { kind: 'observation', what: 'shut', of: 'CV' },
+    { kind: 'observation', what: 'turning', of: 'IFM' },
+    { kind: 'reading', meter: 'amps', from: 'XF.S1', to: 'FU.L1', value: 0.4 },
+    volts('TB.W1', 26),
+    { kind: 'call', call: 'off' },
+    volts('TB.W1', 26.4),
+  ]
+  const { steps } = diagnose(diagram, { complaint: 'no-air', entries: stays })
+  const lifted = steps.find(
+    (step) => step.do === 'measure' && step.deed?.verb === 'lift' && step.to === 'TB.W1',
+  )
+  expect(lifted).toMatchObject({ meter: 'ohms', from: 'TB.R', power: 'off' })
+  const leads = (value: number | null): string => {
+    const { ranked, model } = diagnose(diagram, {
+      complaint: 'no-air',
+      entries: [
+        ...stays,
+        { kind: 'power', is: 'isolated' },
+        { kind: 'action', do: 'lift', of: 'TS.W1-TB.W1' },
+        { kind: 'reading', meter: 'ohms', from: 'TB.R', to: 'TB.W1', value },
+      ],
+    })
+    return model.hypotheses[ranked[0]].id
+  }
+  expect(leads(0.2)).toBe('TB:R-joined-W1')
+  expect(leads(null)).toBe('TS:relayW1-stuck')
+})

@@ -62,7 +62,14 @@ export function stepsInOrder(
   const all = [...steps, ...asked, ...(wants('wait') ? waits(search) : [])].filter((step) =>
     wants(sortOf(step)),
   )
-  return surroundingsFirst(search, inOrderOf(school, search, mannerly(search, all)))
+  return surroundingsFirst(search, decidingFirst(now, inOrderOf(school, search, mannerly(search, all))))
+}
+
+/** A reading that the verdict hangs on is taken once more before anything else, unless power has changed. */
+function decidingFirst({ power }: Standing, steps: readonly Step[]): readonly Step[] {
+  const decides = (step: Step): boolean =>
+    step.do === 'measure' && step.again === 'decides' && step.power === power
+  return [...steps.filter(decides), ...steps.filter((step) => !decides(step))]
 }
 
 /**

@@ -4,6 +4,7 @@ import { actAfter } from '../visit/actions'
 import { costOf, type Candidate, type CostRules } from './candidates'
 import type { Findings } from '../visit/evidence'
 import { isDoubted } from './doubt'
+import { isHinge } from './hinge'
 import { readingOf } from './grouping'
 import { blunderChance } from './likelihood'
 import {
@@ -22,7 +23,7 @@ import { repeats, type Told } from './repeats'
 import { goesByStops, type School } from './schools'
 import type { Predictions, SituationModel } from './situationModel'
 import type { Standing } from '../visit/standing'
-import type { Deed, LookStep, Outcome, ReadingStep } from './steps'
+import type { Again, Deed, LookStep, Outcome, ReadingStep } from './steps'
 import type { Belief } from './suspects'
 
 /** What the search knows when it looks for the next step. */
@@ -152,20 +153,22 @@ function asStanding(
 }
 
 /**
- * Readings taken in a standing, and whether what was read is doubted; one that was taken twice is not asked
- * for again.
+ * Readings taken in a standing, and why each is worth taking once more; null for most, and for one that was
+ * taken twice.
  */
-function takenIn(
-  { model, findings, belief }: Search,
-  met: Standing,
-): ReadonlyMap<string, 'sure' | 'doubted'> {
-  const taken = new Map<string, 'sure' | 'doubted'>()
-  findings.evidence.forEach((piece, e) => {
+function takenIn(search: Search, met: Standing): ReadonlyMap<string, Again | null> {
+  const taken = new Map<string, Again | null>()
+  search.findings.evidence.forEach((piece, e) => {
     if (piece.kind !== 'reading' || !sameSituation(piece.standing, met)) return
     const pair = pairKey(piece.meter, piece.from, piece.to)
-    taken.set(pair, !taken.has(pair) && isDoubted(model, findings, belief, e) ? 'doubted' : 'sure')
+    taken.set(pair, taken.has(pair) ? null : whyAgain(search, e))
   })
   return taken
+}
+
+function whyAgain({ model, findings, belief }: Search, e: number): Again | null {
+  if (isDoubted(model, findings, belief, e)) return 'doubted'
+  return isHinge(findings, belief, e) ? 'decides' : null
 }
 
 interface ToldIn extends Told {
@@ -210,15 +213,15 @@ export function readingSteps(
   const asked = coarse ? model.everySingle : [0, ...which]
   const met = withDeed(model.diagram, standing, deed)
   const taken = takenIn(search, met)
-  const takenAt = ({ meter, from, to }: Candidate): 'sure' | 'doubted' | undefined =>
+  const againAt = ({ meter, from, to }: Candidate): Again | null | undefined =>
     taken.get(pairKey(meter, from, to))
   const told = toldSoFar(search).filter((earlier) => sameUnit(earlier.standing, met))
   return candidates
-    .filter((candidate) => takenAt(candidate) !== 'sure' && !outOfReach(search, candidate.from, candidate.to))
+    .filter((candidate) => againAt(candidate) !== null && !outOfReach(search, candidate.from, candidate.to))
     .map((candidate) => ({ candidate, predicted: predictedAs(situation, candidate, asked, stands) }))
     .filter(
       ({ candidate, predicted }) =>
-        takenAt(candidate) === 'doubted' ||
+        againAt(candidate) !== undefined ||
         goesByStops(search.school) ||
         !repeats(told, { meter: candidate.meter, predicted }, belief, which),
     )
@@ -230,7 +233,7 @@ export function readingSteps(
         call: standing.call,
         power: standing.power,
         deed,
-        again: takenAt(candidate) === 'doubted',
+        again: againAt(candidate) ?? null,
         predicted,
         // only the few that are chosen are ever asked for theirs
         get outcomes() {

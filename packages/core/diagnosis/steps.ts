@@ -34,14 +34,17 @@ export interface Deed {
   readonly to: string
 }
 
+/** Why a reading is taken once more: most suspects take it for a blunder, or the verdict hangs on it alone. */
+export type Again = 'doubted' | 'decides'
+
 /** A reading to take. */
 export interface ReadingStep extends Candidate, StepFacts {
   readonly do: 'measure'
   /** What a healthy unit reads. */
   readonly healthy: number | null
   readonly deed: Deed | null
-  /** It was taken here already, and is doubted. */
-  readonly again: boolean
+  /** It was taken here already, and why it is taken once more; null where it was not. */
+  readonly again: Again | null
   /** What it reads by hypothesis number, of those that steer the choice; NaN out of range. */
   readonly predicted: Predictions
 }

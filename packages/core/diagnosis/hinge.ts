@@ -1,0 +1,38 @@
+import type { Evidence, Findings } from '../visit/evidence'
+import { tolerances } from './likelihood'
+import { likely } from './outcomes'
+import type { Belief } from './suspects'
+
+/** So few suspects with so much of what is believed are a verdict. */
+const verdict = { most: 4, share: 0.9 } as const
+/** A verdict hangs on a reading without which its suspects had less than this. */
+const hangsBelow = 0.5
+
+/**
+ * Whether a verdict hangs on this one reading of nothing, which a lead that did not touch would have shown
+ * just as well. `e` is its place among the evidence.
+ */
+export function isHinge({ evidence }: Findings, belief: Belief, e: number): boolean {
+  if (!readsNothing(evidence[e])) return false
+  const leading = leadingFew(belief)
+  if (leading === null) return false
+  const without = belief.probability.map((p, h) => (p > 0 ? p * Math.exp(-belief.weight[e][h]) : 0))
+  return shareOf(leading, without) < hangsBelow * without.reduce((a, b) => a + b, 0)
+}
+
+function readsNothing(piece: Evidence): boolean {
+  if (piece.kind !== 'reading') return false
+  const { meter, value } = piece
+  if (meter === 'ohms' || value === null) return value === null
+  return Math.abs(value) < tolerances[meter].floor
+}
+
+/** The few that are a verdict together; null while there is none. */
+function leadingFew(belief: Belief): readonly number[] | null {
+  const few = likely(belief).slice(0, verdict.most)
+  const upTo = few.findIndex((_, k) => shareOf(few.slice(0, k + 1), belief.probability) >= verdict.share)
+  return upTo < 0 ? null : few.slice(0, upTo + 1)
+}
+
+const shareOf = (some: readonly number[], shares: Float64Array): number =>
+  some.reduce((sum, h) => sum + shares[h], 0)
