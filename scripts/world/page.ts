@@ -59,7 +59,8 @@ Written by \`npm run world\` (seed ${seed}) on ${machine}. Faults are drawn by t
 loads, resistances and readings are unlike what the diagnosis has of them, and nothing of that is told to it
 (\`packages/core/world\`); a fault for which nothing fails in any call is drawn anew: nobody would have called. A search
 follows its proposals, lifts leads, pulls plugs, joins for a moment and begins calls anew where they say so,
-until a class has 0.98 or nothing more tells. Intervals are of 95 % (Wilson).
+until a class has 0.98, and the reading that it hangs on was taken twice where that is asked for, or nothing
+more tells. Intervals are of 95 % (Wilson).
 
 ## What is unlike, alone and together
 

@@ -1,5 +1,5 @@
-import { createContext, useContext } from 'react'
-import { useColorScheme } from 'react-native'
+import { createContext, useContext, useSyncExternalStore } from 'react'
+import { Appearance } from 'react-native'
 
 /** Colours by what they mean. One warm colour: live. */
 export interface Palette {
@@ -53,7 +53,19 @@ export const dark: Palette = {
 const PaletteContext = createContext<Palette>(light)
 export const PaletteProvider = PaletteContext.Provider
 export const usePalette = (): Palette => useContext(PaletteContext)
-export const useScheme = (): 'light' | 'dark' => (useColorScheme() === 'dark' ? 'dark' : 'light')
+
+type Scheme = 'light' | 'dark'
+const currentScheme = (): Scheme => (Appearance.getColorScheme() === 'dark' ? 'dark' : 'light')
+// asked anew at every render, as the hook of the platform does, a change could fall between two askings
+const onSchemeChange = (notify: () => void): (() => void) => {
+  const listening = Appearance.addChangeListener(notify)
+  return () => {
+    listening.remove()
+  }
+}
+
+/** The scheme of the device, also when it changes at dusk. */
+export const useScheme = (): Scheme => useSyncExternalStore(onSchemeChange, currentScheme, () => 'light')
 
 export const fonts = {
   text: 'AtkinsonHyperlegibleNext_400Regular',

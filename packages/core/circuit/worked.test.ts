@@ -24,6 +24,20 @@ const reader = (text: string, conditions = {}) => {
     meterValue(circuit.vary(effects), meter, from, to) ?? NaN
 }
 
+test('the supply of a unit on one leg is measured to neutral, and is so many volts', () => {
+  const read = reader(
+    bench(
+      '120 one leg',
+      'part H heater "Load" in here : watts 40, volts 120',
+      `  SV.L1 -black 1- H.1 = H.2 -white 2- SV.N`,
+    ),
+    {
+      supplyVolts: 118,
+    },
+  )
+  expect(read('volts', 'H.1', 'SV.N')).toBeCloseTo(118, 0)
+})
+
 const transformer = (tap: string) =>
   reader(
     bench(

@@ -15,8 +15,7 @@ rung "Coil" line
   SV.L1 -black 1- K.A1 = K.A2 -white 2- SV.N
 `)
   const circuit = (volts: number): Circuit =>
-    // the leg stands at a share of 208 V leg to leg
-    new Circuit(diagram, situationOf(diagram, 'off', 'on', { supplyVolts: volts * Math.sqrt(3) }))
+    new Circuit(diagram, situationOf(diagram, 'off', 'on', { supplyVolts: volts }))
   return (volts: number): string => {
     const { healthy, network } = circuit(volts)
     return healthy.states[network.linkNumbers.get(`K/${branch}`) ?? -1]

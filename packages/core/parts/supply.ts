@@ -12,6 +12,7 @@ interface Leg {
 }
 
 interface System {
+  /** Of one leg alone: to neutral. */
   readonly legToLegVolts: number
   readonly legs: readonly Leg[]
 }
@@ -37,7 +38,7 @@ export const systems: Readonly<Record<string, System>> = {
   },
   '208Y/120': wye(208),
   '208Y/120 one leg pair': { legToLegVolts: 208, legs: wye(208).legs.slice(0, 2) },
-  '120 one leg': { legToLegVolts: 208, legs: wye(208).legs.slice(0, 1) },
+  '120 one leg': { legToLegVolts: 120, legs: [{ name: 'L1', share: 1, degrees: 0 }] },
   '240 high leg': {
     legToLegVolts: 240,
     legs: [

@@ -57,7 +57,8 @@ function Cause({ visit, cause }: { readonly visit: OpenVisit; readonly cause: At
       </View>
       {isOpen ? (
         <Press
-          kind="main"
+          // the main thing to do before is to isolate it, which the power in the bar is for
+          kind={done.has('isolated') ? 'main' : 'side'}
           title="It is repaired"
           onPress={() => {
             void say(repairOf(state, cause.body.of))
