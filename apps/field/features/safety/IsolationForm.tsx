@@ -1,9 +1,9 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { partWords } from '@jokulgale/core/diagram/diagram'
-import type { Diagram } from '@jokulgale/core/diagram/diagram'
+import { partOfPoint, partWords, zoneWords, type Diagram } from '@jokulgale/core/diagram/diagram'
 import type { DeadLeg, DropPoint } from '@jokulgale/core/visit/entry'
 import { isolationCautions } from '@jokulgale/core/visit/isolationCautions'
+import { areProvenDead, legsToProve, stillLive } from '@jokulgale/core/visit/provenDead'
 import { storedSeconds, storedWords } from '@jokulgale/core/visit/storedEnergy'
 import { Check } from '../../ui/Check'
 import { Notice } from '../../ui/Notice'
@@ -13,23 +13,11 @@ import { Words } from '../../ui/Words'
 import { NumberPad } from '../pad/NumberPad'
 import type { OpenVisit } from '../visit/useVisit'
 
-/** From this on a leg is not dead, volts. */
-const deadBelowVolts = 5
-
-/** Every leg behind the unit's isolators to each other and to ground. */
-export function legsOf(diagram: Diagram): readonly { readonly from: string; readonly to: string }[] {
-  return diagram.isolators.flatMap((id) => {
-    const part = diagram.parts.get(id)
-    const poles = part?.kind
-      .branches(part.settings, {})
-      .filter(({ role, to }) => role === 'contact' && to !== 'EARTH')
-    const outlets = (poles ?? []).map(({ to }) => `${id}.${to}`)
-    return [
-      ...outlets.flatMap((from, k) => outlets.slice(k + 1).map((to) => ({ from, to }))),
-      ...outlets.slice(0, 1).map((from) => ({ from, to: 'EARTH' })),
-      ...outlets.slice(1).map((from) => ({ from, to: 'EARTH' })),
-    ]
-  })
+/** Where a leg comes to hand. */
+function placeWords(diagram: Diagram, point: string): string {
+  const name = partWords(diagram, partOfPoint(point))
+  const zone = zoneWords(diagram, diagram.points.get(point)?.zone ?? '')
+  return [name, zone].filter(Boolean).join(', ')
 }
 
 const legWords = ({ from, to }: DropPoint): string => `${from} to ${to === 'EARTH' ? 'ground' : to}`
@@ -40,7 +28,7 @@ const legWords = ({ from, to }: DropPoint): string => `${from} to ${to === 'EART
  */
 export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly onDone: () => void }) {
   const { diagram, say } = visit
-  const legs = legsOf(diagram)
+  const legs = legsToProve(diagram)
   const stored = storedSeconds(diagram)
   const [locked, setLocked] = useState<ReadonlySet<string>>(new Set())
   const [waited, setWaited] = useState(stored === 0)
@@ -49,12 +37,12 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
   const [read, setRead] = useState<readonly DeadLeg[]>([])
   const [asking, setAsking] = useState<number | null>(null)
   const next = legs.findIndex(({ from, to }) => !read.some((leg) => leg.from === from && leg.to === to))
-  const live = read.find(({ volts }) => volts >= deadBelowVolts)
+  const [live] = stillLive(read)
   const toggle = (id: string): void => {
     setLocked((now) => new Set(now.has(id) ? [...now].filter((other) => other !== id) : [...now, id]))
   }
   const allLocked = diagram.isolators.every((id) => locked.has(id))
-  const ready = allLocked && waited && before && after && read.length === legs.length && !live
+  const ready = allLocked && waited && before && after && areProvenDead(legs, read)
   const log = (leg: number, volts: number): void => {
     setRead((now) => [
       ...now.filter(({ from, to }) => from !== legs[leg].from || to !== legs[leg].to),
@@ -116,6 +104,11 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
         }}
       />
       <Words strong>{`Each leg to each other and to ground: ${read.length} of ${legs.length} read`}</Words>
+      {next < 0 ? null : (
+        <Words size="small" quiet>
+          {placeWords(diagram, legs[next].from)}
+        </Words>
+      )}
       {live ? (
         <Notice kind="wrong">{`${live.from} to ${live.to}: ${live.volts} V is not dead. Find the other source.`}</Notice>
       ) : null}
