@@ -19,6 +19,8 @@ export interface MeasureAsk extends AskFacts {
   readonly to: string
   readonly fromWords: string
   readonly toWords: string
+  /** It was taken already; the reason says why once more. */
+  readonly again: boolean
 }
 
 export interface LookAsk extends AskFacts {
@@ -109,6 +111,7 @@ function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
     to: step.to,
     fromWords: point(step.from),
     toWords: point(step.to),
+    again: step.again !== null,
     zone: zoneWords(diagram, diagram.points.get(step.from)?.zone ?? ''),
   }
 }

@@ -65,11 +65,15 @@ export function stepsInOrder(
   return surroundingsFirst(search, decidingFirst(now, inOrderOf(school, search, mannerly(search, all))))
 }
 
-/** A reading that the verdict hangs on is taken once more before anything else, unless power has changed. */
+/** A step that tells so much comes before a reading that is taken once more: it may bear that one out, bits. */
+const tellsMuchBits = 0.25
+
+/** A reading that the verdict hangs on is taken once more before the verdict, unless power has changed. */
 function decidingFirst({ power }: Standing, steps: readonly Step[]): readonly Step[] {
   const decides = (step: Step): boolean =>
     step.do === 'measure' && step.again === 'decides' && step.power === power
-  return [...steps.filter(decides), ...steps.filter((step) => !decides(step))]
+  const others = steps.filter((step) => !decides(step))
+  return others.some(({ bits }) => bits > tellsMuchBits) ? steps : [...steps.filter(decides), ...others]
 }
 
 /**

@@ -134,3 +134,13 @@ test('after a repair it says to prove it, until something was read again', () =>
   show(askTo('measure'), [complaint, repair, { kind: 'reading', meter: 'volts', from: 'TB.R', value: 25 }])
   expect(screen.queryByText(/run it and prove it/)).toBeNull()
 })
+
+test('an ask for a reading that was taken already says why it is taken once more', () => {
+  const ask = askTo('measure')
+  if (ask.do !== 'measure') throw new Error('no reading is asked for')
+  show({ ...ask, again: true, reason: 'Once more, for a reason.' }, [complaint])
+  expect(screen.getByText('Once more, for a reason.')).toBeTruthy()
+  screen.unmount()
+  show({ ...ask, again: false, reason: 'It parts two.' }, [complaint])
+  expect(screen.queryByText('It parts two.')).toBeNull()
+})

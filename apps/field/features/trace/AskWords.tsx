@@ -45,7 +45,10 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
       <View style={{ flexDirection: 'row', gap: space.small }}>
         <View style={{ flex: 1, gap: 2 }}>
           {ask.do === 'measure' ? (
-            <Leads ask={ask} />
+            <>
+              {ask.again ? <Words size="small">{ask.reason}</Words> : null}
+              <Leads ask={ask} />
+            </>
           ) : (
             <>
               <Words strong>{`Look at ${ask.ofWords}`}</Words>
