@@ -1,5 +1,5 @@
 import { asTyped, type Meter } from '../circuit/meters'
-import { partWords, type Diagram } from '../diagram/diagram'
+import { partWords, pointName, type Diagram } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
 import { seenWords } from '../parts/lookVocabulary'
 import type { Standing } from '../visit/standing'
@@ -35,7 +35,7 @@ export function oddsWords(probability: number): string {
 
 /** Where a reading is taken, as one says it. */
 export const placeWords = (meter: Meter, from: string, to: string): string =>
-  meter === 'amps' ? `in the wire ${from} to ${to}` : `${from} to ${to}`
+  `${meter === 'amps' ? 'in the wire ' : ''}${pointName(from)} to ${pointName(to)}`
 
 /** Under which call or power state something was read. */
 export function standingWords({ calls }: Diagram, call: string, power: Standing['power']): string {

@@ -131,6 +131,9 @@ export const partWords = ({ parts }: Diagram, id: string): string => parts.get(i
 /** A place on the unit as one says it; its id where the diagram does not have it. */
 export const zoneWords = ({ zones }: Diagram, id: string): string => zones.get(id)?.words ?? id
 
+/** A point as it is written: by its id, and the bare metal of the unit as what it is. */
+export const pointName = (point: string): string => (point === 'EARTH' ? 'ground' : point)
+
 /** A call as one says it; its id where the unit does not have it. */
 export const callWords = ({ calls }: Diagram, id: string): string =>
   calls.find((call) => call.id === id)?.words ?? id

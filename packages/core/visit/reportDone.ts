@@ -1,4 +1,4 @@
-import { partWords, type Diagram } from '../diagram/diagram'
+import { partWords, pointName, type Diagram } from '../diagram/diagram'
 import { dialValue, dialWords } from '../diagram/dials'
 import { addendumWords } from './entryWords'
 import { entriesOf } from './fold'
@@ -42,7 +42,7 @@ export function lockouts(state: VisitState): readonly ReportSection[] {
       ['Locked and proven dead', body.where].filter(Boolean).join(' at '),
       body.sources.join(', '),
       [
-        ...body.legs.map(({ from, to, volts }) => `${from} to ${to === 'EARTH' ? 'ground' : to} ${volts} V`),
+        ...body.legs.map(({ from, to, volts }) => `${from} to ${pointName(to)} ${volts} V`),
         `tester proven ${body.testerBefore && body.testerAfter ? 'before and after' : 'not both before and after'}`,
       ].join('; '),
     ),

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react'
+import { pointName } from '@jokulgale/core/diagram/diagram'
 import { display } from '@jokulgale/core/circuit/meters'
 import type { PlatePair } from '@jokulgale/core/visit/plate'
 import { Part } from '../../ui/Part'
@@ -64,7 +65,7 @@ export function Plate({ visit }: { readonly visit: OpenVisit }) {
                 onPress={() => {
                   setAsked(pair)
                 }}
-                title={`${pair.from} to ${pair.to === 'EARTH' ? 'ground' : pair.to}: ${value === undefined ? '' : `${display(value, 'ohms')}, `}should ${display(pair.expected, 'ohms')}`}
+                title={`${pair.from} to ${pointName(pair.to)}: ${value === undefined ? '' : `${display(value, 'ohms')}, `}should ${display(pair.expected, 'ohms')}`}
               />
             )
           })

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
-import { partOfPoint, partWords, zoneWords, type Diagram } from '@jokulgale/core/diagram/diagram'
+import { partOfPoint, partWords, pointName, zoneWords, type Diagram } from '@jokulgale/core/diagram/diagram'
 import type { DeadLeg, DropPoint } from '@jokulgale/core/visit/entry'
 import { isolationCautions } from '@jokulgale/core/visit/isolationCautions'
 import { areProvenDead, legsToProve, stillLive } from '@jokulgale/core/visit/provenDead'
@@ -20,7 +20,7 @@ function placeWords(diagram: Diagram, point: string): string {
   return [name, zone].filter(Boolean).join(', ')
 }
 
-const legWords = ({ from, to }: DropPoint): string => `${from} to ${to === 'EARTH' ? 'ground' : to}`
+const legWords = ({ from, to }: DropPoint): string => `${from} to ${pointName(to)}`
 
 /**
  * Locked, stored energy waited for, tester proven, each leg dead, tester proven again: only then is the unit
@@ -110,7 +110,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
         </Words>
       )}
       {live ? (
-        <Notice kind="wrong">{`${live.from} to ${live.to}: ${live.volts} V is not dead. Find the other source.`}</Notice>
+        <Notice kind="wrong">{`${legWords(live)}: ${live.volts} V is not dead. Find the other source.`}</Notice>
       ) : null}
       {next < 0 ? null : (
         <View style={{ flexDirection: 'row', gap: space.small }}>
