@@ -2,18 +2,12 @@ import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { askOf } from './asks'
 import { diagnose, type Diagnosis } from './diagnose'
+import { volts } from '../visit/testReadings'
 
 /**
  * Readings as they are taken: a lead off that nobody spoke of, a floating leg, a part that was moved, a
  * blunder.
  */
-const volts = (from: string, to: string, value: number): EntryBody => ({
-  kind: 'reading',
-  meter: 'volts',
-  from,
-  to,
-  value,
-})
 /** Ohms; null is OL. */
 const ohms = (from: string, to: string, value: number | null): EntryBody => ({
   kind: 'reading',
@@ -33,7 +27,7 @@ test('OL across a sensor is a broken sensor, whether or not its lead was off', (
   const entries: readonly EntryBody[] = [
     call('cool1'),
     { kind: 'condition', of: 'outdoorDryBulb', value: 90 },
-    volts('EC.Y1O', 'EC.C', 0),
+    volts('EC.Y1O', 0, 'EC.C'),
     isolated,
     ohms('OAT.1', 'OAT.2', null),
   ]
@@ -79,11 +73,11 @@ describe('a cooling call in the season of a heating complaint', () => {
     { kind: 'observation', of: 'IFC', what: 'pulled-in' },
     { kind: 'observation', of: 'GR', what: 'dropped-out' },
     { kind: 'reading', meter: 'amps', from: 'XF.S1', to: 'FU.L1', value: 1.2 },
-    volts('LS1.2', 'TB.C', 0),
+    volts('LS1.2', 0, 'TB.C'),
     { kind: 'observation', of: 'FILT', what: 'clean' },
   ]
   // no compressor runs in the cold: it says nothing of a belt that would freeze the coil as well
-  const noCompressor: readonly EntryBody[] = [call('cool1'), volts('CC1.13', 'CC1.14', 26)]
+  const noCompressor: readonly EntryBody[] = [call('cool1'), volts('CC1.13', 26, 'CC1.14')]
 
   test('is not read as if it were summer', () => {
     const limit = (...entries: readonly EntryBody[]): number =>
@@ -107,9 +101,9 @@ test.each([30, 90, 150])('%d V to a leg that is dead is a pole that is open', (f
     complaint: 'blank-thermostat',
     entries: [
       call('heat1'),
-      volts('DS.L1', 'DS.L2', 480),
-      volts('DS.T1', 'DS.T2', floating),
-      volts('DS.T2', 'DS.T3', 481),
+      volts('DS.L1', 480, 'DS.L2'),
+      volts('DS.T1', floating, 'DS.T2'),
+      volts('DS.T2', 481, 'DS.T3'),
     ],
   })
   expect(leader(found)).toBe('DS:pole1-open')
@@ -123,9 +117,9 @@ test('what came back while a plug was moved is at that plug, and less so when so
         complaint: 'comes-and-goes',
         entries: [
           call('cool1'),
-          volts('CC1.A1', 'CC1.A2', 0),
+          volts('CC1.A1', 0, 'CC1.A2'),
           { kind: 'action', do: 'wiggle', of },
-          volts('CC1.A1', 'CC1.A2', 25),
+          volts('CC1.A1', 25, 'CC1.A2'),
         ],
       }),
       'PK1:unplugged',
@@ -137,11 +131,11 @@ test('what came back while a plug was moved is at that plug, and less so when so
 
 describe('a reading that fits nothing likely', () => {
   const unit = builtInUnit('rooftop-two-stage')
-  const odd = volts('PH.1A', 'TB.C', 0)
+  const odd = volts('PH.1A', 0, 'TB.C')
   const asked = (...entries: readonly EntryBody[]) => {
     const found = diagnose(
       unit,
-      { complaint: 'no-heat', entries: [call('heat1'), volts('TB.W1', 'TB.C', 25), ...entries] },
+      { complaint: 'no-heat', entries: [call('heat1'), volts('TB.W1', 25, 'TB.C'), ...entries] },
       { school: 'best', count: 400, sorts: ['measure'] },
     )
     const again = found.next.filter((step) => step.do === 'measure' && step.again)

@@ -2,15 +2,9 @@ import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { askOf } from './asks'
 import { diagnose } from './diagnose'
+import { volts } from '../visit/testReadings'
 
 const unit = builtInUnit('fan-coil-cooling')
-const volts = (from: string, value: number): EntryBody => ({
-  kind: 'reading',
-  meter: 'volts',
-  from,
-  to: 'TB.C',
-  value,
-})
 /** The blower is called and the compressor is not: it is the thermostat, or its lead. */
 const soFar: readonly EntryBody[] = [
   { kind: 'condition', of: 'outdoorDryBulb', value: 80 },

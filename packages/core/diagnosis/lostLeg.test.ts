@@ -1,19 +1,13 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { diagnose } from './diagnose'
+import { volts } from '../visit/testReadings'
 
 const unit = builtInUnit('rooftop-480')
 const leaderAfter = (...entries: readonly EntryBody[]): string => {
   const { model, ranked } = diagnose(unit, { complaint: 'not-cooling', entries })
   return model.hypotheses[ranked[0]].id
 }
-const volts = (from: string, to: string, value: number): EntryBody => ({
-  kind: 'reading',
-  meter: 'volts',
-  from,
-  to,
-  value,
-})
 
 // half of the line's volts at a stand, nearly all of them running light: by its slip a motor makes anything
 // between
@@ -21,10 +15,10 @@ test.each([250, 290, 340])('%d V to a leg that the motor makes itself is a lost 
   const leader = leaderAfter(
     { kind: 'call', call: 'cool1' },
     { kind: 'observation', what: 'pulled-in', of: 'CC1' },
-    volts('LF1.L1', 'LF1.L2', 480),
-    volts('CC1.L2', 'CC1.L3', 480),
-    volts('CC1.L1', 'CC1.L2', made),
-    volts('CC1.L1', 'CC1.L3', made),
+    volts('LF1.L1', 480, 'LF1.L2'),
+    volts('CC1.L2', 480, 'CC1.L3'),
+    volts('CC1.L1', made, 'CC1.L2'),
+    volts('CC1.L1', made, 'CC1.L3'),
   )
   expect(leader).toMatch(/^LF1:fuse1-open|^LF1\.T1-CC1\.L1:open/)
 })
@@ -35,9 +29,9 @@ test('a monitor that flashes over right volts is set for others, or the legs are
     entries: [
       { kind: 'call', call: 'cool1' },
       { kind: 'observation', what: 'code', of: 'PM', words: 'flashing' },
-      volts('LB.L1', 'LB.L2', 480),
-      volts('LB.L2', 'LB.L3', 481),
-      volts('LB.L3', 'LB.L1', 479),
+      volts('LB.L1', 480, 'LB.L2'),
+      volts('LB.L2', 481, 'LB.L3'),
+      volts('LB.L3', 479, 'LB.L1'),
       { kind: 'observation', what: 'dropped-out', of: 'CC1' },
     ],
   })

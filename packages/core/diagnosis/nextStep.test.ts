@@ -11,6 +11,7 @@ import type { School } from './schools'
 import { gather } from '../visit/evidence'
 import { atArrival } from '../visit/standing'
 import { sortOf } from './steps'
+import { volts } from '../visit/testReadings'
 
 const live: EntryBody = { kind: 'reading', meter: 'volts', from: 'TB.Y1', to: 'TB.C', value: 25.2 }
 const outdoors: EntryBody = { kind: 'condition', of: 'outdoorDryBulb', value: 88 }
@@ -183,13 +184,6 @@ test.each(builtInUnitIds)(
 )
 
 test('cleared is what a reading tests: not what merely fails to explain it', () => {
-  const volts = (from: string, value: number, to = 'TB.C'): EntryBody => ({
-    kind: 'reading',
-    meter: 'volts',
-    from,
-    to,
-    value,
-  })
   const { cleared, coverage } = brief(builtInUnit('package-proving'), {
     complaint: 'not-cooling',
     entries: [volts('PB1.P1', 25.9), volts('PB1.P2', 0), volts('PK1.2A', 25.9, 'PK1.2B')],
@@ -360,13 +354,6 @@ test('no drop in millivolts is asked for along a path that most likely carries n
 
 test('a call that stays live is told from a board that joins it: lead off, ohms from hot to the call', () => {
   const diagram = builtInUnit('air-handler-drive-running')
-  const volts = (from: string, value: number): EntryBody => ({
-    kind: 'reading',
-    meter: 'volts',
-    from,
-    to: 'TB.C',
-    value,
-  })
   const stays: readonly EntryBody[] = [
     volts('OL.2', 26),
     { kind: 'observation', what: 'shut', of: 'CV' },

@@ -4,6 +4,7 @@ import { brief } from './briefing'
 import { diagnose } from './diagnose'
 import { gather } from '../visit/evidence'
 import { tellsOfCircuit } from '../visit/tellsOfCircuit'
+import { volts } from '../visit/testReadings'
 
 /** Probability of the suspects whose id begins so. */
 function given(unit: string, entries: readonly EntryBody[], start: string): number {
@@ -14,13 +15,6 @@ function given(unit: string, entries: readonly EntryBody[], start: string): numb
   )
 }
 
-const volts = (from: string, value: number): EntryBody => ({
-  kind: 'reading',
-  meter: 'volts',
-  from,
-  to: 'TB.C',
-  value,
-})
 const stopsAtSwitch: readonly EntryBody[] = [
   { kind: 'call', call: 'cool1' },
   volts('LPS1.1', 25.4),

@@ -2,6 +2,7 @@ import { fireEvent, screen } from '@testing-library/react-native'
 import { brief } from '@jokulgale/core/diagnosis/briefing'
 import { builtInUnit } from '@jokulgale/core/units/index'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { volts } from '@jokulgale/core/visit/testReadings'
 import { renderVisit } from '../visit/testVisit'
 import { SuspectsList } from './SuspectsList'
 
@@ -14,17 +15,10 @@ const show = (...entries: readonly EntryBody[]) => {
   ))
   return { briefing, onSaid }
 }
-const volts = (from: string, to: string, value: number): EntryBody => ({
-  kind: 'reading',
-  meter: 'volts',
-  from,
-  to,
-  value,
-})
 /** Volts on the coil, and nothing pulled in. */
 const openCoil = [
   { kind: 'call', call: 'cool1' },
-  volts('CC1.A1', 'CC1.A2', 26),
+  volts('CC1.A1', 26, 'CC1.A2'),
   { kind: 'observation', what: 'dropped-out', of: 'CC1' },
 ] as const
 
