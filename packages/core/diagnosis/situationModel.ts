@@ -53,7 +53,7 @@ export interface Trip {
   readonly seconds: () => number
 }
 
-/** A part that opens slowly, with its branches. */
+/** A fuse or breaker, with its branches. */
 interface TrippingPart {
   readonly part: Part
   readonly links: readonly { readonly name: string; readonly link: number }[]
@@ -347,7 +347,7 @@ export class SituationModel {
     return openingSeconds(overcurrent, most / part.settings.number('amps'))
   }
 
-  /** The settled state with everything that acts slowly held where it was. */
+  /** The settled state with every fuse, breaker and protector held where it was. */
   private beforeTrips(hypothesis: number): Settled {
     const { circuit, done, hypotheses } = this
     return circuit.vary([
