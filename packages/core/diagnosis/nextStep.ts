@@ -65,7 +65,7 @@ export function stepsInOrder(
   return surroundingsFirst(search, decidingFirst(now, inOrderOf(school, search, mannerly(search, all))))
 }
 
-/** A step that tells so much comes before a reading that is taken once more: it may bear that one out, bits. */
+/** Bits from which a step comes before a reading that is taken once more: it may bear that one out. */
 const tellsMuchBits = 0.25
 
 /** A reading that the verdict hangs on is taken once more before the verdict, unless power has changed. */

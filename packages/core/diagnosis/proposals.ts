@@ -158,17 +158,28 @@ function asStanding(
  */
 function takenIn(search: Search, met: Standing): ReadonlyMap<string, Again | null> {
   const taken = new Map<string, Again | null>()
+  const again = everyAgain(search)
   search.findings.evidence.forEach((piece, e) => {
     if (piece.kind !== 'reading' || !sameSituation(piece.standing, met)) return
     const pair = pairKey(piece.meter, piece.from, piece.to)
-    taken.set(pair, taken.has(pair) ? null : whyAgain(search, e))
+    taken.set(pair, taken.has(pair) ? null : again[e])
   })
   return taken
 }
 
-function whyAgain({ model, findings, belief }: Search, e: number): Again | null {
-  if (isDoubted(model, findings, belief, e)) return 'doubted'
-  return isHinge(findings, belief, e) ? 'decides' : null
+const againKnown = new WeakMap<Search, readonly (Again | null)[]>()
+
+/** Why each piece of evidence is worth taking once more, worked out once for all standings. */
+function everyAgain(search: Search): readonly (Again | null)[] {
+  const { model, findings, belief } = search
+  const again =
+    againKnown.get(search) ??
+    findings.evidence.map((_, e): Again | null => {
+      if (isDoubted(model, findings, belief, e)) return 'doubted'
+      return isHinge(findings, belief, e) ? 'decides' : null
+    })
+  againKnown.set(search, again)
+  return again
 }
 
 interface ToldIn extends Told {
@@ -181,9 +192,10 @@ const toldKnown = new WeakMap<Search, readonly ToldIn[]>()
 function toldSoFar(search: Search): readonly ToldIn[] {
   const known = toldKnown.get(search)
   if (known) return known
-  const { model, findings, belief, which } = search
+  const { findings, which } = search
+  const again = everyAgain(search)
   const told = findings.evidence.flatMap((piece, e): readonly ToldIn[] => {
-    if (piece.kind !== 'reading' || isDoubted(model, findings, belief, e)) return []
+    if (piece.kind !== 'reading' || again[e] === 'doubted') return []
     const { standing, meter } = piece
     const stands = standsIn(search, standing)
     return [{ standing, meter, predicted: predictedAs(situationIn(search, standing), piece, which, stands) }]

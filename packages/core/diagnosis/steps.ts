@@ -34,7 +34,7 @@ export interface Deed {
   readonly to: string
 }
 
-/** Why a reading is taken once more: most suspects take it for a blunder, or the verdict hangs on it alone. */
+/** Why a reading is taken once more: suspects take it for a blunder, or the verdict hangs on it alone. */
 export type Again = 'doubted' | 'decides'
 
 /** A reading to take. */

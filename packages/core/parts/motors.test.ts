@@ -87,7 +87,7 @@ test('with two legs exchanged a compressor runs backwards: loud, at a part of it
   expect(circuit.looks(settled).get('C1')).toEqual(['noisy', 'turning'])
 })
 
-test('a winding shorted dead opens what feeds it, before any inner protector, and its motor never turns', () => {
+test('a winding shorted dead opens what feeds it before its inner protector, and never turns', () => {
   for (const id of builtInUnitIds) {
     const each = builtInUnit(id)
     const shorted = faultsOf(each).filter(

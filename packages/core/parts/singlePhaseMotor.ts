@@ -44,10 +44,8 @@ const voltsOn = (now: Now): number => now.volts['C-R'].size
 const drawsAmps = (now: Now): boolean => now.amps.main.size > mainWindingShare * now.settings.number('amps')
 
 /** Amps of its main winding against those at a stand. */
-const timesLocked =
-  (lockedShare: number) =>
-  ({ amps, settings }: Now): number =>
-    amps.main.size / (lockedShare * mainShare * settings.number('amps'))
+const timesLocked = ({ amps, settings }: Now, lockedShare: number): number =>
+  amps.main.size / (lockedShare * mainShare * settings.number('amps'))
 
 /** Seized, with its start winding dead or its main one shorted, it hums and cannot come up. */
 const comesUp = (now: Now, multiple: number): boolean =>
@@ -162,11 +160,11 @@ export const singlePhaseMotor = (
       start: [startWindingShare * s.number('amps')],
     },
   }),
-  behave: (now) => act(now, timesLocked(lockedShare)(now)),
+  behave: (now) => act(now, timesLocked(now, lockedShare)),
   late: {
     opens: () => ['protector'],
-    wants: (now) => protect(now, timesLocked(lockedShare)(now)),
-    actsAfter: (now) => protectorSeconds(timesLocked(lockedShare)(now)),
+    wants: (now) => protect(now, timesLocked(now, lockedShare)),
+    actsAfter: (now) => protectorSeconds(timesLocked(now, lockedShare)),
   },
   phases: cannotStart,
   faults: () => [

@@ -72,7 +72,7 @@ const deadShare = 0.03
 const drawsAmps = ({ amps, settings }: Now, winding: string): boolean =>
   amps[winding].size > drawnShare * settings.number('amps')
 
-/** Times its plate amps from which a winding must be shorted, by whether it turns: then it hums and stands. */
+/** Times its plate amps from which a winding must be shorted, by whether it turns: then it only hums. */
 const shortedFrom = { turning: 5, still: 1.5 * lockedShare } as const
 const isShorted = ({ amps, settings, is }: Now): boolean => {
   const most = shortedFrom[is.rotor === 'still' ? 'still' : 'turning'] * settings.number('amps')

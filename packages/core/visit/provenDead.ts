@@ -28,7 +28,7 @@ export const areProvenDead = (legs: readonly DropPoint[], read: readonly DeadLeg
   stillLive(read).length === 0 &&
   legs.every(({ from, to }) => read.some((leg) => leg.from === from && leg.to === to))
 
-/** Isolators that feed something else than another isolator: a breaker before a disconnect is behind nobody’s hands. */
+/** Isolators that feed something else than another isolator: no hands go between a breaker and its disconnect. */
 const lastIsolators = (diagram: Diagram): readonly string[] =>
   diagram.isolators.filter((id) =>
     outletsOf(diagram, id).some((outlet) =>

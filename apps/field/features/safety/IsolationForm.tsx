@@ -110,7 +110,9 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
         </Words>
       )}
       {live ? (
-        <Notice kind="wrong">{`${legWords(live)}: ${live.volts} V is not dead. Find the other source.`}</Notice>
+        <Notice kind="wrong">
+          {`${legWords(live)}: ${live.volts} V is not dead. Find the other source.`}
+        </Notice>
       ) : null}
       {next < 0 ? null : (
         <View style={{ flexDirection: 'row', gap: space.small }}>
