@@ -35,6 +35,13 @@ function count(name, good) {
   console.log(`${good ? 'passed' : 'FAILED'}: ${name}`)
 }
 
+/** Says how long a piece of the run took, so that what makes it slow is seen. */
+async function timed(name, piece) {
+  const start = performance.now()
+  await piece()
+  console.log(`${name}: ${Math.round((performance.now() - start) / 1000)} s`)
+}
+
 async function countJest(report) {
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
     await readFile(report, 'utf8'),
@@ -62,9 +69,12 @@ const checks = [
   ['no circles', ['oxlint', '.']],
   ...typed.map(({ words, config }) => [`types of ${words}`, ['tsc', '-p', config]]),
   ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
-].map(([words, args]) => async () => {
-  count(words, (await show('npx', args)) === 0)
-})
+].map(([words, args]) => [
+  words,
+  async () => {
+    count(words, (await show('npx', args)) === 0)
+  },
+])
 
 /** The core's tests are half of all: in pieces, so that neither core waits for the other at the end. */
 const coreShards = ['1/5', '2/5', '3/5', '4/5', '5/5']
@@ -148,15 +158,15 @@ try {
   await findNgspice()
   // each of two cores takes the next when it has done with one: long ones first
   const waiting = [
-    () => journeys(scratch),
-    ...coreShards.map((shard) => () => unitTests(scratch, ['core'], { shard })),
-    () => otherUnitTests(scratch),
+    ['journeys', () => journeys(scratch)],
+    ...coreShards.map((shard) => [`core ${shard}`, () => unitTests(scratch, ['core'], { shard })]),
+    ['the other unit tests', () => otherUnitTests(scratch)],
     ...checks,
-    () => backups(scratch),
-    () => supervision(scratch),
+    ['backup and restore', () => backups(scratch)],
+    ['supervision', () => supervision(scratch)],
   ]
   const takeAll = async () => {
-    for (let task = waiting.shift(); task; task = waiting.shift()) await task()
+    for (let task = waiting.shift(); task; task = waiting.shift()) await timed(...task)
   }
   await Promise.all([takeAll(), takeAll()])
 } catch (error) {

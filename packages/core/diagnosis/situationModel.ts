@@ -82,6 +82,7 @@ export class SituationModel {
   private readonly knownTrips: (readonly Trip[] | undefined)[] = []
   private trippingParts: readonly TrippingPart[] | null = null
   private heating: readonly { readonly link: number; readonly amps: number }[] | null = null
+  private moving: readonly { readonly link: number; readonly rest: string }[] | null = null
   private readonly cycles = new WeakMap<Settled, readonly Settled[]>()
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
 
@@ -420,22 +421,19 @@ export class SituationModel {
 
   private movingLinks(): readonly { readonly link: number; readonly rest: string }[] {
     const { links, linkNumbers } = this.circuit.network
-    return [...this.circuit.diagram.parts.values()].flatMap(({ id, kind }) => {
+    this.moving ??= [...this.circuit.diagram.parts.values()].flatMap(({ id, kind }) => {
       const link = kind.moving === undefined ? undefined : linkNumbers.get(`${id}/${kind.moving}`)
       return link === undefined ? [] : [{ link, rest: links[link].rest }]
     })
+    return this.moving
   }
 
   private findSymptom(hypothesis: number): boolean {
     const settled = this.settle(hypothesis)
-    if (settled.oscillates) return true
-    const { network, healthy } = this.circuit
-    for (const part of network.diagram.parts.values()) {
-      const { moving } = part.kind
-      if (!moving) continue
-      const link = network.linkNumbers.get(`${part.id}/${moving}`)
-      if (link !== undefined && settled.states[link] !== healthy.states[link]) return true
-    }
-    return false
+    const { healthy } = this.circuit
+    return (
+      settled.oscillates ||
+      this.movingLinks().some(({ link }) => settled.states[link] !== healthy.states[link])
+    )
   }
 }
