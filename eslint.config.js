@@ -131,6 +131,19 @@ module.exports = [
       '@typescript-eslint/no-non-null-assertion': 'error',
     },
   },
+  {
+    files: ['apps/server/**/*.ts'],
+    ignores: ['apps/server/db/ofShop.ts', '**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.name='eq'][arguments.0.property.name='shopId']",
+          message: 'a shop’s rows are asked for through ofShop',
+        },
+      ],
+    },
+  },
   { files: ['**/*.ts', '**/*.tsx'], rules: { complexity: ['error', 20] } },
   {
     // what only the types can tell

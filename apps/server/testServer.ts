@@ -2,15 +2,18 @@ import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import path from 'node:path'
 import { hash } from '@node-rs/argon2'
+import { drizzle } from 'drizzle-orm/node-postgres'
 import { pino } from 'pino'
 import { createApp, type AppOptions } from './app'
 import { connect, type Database } from './db/connect'
 import { migrateDatabase } from './db/migrate'
+import * as schema from './db/schema'
 import { diagrams, people, shops, sites, units } from './db/schema'
 import { loadDemo } from './demo/load'
 import type { Desks } from './routes/index'
 import { printJobOf } from './services/printJobs'
 import { bringSummariesUpToDate } from './services/summaries'
+import { scopeWatch } from './scopeWatch'
 import { printWith, type Print } from './paper/printJob'
 import { PictureDesk } from './pictures/pictureDesk'
 import { demoSignIn } from './demo/scenario'
@@ -56,19 +59,21 @@ export const desksAtHand = (db: Database, pictures: PictureDesk): Desks => ({
  */
 export function openServer(given: Partial<AppOptions> = {}) {
   const pictures = new PictureDesk(path.join(__dirname, 'pictures', 'reencode.mjs'))
-  const { pool, db } = connect(process.env.TEST_DATABASE_URL ?? '', () => undefined)
-  const desks = desksAtHand(db, pictures)
+  const { pool, db: watched } = connect(process.env.TEST_DATABASE_URL ?? '', () => undefined, scopeWatch)
+  // a test may look at all that is there
+  const db = drizzle(pool, { schema })
+  const desks = desksAtHand(watched, pictures)
   let server: Server
   const ready = (async (): Promise<string> => {
     const folder = path.join(__dirname, 'db', 'migrations')
     await Promise.all([migrateDatabase(pool, folder), migrateDatabase(pool, folder)])
     await loadDemo(db)
-    await bringSummariesUpToDate(db)
+    await bringSummariesUpToDate(watched)
     await addStranger()
     server = createServer(
       createApp({
         pool,
-        db,
+        db: watched,
         logger: pino({ level: 'silent' }),
         sessionSecret: 'test',
         signInsPerMinute: 1000,

@@ -9,6 +9,7 @@ import { ZipFile } from 'yazl'
 import pg from 'pg'
 import { connect, type Database } from '../db/connect'
 import { migrateDatabase } from '../db/migrate'
+import { ofShop } from '../db/ofShop'
 import { people, photos, shops, sites, visits } from '../db/schema'
 import { demoSignIn } from '../demo/scenario'
 import { demoClient, openServer, stranger, client, uuid } from '../testServer'
@@ -33,8 +34,8 @@ afterAll(async () => {
 /** What the demo has none of: somebody of one site only, and a picture. */
 async function addReaderAndPhoto(): Promise<void> {
   const shopId = await demoShop()
-  const [site] = await server.db.select().from(sites).where(eq(sites.shopId, shopId)).limit(1)
-  const [visit] = await server.db.select().from(visits).where(eq(visits.shopId, shopId)).limit(1)
+  const [site] = await server.db.select().from(sites).where(ofShop(sites, shopId)).limit(1)
+  const [visit] = await server.db.select().from(visits).where(ofShop(visits, shopId)).limit(1)
   await server.db.insert(people).values({
     id: uuid(),
     shopId,

@@ -1,7 +1,8 @@
 import path from 'node:path'
-import { and, eq, isNull } from 'drizzle-orm'
+import { eq, isNull } from 'drizzle-orm'
 import { connect, type Database } from '../db/connect'
 import { migrateDatabase } from '../db/migrate'
+import { ofShop } from '../db/ofShop'
 import { people } from '../db/schema'
 import { linkOfOrder, orderNewPassword } from '../services/links'
 import { noteSecurity } from '../services/security'
@@ -37,7 +38,7 @@ async function ownerLinks(db: Database, shopId: string): Promise<Report['owners'
   const owners = await db
     .select({ id: people.id, email: people.email })
     .from(people)
-    .where(and(eq(people.shopId, shopId), eq(people.role, 'owner'), isNull(people.closedAt)))
+    .where(ofShop(people, shopId, eq(people.role, 'owner'), isNull(people.closedAt)))
   const made: { email: string; path: string }[] = []
   for (const { id, email } of owners) {
     const order = await orderNewPassword(db, { shopId, personId: id, role: 'owner', siteId: null }, id)

@@ -1,8 +1,9 @@
 import { PassThrough, Readable } from 'node:stream'
-import { and, asc, eq, gt } from 'drizzle-orm'
+import { asc, eq, gt } from 'drizzle-orm'
 import { ZipFile } from 'yazl'
 import { clockOf } from '../db/clockColumns'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { diagrams, entries, people, photos, placeEdits, securityEvents, shops, visits } from '../db/schema'
 import { notFound } from '../requests/problem'
 import {
@@ -96,7 +97,7 @@ async function* paged<Row, Key>(
 }
 
 async function* peopleOf(db: Reads, shopId: string): AsyncIterable<PersonRow> {
-  const rows = await db.select().from(people).where(eq(people.shopId, shopId)).orderBy(asc(people.id))
+  const rows = await db.select().from(people).where(ofShop(people, shopId)).orderBy(asc(people.id))
   for (const { id, name, email, role, siteId, licence, closedAt } of rows)
     yield { id, name, email, role, site: siteId, licence, closedAt: closedAt && atMoment(closedAt) }
 }
@@ -107,7 +108,7 @@ async function* circuitsOf(db: Reads, shopId: string): AsyncIterable<CircuitRow>
       db
         .select()
         .from(diagrams)
-        .where(and(eq(diagrams.shopId, shopId), after === null ? undefined : gt(diagrams.id, after)))
+        .where(ofShop(diagrams, shopId, after === null ? undefined : gt(diagrams.id, after)))
         .orderBy(asc(diagrams.id))
         .limit(pageSize),
     ({ id }) => id,
@@ -122,7 +123,7 @@ async function* placeEditsOf(db: Reads, shopId: string): AsyncIterable<PlaceEdit
       db
         .select()
         .from(placeEdits)
-        .where(and(eq(placeEdits.shopId, shopId), gt(placeEdits.sequence, after ?? -1)))
+        .where(ofShop(placeEdits, shopId, gt(placeEdits.sequence, after ?? -1)))
         .orderBy(asc(placeEdits.sequence))
         .limit(pageSize),
     ({ sequence }) => sequence,
@@ -147,7 +148,7 @@ async function* visitsOf(db: Reads, shopId: string): AsyncIterable<VisitRow> {
       db
         .select()
         .from(visits)
-        .where(and(eq(visits.shopId, shopId), after === null ? undefined : gt(visits.id, after)))
+        .where(ofShop(visits, shopId, after === null ? undefined : gt(visits.id, after)))
         .orderBy(asc(visits.id))
         .limit(pageSize),
     ({ id }) => id,
@@ -162,7 +163,7 @@ async function* entriesOf(db: Reads, shopId: string): AsyncIterable<EntryRow> {
       db
         .select()
         .from(entries)
-        .where(and(eq(entries.shopId, shopId), gt(entries.sequence, after ?? -1)))
+        .where(ofShop(entries, shopId, gt(entries.sequence, after ?? -1)))
         .orderBy(asc(entries.sequence))
         .limit(pageSize),
     ({ sequence }) => sequence,
@@ -184,7 +185,7 @@ async function* photosOf(db: Reads, shopId: string): AsyncIterable<PhotoRow> {
       receivedAt: photos.receivedAt,
     })
     .from(photos)
-    .where(eq(photos.shopId, shopId))
+    .where(ofShop(photos, shopId))
     .orderBy(asc(photos.id))
   for (const { takenAt, receivedAt, ...row } of rows)
     yield {
@@ -200,7 +201,7 @@ async function* imageOf(db: Reads, shopId: string, id: string): AsyncIterable<Bu
   const [photo] = await db
     .select({ image: photos.image })
     .from(photos)
-    .where(and(eq(photos.shopId, shopId), eq(photos.id, id)))
+    .where(ofShop(photos, shopId, eq(photos.id, id)))
   if (photo) yield photo.image
 }
 
@@ -210,7 +211,7 @@ async function* securityOf(db: Reads, shopId: string): AsyncIterable<SecurityRow
       db
         .select()
         .from(securityEvents)
-        .where(and(eq(securityEvents.shopId, shopId), gt(securityEvents.sequence, after ?? -1)))
+        .where(ofShop(securityEvents, shopId, gt(securityEvents.sequence, after ?? -1)))
         .orderBy(asc(securityEvents.sequence))
         .limit(pageSize),
     ({ sequence }) => sequence,

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { and, eq, gt, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { people, sendCredentials } from '../db/schema'
 import type { Who } from './signedIn'
 
@@ -15,10 +16,7 @@ export async function senderOf(db: Database, token: string): Promise<Who | null>
   const [found] = await db
     .select({ personId: people.id, shopId: people.shopId, role: people.role })
     .from(sendCredentials)
-    .innerJoin(
-      people,
-      and(eq(people.id, sendCredentials.personId), eq(people.shopId, sendCredentials.shopId)),
-    )
+    .innerJoin(people, ofShop(people, sendCredentials.shopId, eq(people.id, sendCredentials.personId)))
     .where(
       and(
         eq(sendCredentials.tokenHash, hashedToken(token)),

@@ -1,7 +1,8 @@
-import { and, eq, isNull } from 'drizzle-orm'
+import { eq, isNull } from 'drizzle-orm'
 import type { NextFunction, Request, Response } from 'express'
 import type { Role } from '@jokulgale/contract/people'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { people, photos, units, visits } from '../db/schema'
 import { accessTo, type Reached } from './access'
 import { idOf } from './identity'
@@ -85,7 +86,7 @@ export async function stillHere(db: Database, request: Request): Promise<Who> {
   const [person] = await db
     .select({ role: people.role, siteId: people.siteId })
     .from(people)
-    .where(and(eq(people.id, personId), eq(people.shopId, shopId), isNull(people.closedAt)))
+    .where(ofShop(people, shopId, eq(people.id, personId), isNull(people.closedAt)))
   if (!person) throw signedOut
   return { personId, shopId, role: person.role, siteId: person.role === 'reader' ? person.siteId : null }
 }
@@ -106,10 +107,12 @@ async function siteOf(
 ): Promise<string | null> {
   if (by === 'site') return id
   const ofUnits = db.select({ site: units.siteId }).from(units).$dynamic()
-  const joined = by === 'unit' ? ofUnits : ofUnits.innerJoin(visits, eq(visits.unitId, units.id))
-  const whole = by === 'photo' ? joined.innerJoin(photos, eq(photos.visitId, visits.id)) : joined
+  const joined =
+    by === 'unit' ? ofUnits : ofUnits.innerJoin(visits, ofShop(visits, shopId, eq(visits.unitId, units.id)))
+  const whole =
+    by === 'photo' ? joined.innerJoin(photos, ofShop(photos, shopId, eq(photos.visitId, visits.id))) : joined
   const named = { unit: units.id, visit: visits.id, photo: photos.id }[by]
-  const [found] = await whole.where(and(eq(units.shopId, shopId), eq(named, id)))
+  const [found] = await whole.where(ofShop(units, shopId, eq(named, id)))
   return found?.site ?? null
 }
 

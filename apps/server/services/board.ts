@@ -1,7 +1,8 @@
-import { and, desc, eq } from 'drizzle-orm'
+import { desc, eq } from 'drizzle-orm'
 import type { Board } from '@jokulgale/contract/places'
 import { callSummary } from '@jokulgale/core/visit/callSummary'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { sites, units, visits, visitSummaries } from '../db/schema'
 import type { Who } from '../requests/signedIn'
 import { siteColumns, unitColumns } from './places'
@@ -21,10 +22,10 @@ export async function boardOf(db: Database, { shopId, siteId }: Who): Promise<Bo
       call: visitSummaries.call,
     })
     .from(visits)
-    .innerJoin(units, and(eq(units.id, visits.unitId), eq(units.shopId, shopId)))
-    .innerJoin(sites, and(eq(sites.id, units.siteId), eq(sites.shopId, shopId)))
-    .leftJoin(visitSummaries, eq(visitSummaries.visitId, visits.id))
-    .where(and(eq(visits.shopId, shopId), siteId === null ? undefined : eq(units.siteId, siteId)))
+    .innerJoin(units, ofShop(units, shopId, eq(units.id, visits.unitId)))
+    .innerJoin(sites, ofShop(sites, shopId, eq(sites.id, units.siteId)))
+    .leftJoin(visitSummaries, ofShop(visitSummaries, shopId, eq(visitSummaries.visitId, visits.id)))
+    .where(ofShop(visits, shopId, siteId === null ? undefined : eq(units.siteId, siteId)))
     .orderBy(desc(visits.startedAt))
     .limit(mostItems)
   return {

@@ -1,7 +1,8 @@
 import { createHash, randomUUID } from 'node:crypto'
-import { and, eq, isNull } from 'drizzle-orm'
+import { isNull } from 'drizzle-orm'
 import { builtInUnit, builtInUnitIds, builtInUnitText } from '@jokulgale/core/units/index'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { diagrams, units } from '../db/schema'
 import { storePlaceEdits } from './placeEdits'
 
@@ -22,7 +23,7 @@ export async function keepBuiltInDiagrams(
   const kept = await db
     .select({ id: diagrams.id, ladder: diagrams.ladder })
     .from(diagrams)
-    .where(and(eq(diagrams.shopId, shopId), isNull(diagrams.madeBy)))
+    .where(ofShop(diagrams, shopId, isNull(diagrams.madeBy)))
   for (const id of builtInUnitIds) {
     const ladder = builtInUnitText(id)
     const versions = kept.filter((version) => isOf(id, version.id))
@@ -50,7 +51,7 @@ async function moveUnits(
   const all = await db
     .select({ id: units.id, diagram: units.diagramId })
     .from(units)
-    .where(eq(units.shopId, shopId))
+    .where(ofShop(units, shopId))
   const moving = all.filter(({ diagram }) => from.includes(diagram))
   await storePlaceEdits(
     db,

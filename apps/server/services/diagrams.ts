@@ -1,9 +1,10 @@
-import { and, eq, inArray } from 'drizzle-orm'
+import { eq, inArray } from 'drizzle-orm'
 import type { NewDiagram } from '@jokulgale/contract/placeEdits'
 import type { DiagramRecord } from '@jokulgale/contract/places'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { DiagramError, knownLadder, readLadder } from '@jokulgale/core/diagram/readLadder'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { diagrams } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who } from '../requests/signedIn'
@@ -31,7 +32,7 @@ export async function findDiagram(db: Database, shopId: string, id: string): Pro
   const [row] = await db
     .select(diagramColumns)
     .from(diagrams)
-    .where(and(eq(diagrams.shopId, shopId), eq(diagrams.id, id)))
+    .where(ofShop(diagrams, shopId, eq(diagrams.id, id)))
   if (!row) throw notFound('this circuit')
   return diagramRecord(row)
 }
@@ -46,7 +47,7 @@ export async function diagramsById(
   const rows = await db
     .select({ id: diagrams.id, ladder: diagrams.ladder })
     .from(diagrams)
-    .where(and(eq(diagrams.shopId, shopId), inArray(diagrams.id, [...ids])))
+    .where(ofShop(diagrams, shopId, inArray(diagrams.id, [...ids])))
   return new Map(rows.map(({ id, ladder }) => [id, knownLadder(ladder)]))
 }
 

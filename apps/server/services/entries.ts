@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm'
+import { asc, eq, gt, inArray, sql } from 'drizzle-orm'
 import type { SentEntry, StoredEntry } from '@jokulgale/contract/visit'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { knownLadder } from '@jokulgale/core/diagram/readLadder'
@@ -11,6 +11,7 @@ import { leavingProblems } from '@jokulgale/core/visit/leaving'
 import { closingProblems, foldVisit } from '@jokulgale/core/visit/visitState'
 import { clockColumns, clockOf } from '../db/clockColumns'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { diagrams, entries, visits } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who } from '../requests/signedIn'
@@ -28,7 +29,7 @@ export async function entriesOf(
   const rows = await db
     .select()
     .from(entries)
-    .where(and(eq(entries.visitId, visit), eq(entries.shopId, shopId), gt(entries.sequence, after)))
+    .where(ofShop(entries, shopId, eq(entries.visitId, visit), gt(entries.sequence, after)))
     .orderBy(asc(entries.sequence))
     .limit(pageSize)
   return rows.map((row) => ({
@@ -82,9 +83,10 @@ export async function storeEntries(
       .select({ id: entries.id })
       .from(entries)
       .where(
-        and(
+        ofShop(
+          entries,
+          who.shopId,
           inArray(entries.id, ids),
-          eq(entries.shopId, who.shopId),
           inArray(entries.visitId, [...diagramOf.keys()]),
         ),
       )
@@ -151,7 +153,7 @@ async function loggedOf(
   const rows = await db
     .select()
     .from(entries)
-    .where(and(eq(entries.visitId, visit), eq(entries.shopId, shopId)))
+    .where(ofShop(entries, shopId, eq(entries.visitId, visit)))
   return rows.map((row) => ({
     id: row.id,
     visit: row.visitId,
@@ -169,7 +171,7 @@ async function diagramsOfVisits(
   const rows = await db
     .select({ visit: visits.id, ladder: diagrams.ladder })
     .from(visits)
-    .innerJoin(diagrams, and(eq(diagrams.id, visits.diagramId), eq(diagrams.shopId, shopId)))
-    .where(and(inArray(visits.id, [...ids]), eq(visits.shopId, shopId)))
+    .innerJoin(diagrams, ofShop(diagrams, shopId, eq(diagrams.id, visits.diagramId)))
+    .where(ofShop(visits, shopId, inArray(visits.id, [...ids])))
   return new Map(rows.map(({ visit, ladder }) => [visit, knownLadder(ladder)]))
 }

@@ -3,6 +3,7 @@ import { hash } from '@node-rs/argon2'
 import { and, eq, gt, isNull, sql } from 'drizzle-orm'
 import type { Invitation, LinkUse, OpenLink, Role } from '@jokulgale/contract/people'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { links, people, secondFactors, securityEvents, shops } from '../db/schema'
 import type { LinkLetter } from '../mail/letters'
 import { notFound, RequestProblem } from '../requests/problem'
@@ -76,8 +77,9 @@ export async function orderForgotten(db: Database, email: string): Promise<LinkO
     .select({ at: securityEvents.at })
     .from(securityEvents)
     .where(
-      and(
-        eq(securityEvents.shopId, shopId),
+      ofShop(
+        securityEvents,
+        shopId,
         eq(securityEvents.personId, id),
         eq(securityEvents.about, byMail),
         gt(securityEvents.at, new Date(Date.now() - letterEveryMs)),
@@ -128,7 +130,7 @@ export async function openLink(db: Database, token: string): Promise<OpenLink> {
     })
     .from(links)
     .innerJoin(shops, eq(shops.id, links.shopId))
-    .leftJoin(secondFactors, eq(secondFactors.personId, links.personId))
+    .leftJoin(secondFactors, ofShop(secondFactors, links.shopId, eq(secondFactors.personId, links.personId)))
     .where(isOpen(token))
   if (!link) throw goneLink()
   const { personId, expiresAt, confirmedAt, ...rest } = link
@@ -174,7 +176,7 @@ export async function useLink(db: Database, token: string, { password, code }: L
     await transaction
       .update(links)
       .set({ usedAt: sql`now()` })
-      .where(and(eq(links.shopId, shopId), eq(links.email, email), isNull(links.usedAt)))
+      .where(ofShop(links, shopId, eq(links.email, email), isNull(links.usedAt)))
     if (personId === null) {
       const id = randomUUID()
       const added = await transaction
@@ -190,7 +192,7 @@ export async function useLink(db: Database, token: string, { password, code }: L
     const changed = await transaction
       .update(people)
       .set({ passwordHash })
-      .where(and(eq(people.id, personId), eq(people.shopId, shopId), isNull(people.closedAt)))
+      .where(ofShop(people, shopId, eq(people.id, personId), isNull(people.closedAt)))
       .returning({ id: people.id })
     if (changed.length === 0) throw notFound('this person')
     await endSessions(transaction, personId, null)

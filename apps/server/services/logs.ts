@@ -5,6 +5,7 @@ import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { Entry } from '@jokulgale/core/visit/log'
 import type { SiteRecord, UnitRecord as UnitPlace } from '@jokulgale/contract/places'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { diagrams, entries, sites, units, visits } from '../db/schema'
 import { siteColumns, unitColumns } from './places'
 
@@ -36,8 +37,8 @@ async function entriesWhere(
   const rows = await db
     .select(columns)
     .from(entries)
-    .innerJoin(visits, and(eq(visits.id, entries.visitId), eq(visits.shopId, shopId)))
-    .where(and(eq(entries.shopId, shopId), where))
+    .innerJoin(visits, ofShop(visits, shopId, eq(visits.id, entries.visitId)))
+    .where(ofShop(entries, shopId, where))
   return rows.map(({ wall, counter, device, ...row }) => ({ ...row, clock: { wall, counter, device } }))
 }
 
@@ -87,7 +88,7 @@ export const entriesOfSite = (
         db
           .select({ id: units.id })
           .from(units)
-          .where(and(eq(units.siteId, site), eq(units.shopId, shopId))),
+          .where(ofShop(units, shopId, eq(units.siteId, site))),
       ),
     ),
   )
@@ -119,11 +120,12 @@ export async function placedUnits(
   return db
     .select({ unit: unitColumns, site: siteColumns, ladder: diagrams.ladder })
     .from(units)
-    .innerJoin(sites, and(eq(sites.id, units.siteId), eq(sites.shopId, shopId)))
-    .innerJoin(diagrams, and(eq(diagrams.id, units.diagramId), eq(diagrams.shopId, shopId)))
+    .innerJoin(sites, ofShop(sites, shopId, eq(sites.id, units.siteId)))
+    .innerJoin(diagrams, ofShop(diagrams, shopId, eq(diagrams.id, units.diagramId)))
     .where(
-      and(
-        eq(units.shopId, shopId),
+      ofShop(
+        units,
+        shopId,
         unit === undefined ? undefined : eq(units.id, unit),
         site ? eq(units.siteId, site) : undefined,
       ),

@@ -1,5 +1,5 @@
 import { hash, verify } from '@node-rs/argon2'
-import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm'
+import { asc, eq, isNull, ne, sql } from 'drizzle-orm'
 import {
   erasedEmail,
   type PasswordChange,
@@ -8,6 +8,7 @@ import {
 } from '@jokulgale/contract/people'
 import type { Person } from '@jokulgale/contract/session'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { links, people, secondFactors, shops, signInFailures, sites } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who, Whose } from '../requests/signedIn'
@@ -31,7 +32,7 @@ export async function findPerson(
     .select(personColumns)
     .from(people)
     .innerJoin(shops, eq(shops.id, people.shopId))
-    .where(and(eq(people.id, personId), eq(people.shopId, shopId), isNull(people.closedAt)))
+    .where(ofShop(people, shopId, eq(people.id, personId), isNull(people.closedAt)))
   return row ?? null
 }
 
@@ -47,8 +48,8 @@ export async function peopleOf(db: Database, shopId: string): Promise<readonly S
       confirmedAt: secondFactors.confirmedAt,
     })
     .from(people)
-    .leftJoin(secondFactors, eq(secondFactors.personId, people.id))
-    .where(eq(people.shopId, shopId))
+    .leftJoin(secondFactors, ofShop(secondFactors, shopId, eq(secondFactors.personId, people.id)))
+    .where(ofShop(people, shopId))
     .orderBy(asc(people.name))
   return rows.map(({ closedAt, confirmedAt, ...row }) => ({
     ...row,
@@ -62,7 +63,7 @@ export async function personOfShop(db: Database, shopId: string, id: string) {
   const [row] = await db
     .select({ id: people.id, name: people.name, email: people.email, role: people.role, site: people.siteId })
     .from(people)
-    .where(and(eq(people.id, id), eq(people.shopId, shopId), isNull(people.closedAt)))
+    .where(ofShop(people, shopId, eq(people.id, id), isNull(people.closedAt)))
   if (!row) throw notFound('this person')
   return row
 }
@@ -78,7 +79,7 @@ export async function siteForRole(
     ? await db
         .select({ id: sites.id })
         .from(sites)
-        .where(and(eq(sites.id, site), eq(sites.shopId, shopId)))
+        .where(ofShop(sites, shopId, eq(sites.id, site)))
     : []
   if (!found)
     throw new RequestProblem(422, {
@@ -95,7 +96,7 @@ export async function changeRole(db: Database, who: Who, id: string, change: Rol
   await db
     .update(people)
     .set({ role: change.role, siteId })
-    .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
+    .where(ofShop(people, who.shopId, eq(people.id, id)))
   await noteSecurity(db, who, 'role-changed', `${person.email}: ${person.role} to ${change.role}`)
 }
 
@@ -106,7 +107,7 @@ export async function closePerson(db: Database, who: Who, id: string): Promise<v
   await db
     .update(people)
     .set({ closedAt: sql`now()` })
-    .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
+    .where(ofShop(people, who.shopId, eq(people.id, id)))
   await endSessions(db, id, null)
   await noteSecurity(db, who, 'closed', person.email)
 }
@@ -118,7 +119,7 @@ export async function changeLicence(db: Database, { shopId, personId }: Who, lic
   await db
     .update(people)
     .set({ licence })
-    .where(and(eq(people.id, personId), eq(people.shopId, shopId)))
+    .where(ofShop(people, shopId, eq(people.id, personId)))
 }
 
 /**
@@ -129,7 +130,7 @@ export async function erasePerson(db: Database, who: Who, id: string): Promise<v
   const [person] = await db
     .select({ email: people.email, closedAt: people.closedAt })
     .from(people)
-    .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
+    .where(ofShop(people, who.shopId, eq(people.id, id)))
   if (!person) throw notFound('this person')
   if (person.closedAt === null)
     throw new RequestProblem(422, { error: 'close this person first; then the name can be replaced' })
@@ -137,11 +138,11 @@ export async function erasePerson(db: Database, who: Who, id: string): Promise<v
     await transaction
       .update(people)
       .set({ name: erasedName, email: erasedEmail(id), licence: '' })
-      .where(and(eq(people.id, id), eq(people.shopId, who.shopId)))
+      .where(ofShop(people, who.shopId, eq(people.id, id)))
     await transaction
       .update(links)
       .set({ name: '', email: '' })
-      .where(and(eq(links.shopId, who.shopId), eq(links.email, person.email)))
+      .where(ofShop(links, who.shopId, eq(links.email, person.email)))
     await transaction.delete(signInFailures).where(eq(signInFailures.email, person.email))
     await noteSecurity(transaction, who, 'erased')
   })
@@ -151,14 +152,7 @@ async function keepAnOwner(db: Database, shopId: string, leaving: string): Promi
   const others = await db
     .select({ id: people.id })
     .from(people)
-    .where(
-      and(
-        eq(people.shopId, shopId),
-        eq(people.role, 'owner'),
-        isNull(people.closedAt),
-        ne(people.id, leaving),
-      ),
-    )
+    .where(ofShop(people, shopId, eq(people.role, 'owner'), isNull(people.closedAt), ne(people.id, leaving)))
   if (others.length === 0)
     throw new RequestProblem(422, { error: 'a shop keeps an owner; make somebody else owner first' })
 }
@@ -173,7 +167,7 @@ export async function requirePassword(
   const [row] = await db
     .select({ passwordHash: people.passwordHash })
     .from(people)
-    .where(and(eq(people.id, personId), eq(people.shopId, shopId)))
+    .where(ofShop(people, shopId, eq(people.id, personId)))
   if (!row || !(await verify(row.passwordHash, given)))
     throw new RequestProblem(422, {
       error: 'nothing was changed',
@@ -192,7 +186,7 @@ export async function changePassword(
   await db
     .update(people)
     .set({ passwordHash: await hash(password) })
-    .where(and(eq(people.id, who.personId), eq(people.shopId, who.shopId)))
+    .where(ofShop(people, who.shopId, eq(people.id, who.personId)))
   await endSessions(db, who.personId, thisSession)
   await noteSecurity(db, who, 'password-changed')
 }

@@ -1,5 +1,6 @@
-import { and, eq } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { photos } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { PaperPhoto } from '../paper/paperPhoto'
@@ -52,7 +53,7 @@ async function isKept(db: Database, { shopId }: Who, id: string, visit: string):
   const [kept] = await db
     .select({ id: photos.id })
     .from(photos)
-    .where(and(eq(photos.id, id), eq(photos.shopId, shopId), eq(photos.visitId, visit)))
+    .where(ofShop(photos, shopId, eq(photos.id, id), eq(photos.visitId, visit)))
   return kept !== undefined
 }
 
@@ -60,7 +61,7 @@ export async function findPhoto(db: Database, shopId: string, id: string): Promi
   const [photo] = await db
     .select({ type: photos.type, image: photos.image })
     .from(photos)
-    .where(and(eq(photos.id, id), eq(photos.shopId, shopId)))
+    .where(ofShop(photos, shopId, eq(photos.id, id)))
   if (!photo) throw notFound('this picture')
   return photo
 }
@@ -75,7 +76,7 @@ export async function paperPhotos(
   const rows = await db
     .select({ id: photos.id, image: photos.image, writtenAnew: photos.writtenAnew })
     .from(photos)
-    .where(and(eq(photos.visitId, visit), eq(photos.shopId, shopId)))
+    .where(ofShop(photos, shopId, eq(photos.visitId, visit)))
     .orderBy(photos.receivedAt)
   return Promise.all(
     rows.map(async ({ id, image, writtenAnew }) => ({

@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql, type SQL } from 'drizzle-orm'
+import { inArray, sql, type SQL } from 'drizzle-orm'
 import type { PgColumn } from 'drizzle-orm/pg-core'
 import { lostGuards } from '@jokulgale/core/changes/lostGuards'
 import { partWords } from '@jokulgale/core/diagram/diagram'
@@ -7,6 +7,7 @@ import type { PlaceEdit, PlaceKind } from '@jokulgale/core/places/placeEdit'
 import { changeProblems, lacking, type FieldProblem } from '@jokulgale/core/places/placeProblems'
 import { clockColumns, clockOf } from '../db/clockColumns'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { diagrams, placeEdits, sites, units } from '../db/schema'
 import { RequestProblem } from '../requests/problem'
 import { diagramsById } from './diagrams'
@@ -65,8 +66,9 @@ async function refuseForeign(db: Writes, shopId: string, edits: readonly PlaceEd
     .select({ id: placeEdits.id, place: placeEdits.placeId, of: placeEdits.of })
     .from(placeEdits)
     .where(
-      and(
-        eq(placeEdits.shopId, shopId),
+      ofShop(
+        placeEdits,
+        shopId,
         inArray(
           placeEdits.id,
           edits.map(({ id }) => id),
@@ -86,10 +88,10 @@ export function editsOfChangedPlaces(
   const changed = db
     .select({ place: placeEdits.placeId })
     .from(placeEdits)
-    .where(eq(placeEdits.shopId, shopId))
+    .where(ofShop(placeEdits, shopId))
     .groupBy(placeEdits.placeId)
     .having(sql`count(*) > 1`)
-  return editsWhere(db, and(eq(placeEdits.shopId, shopId), inArray(placeEdits.placeId, changed)))
+  return editsWhere(db, ofShop(placeEdits, shopId, inArray(placeEdits.placeId, changed)))
 }
 
 async function editsWhere(
@@ -146,7 +148,7 @@ async function refuseUnguardedPlans(db: Writes, shopId: string, edits: readonly 
   const rows = await db
     .select({ unit: units.id, diagram: units.diagramId, plan: units.planId })
     .from(units)
-    .where(and(eq(units.shopId, shopId), inArray(units.id, places)))
+    .where(ofShop(units, shopId, inArray(units.id, places)))
   const pairs = [...new Map(rows.map((row) => [`${row.diagram} ${row.plan}`, row])).values()]
   const named = (unit: string, message: string): RequestProblem =>
     refused([{ field: `edits[${edits.findIndex(({ place }) => place === unit)}].plan`, message }])
@@ -178,10 +180,7 @@ async function foldedPlaces(
   places: readonly string[],
 ): Promise<FoldedPlaces> {
   const byPlace = new Map<string, PlaceEdit[]>(places.map((place) => [place, []]))
-  const all = await editsWhere(
-    db,
-    and(eq(placeEdits.shopId, shopId), inArray(placeEdits.placeId, [...places])),
-  )
+  const all = await editsWhere(db, ofShop(placeEdits, shopId, inArray(placeEdits.placeId, [...places])))
   for (const edit of all) byPlace.get(edit.place)?.push(edit)
   return new Map([...byPlace].map(([place, edits]) => [place, foldPlace(of, edits)]))
 }
@@ -205,11 +204,11 @@ async function knownReferences(
     db
       .select({ id: sites.id })
       .from(sites)
-      .where(and(eq(sites.shopId, shopId), inArray(sites.id, siteIds))),
+      .where(ofShop(sites, shopId, inArray(sites.id, siteIds))),
     db
       .select({ id: diagrams.id })
       .from(diagrams)
-      .where(and(eq(diagrams.shopId, shopId), inArray(diagrams.id, diagramIds))),
+      .where(ofShop(diagrams, shopId, inArray(diagrams.id, diagramIds))),
   ])
   return {
     sites: new Set(foundSites.map(({ id }) => id)),
@@ -253,7 +252,7 @@ async function writeSites(db: Writes, shopId: string, folded: FoldedPlaces): Pro
         access: written(sites.access),
         archived: written(sites.archived),
       },
-      setWhere: eq(sites.shopId, shopId),
+      setWhere: ofShop(sites, shopId),
     })
     .returning({ id: sites.id })
   return kept.length
@@ -289,7 +288,7 @@ async function writeUnits(db: Writes, shopId: string, folded: FoldedPlaces): Pro
         installed: written(units.installed),
         archived: written(units.archived),
       },
-      setWhere: eq(units.shopId, shopId),
+      setWhere: ofShop(units, shopId),
     })
     .returning({ id: units.id })
   return kept.length

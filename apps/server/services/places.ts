@@ -1,8 +1,9 @@
-import { and, asc, desc, eq, inArray, or, sql, type SQL } from 'drizzle-orm'
+import { asc, desc, eq, inArray, or, sql, type SQL } from 'drizzle-orm'
 import type { OtherValue, Places, SiteRecord, UnitRecord } from '@jokulgale/contract/places'
 import { foldPlace } from '@jokulgale/core/places/foldPlace'
 import type { PlaceEdit } from '@jokulgale/core/places/placeEdit'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { diagrams, epochs, people, sites, units, visits } from '../db/schema'
 import type { Who } from '../requests/signedIn'
 import { diagramColumns, diagramRecord } from './diagrams'
@@ -34,23 +35,23 @@ export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<P
     db
       .select(siteColumns)
       .from(sites)
-      .where(and(eq(sites.shopId, shopId), siteId === null ? undefined : eq(sites.id, siteId)))
+      .where(ofShop(sites, shopId, siteId === null ? undefined : eq(sites.id, siteId)))
       .orderBy(asc(sites.name)),
     db
       .select(unitColumns)
       .from(units)
-      .where(and(eq(units.shopId, shopId), siteId === null ? undefined : eq(units.siteId, siteId)))
+      .where(ofShop(units, shopId, siteId === null ? undefined : eq(units.siteId, siteId)))
       .orderBy(asc(units.label)),
     db
       .select(diagramColumns)
       .from(diagrams)
-      .where(and(eq(diagrams.shopId, shopId), siteId === null ? undefined : ofSite(db, siteId)))
+      .where(ofShop(diagrams, shopId, siteId === null ? undefined : ofSite(db, shopId, siteId)))
       .orderBy(asc(diagrams.madeAt)),
     siteId === null
       ? db
           .select({ id: people.id, name: people.name, licence: people.licence })
           .from(people)
-          .where(eq(people.shopId, shopId))
+          .where(ofShop(people, shopId))
       : [],
     siteId === null ? editsOfChangedPlaces(db, shopId) : [],
     db.select({ id: epochs.id }).from(epochs).orderBy(desc(epochs.since)).limit(1),
@@ -66,18 +67,24 @@ export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<P
 }
 
 /** Circuits that the units of a site have or are to have, or that visits to them began with. */
-const ofSite = (db: Database, siteId: string): SQL | undefined =>
+const ofSite = (db: Database, shopId: string, siteId: string): SQL | undefined =>
   or(
     ...[units.diagramId, units.planId].map((id) =>
-      inArray(diagrams.id, db.select({ id }).from(units).where(eq(units.siteId, siteId))),
+      inArray(
+        diagrams.id,
+        db
+          .select({ id })
+          .from(units)
+          .where(ofShop(units, shopId, eq(units.siteId, siteId))),
+      ),
     ),
     inArray(
       diagrams.id,
       db
         .select({ id: visits.diagramId })
         .from(visits)
-        .innerJoin(units, eq(units.id, visits.unitId))
-        .where(eq(units.siteId, siteId)),
+        .innerJoin(units, ofShop(units, shopId, eq(units.id, visits.unitId)))
+        .where(ofShop(visits, shopId, eq(units.siteId, siteId))),
     ),
   )
 

@@ -1,4 +1,4 @@
-import { and, eq, ne } from 'drizzle-orm'
+import { ne } from 'drizzle-orm'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { Pairing, UnitGlance, UnitPanel } from '@jokulgale/contract/records'
 import type { Experience } from '@jokulgale/core/diagnosis/priors'
@@ -11,6 +11,7 @@ import { unitHistory } from '@jokulgale/core/visit/unitHistory'
 import { foldUnitRecord } from '@jokulgale/core/visit/unitRecord'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { unitSummaries } from '../db/schema'
 import { notFound } from '../requests/problem'
 import { drawnUnits, entriesOfSite, entriesOfUnits, logOfUnit } from './logs'
@@ -59,7 +60,7 @@ export async function experienceOf(db: Database, shopId: string): Promise<Experi
   const rows = await db
     .select({ repairs: unitSummaries.repairs })
     .from(unitSummaries)
-    .where(and(eq(unitSummaries.shopId, shopId), ne(unitSummaries.repairs, {})))
+    .where(ofShop(unitSummaries, shopId, ne(unitSummaries.repairs, {})))
   const repairs: Record<string, number> = {}
   for (const row of rows)
     for (const [key, times] of Object.entries(row.repairs)) repairs[key] = (repairs[key] ?? 0) + times

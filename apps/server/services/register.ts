@@ -1,7 +1,8 @@
-import { and, eq, ne } from 'drizzle-orm'
+import { eq, ne } from 'drizzle-orm'
 import { createEvents, type EventAttributes } from 'ics'
 import type { OpenMeasure } from '@jokulgale/contract/register'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { sites, units, unitSummaries } from '../db/schema'
 import type { Who } from '../requests/signedIn'
 import { siteColumns, unitColumns } from './places'
@@ -14,11 +15,12 @@ export async function openMeasuresOf(db: Database, { shopId, siteId }: Who): Pro
   const rows = await db
     .select({ unit: unitColumns, site: siteColumns, measures: unitSummaries.measures })
     .from(unitSummaries)
-    .innerJoin(units, and(eq(units.id, unitSummaries.unitId), eq(units.shopId, shopId)))
-    .innerJoin(sites, and(eq(sites.id, units.siteId), eq(sites.shopId, shopId)))
+    .innerJoin(units, ofShop(units, shopId, eq(units.id, unitSummaries.unitId)))
+    .innerJoin(sites, ofShop(sites, shopId, eq(sites.id, units.siteId)))
     .where(
-      and(
-        eq(unitSummaries.shopId, shopId),
+      ofShop(
+        unitSummaries,
+        shopId,
         ne(unitSummaries.measures, []),
         siteId === null ? undefined : eq(units.siteId, siteId),
       ),

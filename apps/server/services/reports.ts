@@ -1,6 +1,7 @@
-import { and, eq } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { personWords } from '@jokulgale/core/visit/personWords'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { diagrams, people, shops } from '../db/schema'
 import type { VisitPapers } from '../paper/visitReport'
 import { notFound } from '../requests/problem'
@@ -29,12 +30,12 @@ export async function visitPapers(
     db
       .select({ ladder: diagrams.ladder })
       .from(diagrams)
-      .where(and(eq(diagrams.shopId, shopId), eq(diagrams.id, visit.diagram))),
+      .where(ofShop(diagrams, shopId, eq(diagrams.id, visit.diagram))),
     entriesOf(db, shopId, id, 0),
     db
       .select({ id: people.id, name: people.name, licence: people.licence })
       .from(people)
-      .where(eq(people.shopId, shopId)),
+      .where(ofShop(people, shopId)),
     db.select({ name: shops.name }).from(shops).where(eq(shops.id, shopId)),
   ])
   if (!circuit) throw notFound('this unit')

@@ -1,7 +1,8 @@
-import { and, desc, eq, sql } from 'drizzle-orm'
+import { desc, eq, sql } from 'drizzle-orm'
 import type { FoundVisit } from '@jokulgale/contract/records'
 import { lineFound, wordsSought } from '@jokulgale/core/visit/visitWords'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { units, visits, visitSummaries } from '../db/schema'
 import type { Who } from '../requests/signedIn'
 
@@ -24,11 +25,12 @@ export async function visitsWithWords(
       words: visitSummaries.words,
     })
     .from(visitSummaries)
-    .innerJoin(visits, and(eq(visits.id, visitSummaries.visitId), eq(visits.shopId, shopId)))
-    .innerJoin(units, eq(units.id, visits.unitId))
+    .innerJoin(visits, ofShop(visits, shopId, eq(visits.id, visitSummaries.visitId)))
+    .innerJoin(units, ofShop(units, shopId, eq(units.id, visits.unitId)))
     .where(
-      and(
-        eq(visitSummaries.shopId, shopId),
+      ofShop(
+        visitSummaries,
+        shopId,
         siteId === null ? undefined : eq(units.siteId, siteId),
         sql`to_tsvector('simple', ${visitSummaries.words}) @@ to_tsquery('simple', ${query})`,
       ),

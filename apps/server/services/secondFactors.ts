@@ -10,6 +10,7 @@ import {
   type SpareCodes,
 } from '@jokulgale/contract/secondFactor'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { secondFactors } from '../db/schema'
 import { RequestProblem } from '../requests/problem'
 import { hashedToken } from '../requests/sender'
@@ -33,7 +34,7 @@ const authenticator = (secret: string, label = ''): TOTP =>
   new TOTP({ issuer, label, secret: Secret.fromBase32(secret), period: periodSeconds })
 
 const isOf = ({ personId, shopId }: Whose) =>
-  and(eq(secondFactors.personId, personId), eq(secondFactors.shopId, shopId))
+  ofShop(secondFactors, shopId, eq(secondFactors.personId, personId))
 
 /** The second factor of somebody, confirmed or begun; none where there is none. */
 async function factorOf(db: Reading, whose: Whose) {

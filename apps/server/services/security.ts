@@ -1,6 +1,7 @@
 import { desc, eq } from 'drizzle-orm'
 import type { SecurityEvent } from '@jokulgale/contract/security'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { people, securityEvents } from '../db/schema'
 
 /** Puts down what happened, for the owner to look up. */
@@ -25,8 +26,8 @@ export async function securityOf(db: Database, shopId: string): Promise<readonly
       at: securityEvents.at,
     })
     .from(securityEvents)
-    .leftJoin(people, eq(people.id, securityEvents.personId))
-    .where(eq(securityEvents.shopId, shopId))
+    .leftJoin(people, ofShop(people, shopId, eq(people.id, securityEvents.personId)))
+    .where(ofShop(securityEvents, shopId))
     .orderBy(desc(securityEvents.sequence))
     .limit(mostEvents)
   return rows.map((row) => ({ ...row, at: row.at.toISOString() }))

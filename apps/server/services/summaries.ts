@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, ne, isNull, or, sql } from 'drizzle-orm'
+import { asc, eq, inArray, ne, isNull, or, sql } from 'drizzle-orm'
 import { faultsOf } from '@jokulgale/core/diagram/faults'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { passesByGuard } from '@jokulgale/core/diagram/guards'
@@ -10,6 +10,7 @@ import { merge, standingEntries, type Entry } from '@jokulgale/core/visit/log'
 import { openMeasures, temporaryWords } from '@jokulgale/core/visit/temporary'
 import { wordsOfVisit } from '@jokulgale/core/visit/visitWords'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { units, unitSummaries, visits, visitSummaries, type KeptMeasure } from '../db/schema'
 import { diagramsById } from './diagrams'
 import { entriesOfUnits, tellingEntries, type UnitEntry } from './logs'
@@ -47,7 +48,7 @@ export async function summarise(db: Writes, shopId: string, written: Written): P
     const rows = await db
       .selectDistinct({ unit: visits.unitId })
       .from(visits)
-      .where(and(eq(visits.shopId, shopId), inArray(visits.id, [...summed])))
+      .where(ofShop(visits, shopId, inArray(visits.id, [...summed])))
     const unitIds = rows.map(({ unit }) => unit).sort()
     // one writer a unit: what it comes to is worked out from all of its logs
     for (const unit of unitIds)
@@ -167,7 +168,7 @@ export async function bringSummariesUpToDate(db: Database): Promise<number> {
       const rows = await transaction
         .select({ visit: visits.id })
         .from(visits)
-        .where(and(eq(visits.shopId, first.shop), inArray(visits.unitId, unitIds)))
+        .where(ofShop(visits, first.shop, inArray(visits.unitId, unitIds)))
       await writeVisits(
         transaction,
         first.shop,

@@ -1,6 +1,7 @@
-import { and, desc, eq } from 'drizzle-orm'
+import { desc, eq } from 'drizzle-orm'
 import type { NewVisit, Visit } from '@jokulgale/contract/visit'
 import type { Database } from '../db/connect'
+import { ofShop } from '../db/ofShop'
 import { units, visits } from '../db/schema'
 import { notFound, RequestProblem } from '../requests/problem'
 import type { Who } from '../requests/signedIn'
@@ -22,7 +23,7 @@ export async function findVisit(db: Database, shopId: string, id: string): Promi
   const [row] = await db
     .select(columns)
     .from(visits)
-    .where(and(eq(visits.id, id), eq(visits.shopId, shopId)))
+    .where(ofShop(visits, shopId, eq(visits.id, id)))
   return row ? shown(row) : null
 }
 
@@ -38,7 +39,7 @@ export async function startVisit(
   const [known] = await db
     .select({ id: units.id, diagram: units.diagramId })
     .from(units)
-    .where(and(eq(units.id, unit), eq(units.shopId, who.shopId)))
+    .where(ofShop(units, who.shopId, eq(units.id, unit)))
   if (!known) throw notFound('this unit')
   const diagramId = diagram === undefined ? known.diagram : (await findDiagram(db, who.shopId, diagram)).id
   const added = await db
@@ -56,7 +57,7 @@ export async function visitsOfUnit(db: Database, shopId: string, unit: string): 
   const rows = await db
     .select(columns)
     .from(visits)
-    .where(and(eq(visits.unitId, unit), eq(visits.shopId, shopId)))
+    .where(ofShop(visits, shopId, eq(visits.unitId, unit)))
     .orderBy(desc(visits.startedAt))
     .limit(100)
   return rows.map(shown)
