@@ -36,110 +36,113 @@ const smallTargets = (page: Page): Promise<readonly string[]> =>
 /** What may differ in the dark. */
 const ofColors = ['color-contrast', 'link-in-text-block']
 
-for (const colorScheme of ['light', 'dark'] as const)
-  test(`nothing bars the way on any main screen, ${colorScheme}, and every target fits a thumb`, async ({
-    browser,
-  }) => {
-    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, colorScheme })
-    const technician = new Technician(await context.newPage())
-    const { page } = technician
-    const problems: string[] = []
-    const check = async (screen: string): Promise<void> => {
-      await page.waitForTimeout(300)
-      // in one frame: no page of its own for the findings
-      const axe = new AxeBuilder({ page }).setLegacyMode(true)
-      const { violations, incomplete } = await (
-        colorScheme === 'dark' ? axe.withRules(ofColors) : axe
-      ).analyze()
-      problems.push(
-        ...violations.map(
-          ({ id, nodes }) => `${screen}: ${id} ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
-        ),
-        ...(await smallTargets(page)).map((target) => `${screen}: ${target}`),
-        ...incomplete
-          .filter(({ id }) => id !== 'color-contrast')
-          .map(({ id }) => `${screen}: ${id} undecided`),
-        ...(await faintAmong(page, incomplete)).map((faint) => `${screen}: ${faint}`),
-      )
-    }
-    await page.goto('/')
-    await page.getByLabel('E-mail').waitFor()
-    await check('sign-in')
-    await technician.signIn()
-    await check('board')
-    await page.goto('/sites')
-    await page.getByText('Cordwain Row').first().waitFor()
-    await check('sites')
-    const unit = (await (await page.request.get('/api/places')).json()).units[0].id as string
-    for (const [screen, address, shown] of [
-      ['bench', '/bench', 'Run capacitor under load'],
-      ['a tool', '/bench/capacitor', 'On its plate'],
-      ['a list of the bench', '/bench/thermostat-check', 'Batteries'],
-      ['a new site', '/sites/new', 'How to get in'],
-      ['a list of units', '/sites/import', 'Or paste it here'],
-      ['a unit edited', `/units/${unit}/edit`, 'Serial number'],
-      ['circuit', `/units/${unit}/circuit`, 'What its loads draw'],
-      ['shop', '/shop', 'Signed in on'],
-      ['an invitation', '/shop/invite', 'May do'],
-    ]) {
-      await page.goto(address)
-      await page.getByText(shown).first().waitFor()
-      await check(screen)
-    }
-    await page.goto(`/units/${unit}/circuit`)
-    await technician.press('As text')
-    await page.getByLabel('Ladder text').waitFor()
-    await check('circuit as text')
-    await technician.press('Plate')
-    await page.getByText('As the plate says').waitFor()
-    await check('plate')
-    await technician.press('Lead by lead')
-    await check('lead by lead')
-    await technician.press('What changes')
-    await check('what changes')
-    await page.goto(`/units/${unit}/edit`)
-    await page.getByRole('link', { name: 'Choose its circuit' }).click()
-    await technician.press('Put it together by its options')
-    await technician.press('Rooftop unit')
-    await check('a family')
-    await technician.press('Close')
-    await page.getByRole('link', { name: 'Choose its circuit' }).click()
-    await technician.press('From nothing, lead by lead')
-    await check('from nothing')
-    await page.goto('/sites')
-    await page.getByRole('button', { name: /Cordwain Row: which thermostat/ }).click()
-    await page.getByRole('heading', { name: 'Proven pairs' }).waitFor()
-    await check('pairing')
-    await page.goto('/temporary')
-    await page
-      .getByText(/d left|Nothing is bridged/)
-      .first()
-      .waitFor()
-    await check('register')
-    await page.goto('/')
-    await technician.take('Flat 22 SHP', 'Not cooling')
-    await check('trace')
-    await page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
-    await check('next step')
-    await technician.press('Close')
-    for (const tab of ['Look', 'Suspects', 'Repair', 'Prove']) {
-      await technician.tab(tab)
-      await check(tab)
-    }
-    await technician.press('Entries: what was entered, and notes')
-    await check('entries')
-    await technician.press('Close')
-    await technician.tab('Prove')
-    await page.getByLabel('Who signs for it, if somebody does').fill('Ada Holm')
-    await page.locator('canvas').waitFor()
-    await check('signature')
-    await page.getByRole('button', { name: /^Power: / }).click()
-    await technician.press('Isolate, lock, prove dead')
-    await check('isolate')
-    await checkClosedAndJoin(page, check)
-    expect(problems).toEqual([])
-    await context.close()
-  })
+/** What stands in the way of somebody on a screen as it is now; in the dark only what colours can change. */
+async function barriers(page: Page, scheme: 'light' | 'dark'): Promise<readonly string[]> {
+  await page.emulateMedia({ colorScheme: scheme })
+  await page.waitForTimeout(scheme === 'light' ? 300 : 100)
+  // in one frame: no page of its own for the findings
+  const axe = new AxeBuilder({ page }).setLegacyMode(true)
+  const { violations, incomplete } = await (scheme === 'dark' ? axe.withRules(ofColors) : axe).analyze()
+  return [
+    ...violations.map(({ id, nodes }) => `${id} ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
+    ...incomplete.filter(({ id }) => id !== 'color-contrast').map(({ id }) => `${id} undecided`),
+    ...(await faintAmong(page, incomplete)),
+  ]
+}
+
+test('nothing bars the way on any main screen, light or dark, and every target fits a thumb', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+  const technician = new Technician(await context.newPage())
+  const { page } = technician
+  const problems: string[] = []
+  const check = async (screen: string): Promise<void> => {
+    const found = [
+      ...(await smallTargets(page)),
+      ...(await barriers(page, 'dark')).map((what) => `${what}, dark`),
+      ...(await barriers(page, 'light')),
+    ]
+    problems.push(...found.map((what) => `${screen}: ${what}`))
+  }
+  await page.goto('/')
+  await page.getByLabel('E-mail').waitFor()
+  await check('sign-in')
+  await technician.signIn()
+  await check('board')
+  await page.goto('/sites')
+  await page.getByText('Cordwain Row').first().waitFor()
+  await check('sites')
+  const unit = (await (await page.request.get('/api/places')).json()).units[0].id as string
+  for (const [screen, address, shown] of [
+    ['bench', '/bench', 'Run capacitor under load'],
+    ['a tool', '/bench/capacitor', 'On its plate'],
+    ['a list of the bench', '/bench/thermostat-check', 'Batteries'],
+    ['a new site', '/sites/new', 'How to get in'],
+    ['a list of units', '/sites/import', 'Or paste it here'],
+    ['a unit edited', `/units/${unit}/edit`, 'Serial number'],
+    ['circuit', `/units/${unit}/circuit`, 'What its loads draw'],
+    ['shop', '/shop', 'Signed in on'],
+    ['an invitation', '/shop/invite', 'May do'],
+  ]) {
+    await page.goto(address)
+    await page.getByText(shown).first().waitFor()
+    await check(screen)
+  }
+  await page.goto(`/units/${unit}/circuit`)
+  await technician.press('As text')
+  await page.getByLabel('Ladder text').waitFor()
+  await check('circuit as text')
+  await technician.press('Plate')
+  await page.getByText('As the plate says').waitFor()
+  await check('plate')
+  await technician.press('Lead by lead')
+  await check('lead by lead')
+  await technician.press('What changes')
+  await check('what changes')
+  await page.goto(`/units/${unit}/edit`)
+  await page.getByRole('link', { name: 'Choose its circuit' }).click()
+  await technician.press('Put it together by its options')
+  await technician.press('Rooftop unit')
+  await check('a family')
+  await technician.press('Close')
+  await page.getByRole('link', { name: 'Choose its circuit' }).click()
+  await technician.press('From nothing, lead by lead')
+  await check('from nothing')
+  await page.goto('/sites')
+  await page.getByRole('button', { name: /Cordwain Row: which thermostat/ }).click()
+  await page.getByRole('heading', { name: 'Proven pairs' }).waitFor()
+  await check('pairing')
+  await page.goto('/temporary')
+  await page
+    .getByText(/d left|Nothing is bridged/)
+    .first()
+    .waitFor()
+  await check('register')
+  await page.goto('/')
+  await technician.take('Flat 22 SHP', 'Not cooling')
+  await check('trace')
+  await page.getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' }).click()
+  await check('next step')
+  await technician.press('Close')
+  for (const tab of ['Look', 'Suspects', 'Repair', 'Prove']) {
+    await technician.tab(tab)
+    await check(tab)
+  }
+  await technician.press('Entries: what was entered, and notes')
+  await check('entries')
+  await technician.press('Close')
+  await technician.tab('Prove')
+  await page.getByLabel('Who signs for it, if somebody does').fill('Ada Holm')
+  await page.locator('canvas').waitFor()
+  await check('signature')
+  await page.getByRole('button', { name: /^Power: / }).click()
+  await technician.press('Isolate, lock, prove dead')
+  await check('isolate')
+  await checkClosedAndJoin(page, check)
+  expect(problems).toEqual([])
+  await context.close()
+})
 
 /** A visit that is signed off, and what somebody sees who was invited. */
 async function checkClosedAndJoin(page: Page, check: (screen: string) => Promise<void>): Promise<void> {
