@@ -1,7 +1,19 @@
-import { Pressable, View } from 'react-native'
+import { Pressable, StyleSheet, View } from 'react-native'
 import { Icon } from './Icon'
 import { space, target, usePalette } from './theme'
 import { Words } from './Words'
+
+const styles = StyleSheet.create({
+  whole: { flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: target },
+  box: {
+    width: 28,
+    height: 28,
+    borderRadius: 6,
+    borderWidth: 2,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+})
 
 interface CheckProps {
   readonly title: string
@@ -18,24 +30,21 @@ export function Check({ title, on, onPress }: CheckProps) {
       aria-checked={on}
       accessibilityLabel={title}
       onPress={onPress}
-      style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: target }}
+      style={styles.whole}
     >
       <View
         aria-hidden
-        style={{
-          width: 28,
-          height: 28,
-          borderRadius: 6,
-          borderWidth: 2,
-          borderColor: on ? palette.accent : palette.quiet,
-          backgroundColor: on ? palette.accent : palette.raised,
-          alignItems: 'center',
-          justifyContent: 'center',
-        }}
+        style={[
+          styles.box,
+          {
+            borderColor: on ? palette.accent : palette.quiet,
+            backgroundColor: on ? palette.accent : palette.raised,
+          },
+        ]}
       >
         {on ? <Icon name="check" size={20} color={palette.onAccent} /> : null}
       </View>
-      <Words style={{ flex: 1 }}>{title}</Words>
+      <Words grows>{title}</Words>
     </Pressable>
   )
 }

@@ -1,6 +1,5 @@
-import { View } from 'react-native'
 import { Press } from './Press'
-import { space } from './theme'
+import { Line } from './Line'
 
 interface ChipsProps<T extends string> {
   readonly options: readonly { readonly id: T; readonly words: string }[]
@@ -12,11 +11,7 @@ interface ChipsProps<T extends string> {
 /** A few short choices side by side. */
 export function Chips<T extends string>({ options, chosen, onChoose, label }: ChipsProps<T>) {
   return (
-    <View
-      role="group"
-      aria-label={label}
-      style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}
-    >
+    <Line role="group" aria-label={label} wraps gap="small">
       {options.map(({ id, words }) => (
         <Press
           key={id}
@@ -27,6 +22,6 @@ export function Chips<T extends string>({ options, chosen, onChoose, label }: Ch
           }}
         />
       ))}
-    </View>
+    </Line>
   )
 }

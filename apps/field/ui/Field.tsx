@@ -1,8 +1,14 @@
 // by its own path: the package's front door brings all of its parts
 import ThemedInput from '@rneui/themed/dist/Input'
 import { useState } from 'react'
-import type { TextInputProps } from 'react-native'
+import { StyleSheet, type TextInputProps } from 'react-native'
 import { fonts, target, usePalette } from './theme'
+
+const styles = StyleSheet.create({
+  label: { fontFamily: fonts.strong, fontSize: 14, marginBottom: 4 },
+  typed: { fontFamily: fonts.text, fontSize: 17, outlineStyle: 'solid', outlineWidth: 0 },
+  wrong: { fontFamily: fonts.text, fontSize: 14, margin: 0, marginTop: 4 },
+})
 
 interface FieldProps extends Omit<TextInputProps, 'style'> {
   readonly label: string
@@ -28,7 +34,7 @@ export function Field({ label, errorMessage, ...rest }: FieldProps) {
       renderErrorMessage={errorMessage !== undefined}
       label={label}
       accessibilityLabel={label}
-      labelStyle={{ fontFamily: fonts.strong, color: palette.quiet, fontSize: 14, marginBottom: 4 }}
+      labelStyle={[styles.label, { color: palette.quiet }]}
       containerStyle={{ paddingHorizontal: 0 }}
       inputContainerStyle={{
         borderWidth: focused ? 2 : 1,
@@ -38,15 +44,9 @@ export function Field({ label, errorMessage, ...rest }: FieldProps) {
         paddingHorizontal: focused ? 11 : 12,
         minHeight: target,
       }}
-      inputStyle={{
-        fontFamily: fonts.text,
-        color: palette.text,
-        fontSize: 17,
-        outlineStyle: 'solid',
-        outlineWidth: 0,
-      }}
+      inputStyle={[styles.typed, { color: palette.text }]}
       placeholderTextColor={palette.quiet}
-      errorStyle={{ fontFamily: fonts.text, color: palette.wrong, fontSize: 14, margin: 0, marginTop: 4 }}
+      errorStyle={[styles.wrong, { color: palette.wrong }]}
     />
   )
 }

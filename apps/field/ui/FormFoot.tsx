@@ -1,6 +1,5 @@
-import { View } from 'react-native'
 import { Press } from './Press'
-import { space } from './theme'
+import { Stack } from './Stack'
 
 interface FormFootProps {
   readonly title: string
@@ -12,8 +11,8 @@ interface FormFootProps {
 /** The one thing to do with a form, in the thumb's reach. */
 export function FormFoot({ title, onPress, disabled = false, busy = false }: FormFootProps) {
   return (
-    <View style={{ padding: space.medium }}>
+    <Stack padding="medium">
       <Press kind="main" title={title} disabled={disabled} busy={busy} onPress={onPress} />
-    </View>
+    </Stack>
   )
 }

@@ -1,10 +1,16 @@
 import { useRouter, type Href } from 'expo-router'
 import type { ReactNode } from 'react'
-import { Pressable, View } from 'react-native'
+import { Pressable, StyleSheet, View } from 'react-native'
 import { Icon } from './Icon'
 import { useLow } from './Screen'
+import { Stack } from './Stack'
 import { space, target, usePalette } from './theme'
 import { Words } from './Words'
+
+const styles = StyleSheet.create({
+  bar: { flexDirection: 'row', alignItems: 'center', gap: space.small, paddingHorizontal: space.medium },
+  back: { width: target, height: target, alignItems: 'center', justifyContent: 'center' },
+})
 
 interface HeadingProps {
   readonly title: string
@@ -19,16 +25,7 @@ export function Heading({ title, below, back, right }: HeadingProps) {
   const router = useRouter()
   const low = useLow()
   return (
-    <View
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: space.small,
-        paddingHorizontal: space.medium,
-        paddingVertical: low ? 0 : space.small,
-        minHeight: low ? target : 60,
-      }}
-    >
+    <View style={[styles.bar, { paddingVertical: low ? 0 : space.small, minHeight: low ? target : 60 }]}>
       {back ? (
         <Pressable
           accessibilityRole="button"
@@ -36,12 +33,12 @@ export function Heading({ title, below, back, right }: HeadingProps) {
           onPress={() => {
             router.navigate(back)
           }}
-          style={{ width: target, height: target, alignItems: 'center', justifyContent: 'center' }}
+          style={styles.back}
         >
           <Icon name="arrow-left" color={palette.accent} />
         </Pressable>
       ) : null}
-      <View style={{ flex: 1 }}>
+      <Stack grows>
         <Words size="lead" strong role="heading" aria-level={1} numberOfLines={low ? 1 : 2}>
           {title}
         </Words>
@@ -50,7 +47,7 @@ export function Heading({ title, below, back, right }: HeadingProps) {
             {below}
           </Words>
         ) : null}
-      </View>
+      </Stack>
       {right}
     </View>
   )

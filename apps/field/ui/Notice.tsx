@@ -1,7 +1,17 @@
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import { Icon } from './Icon'
 import { space, usePalette } from './theme'
 import { Words } from './Words'
+
+const styles = StyleSheet.create({
+  notice: {
+    flexDirection: 'row',
+    gap: space.small,
+    borderLeftWidth: 3,
+    paddingLeft: space.medium,
+    paddingVertical: space.hair,
+  },
+})
 
 interface NoticeProps {
   readonly kind: 'caution' | 'wrong' | 'plain' | 'good'
@@ -18,19 +28,9 @@ export function Notice({ kind, children }: NoticeProps) {
     kind
   ]
   return (
-    <View
-      role={kind === 'wrong' ? 'alert' : 'note'}
-      style={{
-        flexDirection: 'row',
-        gap: space.small,
-        borderLeftWidth: 3,
-        borderColor: color,
-        paddingLeft: space.medium,
-        paddingVertical: space.hair,
-      }}
-    >
+    <View role={kind === 'wrong' ? 'alert' : 'note'} style={[styles.notice, { borderColor: color }]}>
       <Icon name={icon} color={color} size={20} />
-      <Words style={{ flex: 1 }}>{children}</Words>
+      <Words grows>{children}</Words>
     </View>
   )
 }

@@ -1,9 +1,21 @@
 import type { ReactNode } from 'react'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import { Icon } from './Icon'
 import { LinkPress } from './LinkPress'
+import { Stack } from './Stack'
 import { space, usePalette } from './theme'
 import { Words } from './Words'
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.medium,
+    paddingVertical: space.medium,
+    minHeight: 60,
+    borderBottomWidth: 1,
+  },
+})
 
 interface RowProps {
   readonly title: string
@@ -17,25 +29,15 @@ interface RowProps {
 export function Row({ title, below, right, onPress, label }: RowProps) {
   const palette = usePalette()
   const inner = (
-    <View
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: space.medium,
-        paddingVertical: space.medium,
-        minHeight: 60,
-        borderBottomWidth: 1,
-        borderColor: palette.line,
-      }}
-    >
-      <View style={{ flex: 1 }}>
+    <View style={[styles.row, { borderColor: palette.line }]}>
+      <Stack grows>
         <Words strong>{title}</Words>
         {below ? (
           <Words size="small" quiet>
             {below}
           </Words>
         ) : null}
-      </View>
+      </Stack>
       {right}
       {onPress ? <Icon name="chevron-right" color={palette.quiet} /> : null}
     </View>

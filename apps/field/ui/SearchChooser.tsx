@@ -1,9 +1,8 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { Field } from './Field'
 import { Press } from './Press'
 import { Row } from './Row'
-import { space } from './theme'
+import { Stack } from './Stack'
 
 export interface Choosable {
   readonly id: string
@@ -39,7 +38,7 @@ export function SearchChooser({ options, chosen, onChoose, what, placeholder }: 
   const wanted = sought.trim().toLowerCase()
   const found = options.filter(({ title, below }) => `${title} ${below}`.toLowerCase().includes(wanted))
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       <Field
         label={`Find a ${what}`}
         value={sought}
@@ -59,7 +58,7 @@ export function SearchChooser({ options, chosen, onChoose, what, placeholder }: 
           }}
         />
       ))}
-    </View>
+    </Stack>
   )
 }
 

@@ -1,8 +1,7 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { Notice } from './Notice'
 import { Press } from './Press'
-import { space } from './theme'
+import { Stack } from './Stack'
 
 type Outcome = 'shared' | 'copied' | 'not'
 
@@ -16,7 +15,7 @@ interface SharePressProps {
 export function SharePress({ title, subject, text }: SharePressProps) {
   const [outcome, setOutcome] = useState<Outcome | null>(null)
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Press
         title={title}
         onPress={() => {
@@ -34,7 +33,7 @@ export function SharePress({ title, subject, text }: SharePressProps) {
           }
         </Notice>
       ) : null}
-    </View>
+    </Stack>
   )
 }
 

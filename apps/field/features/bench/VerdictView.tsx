@@ -1,9 +1,9 @@
-import { View } from 'react-native'
 import type { Level, Outcome } from '@jokulgale/core/bench/tool'
 import { Notice } from '../../ui/Notice'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { LazyPicture } from './LazyPicture'
+import { Line } from '../../ui/Line'
 
 const noticeOf = { good: 'good', watch: 'caution', act: 'wrong' } as const satisfies Record<Level, string>
 
@@ -21,15 +21,15 @@ export function VerdictView({
   }
   const { level, words, lines, picture } = outcome.verdict
   return (
-    <View style={{ gap: space.small }} aria-live="polite">
+    <Stack gap="small" aria-live="polite">
       <Notice kind={noticeOf[level]}>{words}</Notice>
       {picture ? <LazyPicture picture={picture} /> : null}
       {lines.map(({ what, value }) => (
-        <View key={what} style={{ flexDirection: 'row', gap: space.medium }}>
-          <Words style={{ flex: 1 }}>{what}</Words>
+        <Line key={what} gap="medium">
+          <Words grows>{what}</Words>
           <Words strong>{value}</Words>
-        </View>
+        </Line>
       ))}
-    </View>
+    </Stack>
   )
 }

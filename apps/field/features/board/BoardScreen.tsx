@@ -4,9 +4,11 @@ import { View } from 'react-native'
 import type { BoardItem } from '@jokulgale/contract/places'
 import { callSummary } from '@jokulgale/core/visit/callSummary'
 import { Heading } from '../../ui/Heading'
+import { Line } from '../../ui/Line'
 import { Press } from '../../ui/Press'
 import { Screen, useWide } from '../../ui/Screen'
-import { space, usePalette } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
+import { usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
 import { useMayEdit } from '../places/useMayEdit'
@@ -44,7 +46,7 @@ export function BoardScreen() {
           title="Calls"
           below={session.is === 'in' ? `${session.person.name}, ${session.person.shop.name}` : ''}
           right={
-            <View style={{ flexDirection: 'row' }}>
+            <Line>
               <Press
                 kind="quiet"
                 title="Shop"
@@ -60,14 +62,14 @@ export function BoardScreen() {
                   void sync.signOut()
                 }}
               />
-            </View>
+            </Line>
           }
         />
       }
       foot={
-        <View style={{ padding: space.medium, gap: space.small }}>
+        <Stack padding="medium" gap="small">
           <UnsentNote />
-          <View style={{ flexDirection: 'row', gap: space.small }}>
+          <Line gap="small">
             <Press
               title="Bench"
               label="Bench: work something out"
@@ -82,7 +84,7 @@ export function BoardScreen() {
                 router.navigate('/temporary')
               }}
             />
-            <View style={{ flex: 1 }}>
+            <Stack grows>
               <Press
                 kind="main"
                 title={mayEdit ? 'New call' : 'Sites and units'}
@@ -91,9 +93,9 @@ export function BoardScreen() {
                   router.navigate('/sites')
                 }}
               />
-            </View>
-          </View>
-        </View>
+            </Stack>
+          </Line>
+        </Stack>
       }
     >
       {board === null && items.length === 0 ? (

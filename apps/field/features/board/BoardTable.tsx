@@ -1,11 +1,13 @@
 import { formatDistanceToNowStrict } from 'date-fns/formatDistanceToNowStrict'
 import { useMemo, useState, type ReactNode } from 'react'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import type { BoardItem } from '@jokulgale/contract/places'
 import type { CallState } from '@jokulgale/core/visit/callSummary'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { LinkPress } from '../../ui/LinkPress'
+import { Stack } from '../../ui/Stack'
 import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { outcomeLabel } from '../record/outcome'
@@ -35,8 +37,8 @@ export function BoardTable({ items, names, onOpen }: BoardTableProps) {
   const rows = useMemo(() => callRows(items, filter), [items, filter])
   const technicians = [...new Set(items.map(({ technician }) => technician))].filter((id) => names.has(id))
   return (
-    <View style={{ gap: space.medium }}>
-      <View style={{ flexDirection: 'row', gap: space.large, alignItems: 'flex-end', flexWrap: 'wrap' }}>
+    <Stack gap="medium">
+      <Line gap="large" align="flex-end" wraps>
         <View style={{ minWidth: 260, flex: 1 }}>
           <Field
             label="Find"
@@ -68,7 +70,7 @@ export function BoardTable({ items, names, onOpen }: BoardTableProps) {
             }}
           />
         ) : null}
-      </View>
+      </Line>
       <View role="table" aria-label="Calls">
         <View
           role="row"
@@ -87,12 +89,23 @@ export function BoardTable({ items, names, onOpen }: BoardTableProps) {
         ))}
       </View>
       {rows.length === 0 ? <Words quiet>No call is like this. Take a filter away.</Words> : null}
-    </View>
+    </Stack>
   )
 }
 
 /** At the left of a row: whether it waits for somebody. */
 const markWidth = 4
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    gap: space.medium,
+    alignItems: 'center',
+    borderTopWidth: 1,
+    borderLeftWidth: markWidth,
+    paddingLeft: space.small,
+  },
+})
 
 interface CallRowProps {
   readonly item: BoardItem
@@ -126,16 +139,13 @@ function CallRow({ item, name, onOpen }: CallRowProps) {
   return (
     <View
       role="row"
-      style={{
-        flexDirection: 'row',
-        gap: space.medium,
-        alignItems: 'center',
-        borderTopWidth: 1,
-        borderColor: palette.line,
-        borderLeftWidth: markWidth,
-        borderLeftColor: item.state === 'waiting' ? palette.live : palette.line,
-        paddingLeft: space.small,
-      }}
+      style={[
+        styles.row,
+        {
+          borderColor: palette.line,
+          borderLeftColor: item.state === 'waiting' ? palette.live : palette.line,
+        },
+      ]}
     >
       {columns.map(({ title, flex }, k) => (
         <View key={title} role="cell" style={{ flex }}>

@@ -1,11 +1,25 @@
 import { formatDistanceToNowStrict } from 'date-fns/formatDistanceToNowStrict'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import type { BoardItem } from '@jokulgale/contract/places'
 import { Icon } from '../../ui/Icon'
+import { Line } from '../../ui/Line'
 import { LinkPress } from '../../ui/LinkPress'
+import { Stack } from '../../ui/Stack'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { outcomeLabel } from '../record/outcome'
+
+const styles = StyleSheet.create({
+  card: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.medium,
+    paddingVertical: space.medium,
+    borderBottomWidth: 1,
+    minHeight: 76,
+  },
+  mark: { width: 4, alignSelf: 'stretch', borderRadius: 2 },
+})
 
 /** One call: the unit, where it is, and the customer's words. */
 export function CallCard({ item, onPress }: { readonly item: BoardItem; readonly onPress: () => void }) {
@@ -15,40 +29,36 @@ export function CallCard({ item, onPress }: { readonly item: BoardItem; readonly
     <LinkPress
       accessibilityLabel={`${item.unit.label}, ${item.site.name}`}
       onPress={onPress}
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: space.medium,
-        paddingVertical: space.medium,
-        borderBottomWidth: 1,
-        borderColor: palette.line,
-        minHeight: 76,
-      }}
+      style={[styles.card, { borderColor: palette.line }]}
     >
       <View
         aria-hidden
-        style={{
-          width: 4,
-          alignSelf: 'stretch',
-          borderRadius: 2,
-          backgroundColor:
-            item.state === 'closed' ? palette.line : item.state === 'waiting' ? palette.live : palette.accent,
-        }}
+        style={[
+          styles.mark,
+          {
+            backgroundColor:
+              item.state === 'closed'
+                ? palette.line
+                : item.state === 'waiting'
+                  ? palette.live
+                  : palette.accent,
+          },
+        ]}
       />
-      <View style={{ flex: 1 }}>
-        <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.small }}>
+      <Stack grows>
+        <Line align="baseline" gap="small">
           <Words size="lead" strong>
             {item.unit.label}
           </Words>
           <Words size="small" quiet style={{ flex: 1, textAlign: 'right' }}>
             {item.state === 'closed' ? `${outcomeLabel(item.outcome) || 'Closed'}, ${age} ago` : `${age}`}
           </Words>
-        </View>
+        </Line>
         <Words size="small" quiet>
           {item.site.name}
         </Words>
         {item.words ? <Words numberOfLines={2}>“{item.words}”</Words> : null}
-      </View>
+      </Stack>
       <Icon name="chevron-right" color={palette.quiet} />
     </LinkPress>
   )

@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
-import { View } from 'react-native'
 import { knownLadder } from '@jokulgale/core/diagram/readLadder'
 import { Field } from '../../ui/Field'
 import { Heading } from '../../ui/Heading'
@@ -8,7 +7,7 @@ import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
 import { Chips } from '../../ui/Chips'
-import { space } from '../../ui/theme'
+import { Line } from '../../ui/Line'
 import { Words } from '../../ui/Words'
 import { Glance } from '../record/Glance'
 import { useGlance } from '../record/useGlance'
@@ -59,7 +58,7 @@ export function NewCallScreen({ unitId }: { readonly unitId: string }) {
         <Chips label="Who controls the call" options={controllers} chosen={by} onChoose={setBy} />
       </Part>
       <Part title="Complaint: takes the call">
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        <Line wraps gap="small">
           {knownLadder(ladder).complaints.map((complaint) => (
             <Press
               key={complaint.id}
@@ -70,7 +69,7 @@ export function NewCallScreen({ unitId }: { readonly unitId: string }) {
               }}
             />
           ))}
-        </View>
+        </Line>
       </Part>
       {glance ? <Glance glance={glance} /> : null}
     </Screen>

@@ -1,10 +1,9 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { bareClasses, bareHeats, bareLadder, bareSupplies } from '@jokulgale/core/diagram/bareLadder'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 
 const stages = [
@@ -20,7 +19,7 @@ export default function BareForm({ onTake }: { readonly onTake: (ladder: string)
   const [cooling, setCooling] = useState<(typeof stages)[number]['id']>('1')
   const [heat, setHeat] = useState(bareHeats[0])
   return (
-    <View style={{ gap: space.medium }}>
+    <Stack gap="medium">
       <Words quiet>
         No diagram on the panel? Say what is seen; then each lead is drawn as it is traced, and what nobody
         has followed yet stays open.
@@ -65,7 +64,7 @@ export default function BareForm({ onTake }: { readonly onTake: (ladder: string)
           )
         }}
       />
-    </View>
+    </Stack>
   )
 }
 
@@ -78,9 +77,9 @@ interface ChoiceProps<Id extends string> {
 
 function Choice<Id extends string>({ label, options, chosen, onChoose }: ChoiceProps<Id>) {
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       <Words strong>{label}</Words>
       <Chips label={label} options={options} chosen={chosen} onChoose={onChoose} />
-    </View>
+    </Stack>
   )
 }

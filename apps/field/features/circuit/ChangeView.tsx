@@ -1,11 +1,10 @@
-import { View } from 'react-native'
 import type { CircuitChange } from '@jokulgale/core/changes/circuitChange'
 import { leadWords } from '@jokulgale/core/changes/leadChange'
 import { partChangeWords } from '@jokulgale/core/changes/partChange'
 import { callWords, partWords, type Diagram } from '@jokulgale/core/diagram/diagram'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 
 interface ChangeViewProps {
@@ -20,7 +19,7 @@ export function ChangeView({ change, before, after }: ChangeViewProps) {
   const { leads, parts, loads, lostGuards, tooMuch, prove } = change
   if (leads.length + parts.length === 0) return <Words quiet>Nothing differs from the circuit it has.</Words>
   return (
-    <View style={{ gap: space.large }}>
+    <Stack gap="large">
       {lostGuards.length > 0 ? (
         <Part title="Safety controls that would be lost">
           {lostGuards.map((lost) => (
@@ -50,7 +49,7 @@ export function ChangeView({ change, before, after }: ChangeViewProps) {
         )}
       />
       <Listed title="Proven afterwards, in each of these calls" lines={prove} />
-    </View>
+    </Stack>
   )
 }
 

@@ -1,17 +1,17 @@
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
-import { View } from 'react-native'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
 import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { ladderSvg } from '@jokulgale/core/formats/ladderSvg'
 import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { SavePress } from '../../ui/SavePress'
 import { Screen, useWide } from '../../ui/Screen'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
 import { StripView } from '../trace/StripView'
@@ -117,10 +117,12 @@ function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
       ))}
       <Problems sketched={sketched} />
       {wide ? (
-        <View style={{ flexDirection: 'row', gap: space.huge, alignItems: 'flex-start' }}>
-          <View style={{ flex: 1 }}>{written[way]}</View>
-          <View style={{ flex: 1, gap: space.medium }}>{drawing}</View>
-        </View>
+        <Line gap="huge" align="flex-start">
+          <Stack grows>{written[way]}</Stack>
+          <Stack grows gap="medium">
+            {drawing}
+          </Stack>
+        </Line>
       ) : (
         written[way]
       )}
@@ -135,7 +137,7 @@ function AsFiles({ text, name }: { readonly text: string; readonly name: string 
   if (!diagram) return null
   return (
     <Part title="As a file">
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+      <Line wraps gap="small">
         <SavePress
           title="As written"
           file={`${name}.ladder`}
@@ -154,7 +156,7 @@ function AsFiles({ text, name }: { readonly text: string; readonly name: string 
           type="text/csv"
           make={async () => (await import('../files/csv')).wireListCsv(diagram)}
         />
-      </View>
+      </Line>
     </Part>
   )
 }
@@ -206,7 +208,7 @@ function Drawing({ sketched: { sketch, problems }, text, onCall, onEdited }: Dra
   )
   if (!sketch) return problems.length > 0 ? null : <Words quiet>Solving this circuit …</Words>
   return (
-    <View style={{ gap: space.medium }}>
+    <Stack gap="medium">
       <Chips
         label="Call"
         options={sketch.calls.map(({ id, words }) => ({ id, words }))}
@@ -248,6 +250,6 @@ function Drawing({ sketched: { sketch, problems }, text, onCall, onEdited }: Dra
           }}
         />
       ) : null}
-    </View>
+    </Stack>
   )
 }

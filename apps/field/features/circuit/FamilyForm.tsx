@@ -1,11 +1,10 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { withPlateUnread } from '@jokulgale/core/diagram/plateRatings'
 import type { Chosen, Family } from '@jokulgale/core/families/family'
 import { families } from '@jokulgale/core/families/index'
 import { Chips } from '../../ui/Chips'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 
 interface FamilyFormProps {
@@ -18,7 +17,7 @@ export default function FamilyForm({ onTake }: FamilyFormProps) {
   const [family, setFamily] = useState<Family | null>(null)
   const [chosen, setChosen] = useState<Chosen>({})
   return (
-    <View style={{ gap: space.medium }}>
+    <Stack gap="medium">
       <Words quiet>What is it?</Words>
       <Chips
         label="Family"
@@ -32,7 +31,7 @@ export default function FamilyForm({ onTake }: FamilyFormProps) {
       {family ? (
         <>
           {family.optionsOf(chosen).map(({ id, words, values }) => (
-            <View key={id} style={{ gap: space.hair }}>
+            <Stack key={id} gap="hair">
               <Words strong>{words}</Words>
               <Chips
                 label={words}
@@ -42,7 +41,7 @@ export default function FamilyForm({ onTake }: FamilyFormProps) {
                   setChosen({ ...chosen, [id]: value })
                 }}
               />
-            </View>
+            </Stack>
           ))}
           <Words size="small" quiet>
             Ratings are only the usual ones until somebody reads the plate: Circuit, Plate.
@@ -56,6 +55,6 @@ export default function FamilyForm({ onTake }: FamilyFormProps) {
           />
         </>
       ) : null}
-    </View>
+    </Stack>
   )
 }

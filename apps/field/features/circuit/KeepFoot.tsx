@@ -1,13 +1,13 @@
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
-import { View } from 'react-native'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
 import { useAppSelector } from '../store'
@@ -48,7 +48,7 @@ export function KeepFoot({ unit, diagram, text, isChanged, problems }: KeepFootP
   }
   const isReady = isChanged && problems === 0
   return (
-    <View style={{ padding: space.medium, gap: space.small }}>
+    <Stack padding="medium" gap="small">
       {isChanged && sisters.length > 0 ? (
         <Check
           title={`Also for ${sisters.map(({ label }) => label).join(', ')}, which have had the same`}
@@ -58,7 +58,7 @@ export function KeepFoot({ unit, diagram, text, isChanged, problems }: KeepFootP
           }}
         />
       ) : null}
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <Line gap="small">
         <Press
           kind="main"
           grow
@@ -76,7 +76,7 @@ export function KeepFoot({ unit, diagram, text, isChanged, problems }: KeepFootP
             }}
           />
         ) : null}
-      </View>
+      </Line>
       {asked ? (
         <WhySheet
           as={asked.as}
@@ -90,7 +90,7 @@ export function KeepFoot({ unit, diagram, text, isChanged, problems }: KeepFootP
           }}
         />
       ) : null}
-    </View>
+    </Stack>
   )
 }
 

@@ -1,15 +1,15 @@
 import { useMemo, useState } from 'react'
-import { View } from 'react-native'
 import { partOfPoint, type Diagram, type Wire } from '@jokulgale/core/diagram/diagram'
 import { drawLead, followLead, openLeads, type FarEnd } from '@jokulgale/core/diagram/drawLead'
 import type { LadderEdit } from '@jokulgale/core/diagram/editLadder'
 import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
 import { NewPartForm, type NewPartEnd } from './NewPartForm'
@@ -35,14 +35,14 @@ export function LeadsForm({ text, onEdited }: LeadsFormProps) {
   }
   if (!diagram) return <Words quiet>Put right what is marked first.</Words>
   return (
-    <View style={{ gap: space.large }}>
+    <Stack gap="large">
       <OpenEnds
         diagram={diagram}
         onFollowed={(wire, point) => take(followLead(text, diagram, wire, point))}
       />
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <NextLead diagram={diagram} onDraw={(lead) => take(drawLead(text, diagram, lead))} />
-    </View>
+    </Stack>
   )
 }
 
@@ -58,8 +58,8 @@ function OpenEnds({ diagram, onFollowed }: OpenEndsProps) {
   return (
     <Part title="Not traced to their end yet">
       {open.map((wire) => (
-        <View key={wire.id} style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
-          <View style={{ flex: 1 }}>
+        <Line key={wire.id} align="flex-end" gap="small">
+          <Stack grows>
             <Field
               label={`${wire.color} ${wire.number} from ${wire.from} goes to`}
               value={points[wire.id] ?? ''}
@@ -69,7 +69,7 @@ function OpenEnds({ diagram, onFollowed }: OpenEndsProps) {
               autoCapitalize="characters"
               placeholder="TB.C"
             />
-          </View>
+          </Stack>
           <Press
             title="There"
             label={`${wire.color} ${wire.number} goes there`}
@@ -78,7 +78,7 @@ function OpenEnds({ diagram, onFollowed }: OpenEndsProps) {
               void onFollowed(wire, (points[wire.id] ?? '').trim())
             }}
           />
-        </View>
+        </Line>
       ))}
     </Part>
   )
@@ -135,8 +135,8 @@ function NextLead({ diagram, onDraw }: NextLeadProps) {
           onChoose={setFrom}
         />
       ) : null}
-      <View style={{ flexDirection: 'row', gap: space.small }}>
-        <View style={{ flex: 1 }}>
+      <Line gap="small">
+        <Stack grows>
           <Field
             label="Colour"
             value={color}
@@ -144,11 +144,11 @@ function NextLead({ diagram, onDraw }: NextLeadProps) {
             autoCapitalize="none"
             placeholder="yellow"
           />
-        </View>
-        <View style={{ flex: 1 }}>
+        </Stack>
+        <Stack grows>
           <Field label="Number" value={number} onChangeText={setNumber} autoCapitalize="none" />
-        </View>
-      </View>
+        </Stack>
+      </Line>
       <Words strong>It goes to</Words>
       <Chips label="It goes to" options={ends} chosen={end} onChoose={setEnd} />
       {end === 'terminal' ? (

@@ -7,7 +7,7 @@ import { Settings } from '@jokulgale/core/parts/settings'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Row } from '../../ui/Row'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { freeName } from './freeName'
 
@@ -47,7 +47,7 @@ export function NewPartForm({ diagram, part, onPart }: NewPartFormProps) {
     )
   const terminals = terminalsOf(part.kind)
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Row
         title={part.words}
         below="another kind"
@@ -81,7 +81,7 @@ export function NewPartForm({ diagram, part, onPart }: NewPartFormProps) {
           onPart({ ...part, zone })
         }}
       />
-    </View>
+    </Stack>
   )
 }
 

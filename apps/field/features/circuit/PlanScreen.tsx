@@ -1,16 +1,16 @@
 import { useRouter } from 'expo-router'
 import { useMemo, useState } from 'react'
-import { View } from 'react-native'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import { changeText } from '@jokulgale/core/changes/changeText'
 import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { Check } from '../../ui/Check'
 import { Heading } from '../../ui/Heading'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
 import { SharePress } from '../../ui/SharePress'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { useMayEdit } from '../places/useMayEdit'
 import { useAppSelector } from '../store'
@@ -80,7 +80,7 @@ function PlanFoot({ unit, plan }: Pick<PlanProps, 'unit' | 'plan'>) {
   }
   const noPlan = { field: 'plan', from: plan.id, to: '' }
   return (
-    <View style={{ padding: space.medium, gap: space.small }}>
+    <Stack padding="medium" gap="small">
       <Check
         title="Every lead and part of the list is as it says, and I have looked at each"
         on={isDone}
@@ -88,7 +88,7 @@ function PlanFoot({ unit, plan }: Pick<PlanProps, 'unit' | 'plan'>) {
           setDone(!isDone)
         }}
       />
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <Line gap="small">
         <Press
           kind="main"
           grow
@@ -104,7 +104,7 @@ function PlanFoot({ unit, plan }: Pick<PlanProps, 'unit' | 'plan'>) {
             leave([noPlan])
           }}
         />
-      </View>
-    </View>
+      </Line>
+    </Stack>
   )
 }

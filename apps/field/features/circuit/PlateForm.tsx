@@ -1,10 +1,9 @@
 import { useMemo, useState } from 'react'
-import { View } from 'react-native'
 import { plateRatings, rate, type PlateRating } from '@jokulgale/core/diagram/plateRatings'
 import { readableLadder, readLadder } from '@jokulgale/core/diagram/readLadder'
 import { Field } from '../../ui/Field'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
-import { space } from '../../ui/theme'
 
 interface PlateFormProps {
   readonly text: string
@@ -16,7 +15,7 @@ export function PlateForm({ text, onEdited }: PlateFormProps) {
   const ratings = useMemo(() => ratingsOf(text), [text])
   if (ratings === null) return <Words quiet>Put the text right first: its parts cannot be read.</Words>
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Words size="small" quiet>
         As the plate says. Leave empty what you cannot read: then nothing is judged by it.
       </Words>
@@ -28,7 +27,7 @@ export function PlateForm({ text, onEdited }: PlateFormProps) {
           onEdited={onEdited}
         />
       ))}
-    </View>
+    </Stack>
   )
 }
 

@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react'
-import { View } from 'react-native'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
 import { zoneWords, type Diagram, type Wire } from '@jokulgale/core/diagram/diagram'
 import {
@@ -17,7 +16,7 @@ import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { freeName } from './freeName'
 import { PanelNameForm } from './PanelNameForm'
@@ -76,7 +75,7 @@ function WireForms({ text, diagram, wire, take }: WireFormsProps) {
   const [number, setNumber] = useState(wire.number)
   const [point, setPoint] = useState('')
   return (
-    <View style={{ gap: space.large }}>
+    <Stack gap="large">
       <InsertForm text={text} diagram={diagram} wire={wire} take={take} />
       <Part title={`The wire ${wire.color} ${wire.number}`}>
         <Field label="Colour" value={color} onChangeText={setColor} autoCapitalize="none" />
@@ -103,7 +102,7 @@ function WireForms({ text, diagram, wire, take }: WireFormsProps) {
           }}
         />
       </Part>
-    </View>
+    </Stack>
   )
 }
 

@@ -1,13 +1,23 @@
 import { useEffect, useRef, useState } from 'react'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
-import { fonts, space, usePalette } from '../../ui/theme'
+import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 import { askLeave, mayAsk, tellDelayOver } from './delayOver'
 import { minutesWords, overToSay, useRunningDelays } from './clock'
+
+const styles = StyleSheet.create({
+  strip: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.small,
+    paddingHorizontal: space.medium,
+    paddingVertical: 6,
+  },
+})
 
 /**
  * The delays that still run, wherever one is in the visit; nothing when none does, or while they are being
@@ -36,23 +46,13 @@ export function DelayStrip({
     <View
       role="timer"
       aria-label={`${next.words}: ${next.secondsLeft} seconds`}
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: space.small,
-        paddingHorizontal: space.medium,
-        paddingVertical: 6,
-        backgroundColor: palette.sunk,
-      }}
+      style={[styles.strip, { backgroundColor: palette.sunk }]}
     >
       <Icon name="clock" size={18} color={palette.live} />
-      <Words strong style={{ fontFamily: fonts.reading }} color={palette.live}>
+      <Words strong tabular color={palette.live}>
         {minutesWords(next.secondsLeft)}
       </Words>
-      <Words
-        size="small"
-        style={{ flex: 1 }}
-      >{`${next.words}: too early to judge what comes after it`}</Words>
+      <Words size="small" grows>{`${next.words}: too early to judge what comes after it`}</Words>
       {asking ? (
         <Press
           kind="quiet"

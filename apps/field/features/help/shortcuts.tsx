@@ -1,7 +1,6 @@
 import { useEffect } from 'react'
-import { View } from 'react-native'
-import { fonts, space } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { Line } from '../../ui/Line'
 
 /** Keys of the wide layout and what they do. */
 const keys: readonly (readonly [string, string])[] = [
@@ -34,15 +33,15 @@ export function useShortcuts(actions: Readonly<Record<string, () => void>>, on: 
 
 export function ShortcutList() {
   return (
-    <View role="note" aria-label="Keys" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.medium }}>
+    <Line role="note" aria-label="Keys" wraps gap="medium">
       {keys.map(([key, words]) => (
         <Words key={key} size="small" quiet>
-          <Words size="small" style={{ fontFamily: fonts.reading }}>
+          <Words size="small" tabular>
             {key}
           </Words>
           {` ${words}`}
         </Words>
       ))}
-    </View>
+    </Line>
   )
 }

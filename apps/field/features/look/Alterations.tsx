@@ -1,16 +1,16 @@
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
-import { View } from 'react-native'
 import { alterationSorts, type AlterationSort } from '@jokulgale/core/visit/entry'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { boardHot, callTerminals } from '@jokulgale/core/diagram/roles'
 import { alterationWords, takesGuardOut, type Alteration } from '@jokulgale/core/visit/temporary'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { PartChooser } from '../repair/PartChooser'
 import { MovedLead } from './MovedLead'
@@ -73,7 +73,7 @@ function AlterationRow({
   }
   const unsafe = settled?.as !== 'corrected' && takesGuardOut(visit.diagram, body)
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       <Words strong>{alterationWords(body)}</Words>
       <Words size="small" quiet>
         {[body.hazard, body.owner ? `owner: ${body.owner}` : '', settled ? settled.as.replace('-', ' ') : '']
@@ -95,7 +95,7 @@ function AlterationRow({
         />
       ) : null}
       {settled ? null : (
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        <Line wraps gap="small">
           <Press
             title="Corrected"
             onPress={() => {
@@ -114,9 +114,9 @@ function AlterationRow({
               settle('left-off')
             }}
           />
-        </View>
+        </Line>
       )}
-    </View>
+    </Stack>
   )
 }
 
@@ -166,7 +166,7 @@ function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly
     if (sort === 'moved' && hazard === '') setHazard(movedHazard)
   }
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Chips
         label="What was altered"
         options={alterationSorts.map((id) => ({ id, words: sortWords[id] }))}
@@ -205,6 +205,6 @@ function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly
           void record()
         }}
       />
-    </View>
+    </Stack>
   )
 }

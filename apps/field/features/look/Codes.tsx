@@ -1,10 +1,9 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 
@@ -36,7 +35,7 @@ export function Codes({ visit: { diagram, state, say } }: { readonly visit: Open
         {diagram.codes
           .filter((code) => code.part === part)
           .map(({ code, words }) => (
-            <View key={code} style={{ gap: space.hair }}>
+            <Stack key={code} gap="hair">
               <Press
                 title={code}
                 label={`${code}: ${words}`}
@@ -49,7 +48,7 @@ export function Codes({ visit: { diagram, state, say } }: { readonly visit: Open
               <Words size="small" quiet>
                 {words}
               </Words>
-            </View>
+            </Stack>
           ))}
       </Sheet>
     </Part>

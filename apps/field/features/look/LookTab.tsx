@@ -1,8 +1,10 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
+import { Stack } from '../../ui/Stack'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { PhotoPress } from '../photo/PhotoPress'
@@ -20,7 +22,7 @@ import { Replaced } from './Replaced'
 export function LookTab({ visit }: { readonly visit: OpenVisit }) {
   if (!visit.state.complaint) return <Complaint visit={visit} />
   return (
-    <View style={{ gap: space.huge }}>
+    <Stack gap="huge">
       <Complaint visit={visit} />
       <FirstLook visit={visit} />
       <Codes visit={visit} />
@@ -34,7 +36,7 @@ export function LookTab({ visit }: { readonly visit: OpenVisit }) {
           <PhotoRow photos={visit.state.photos} />
         </Part>
       ) : null}
-    </View>
+    </Stack>
   )
 }
 
@@ -53,12 +55,12 @@ function Complaint({ visit: { state, diagram, say } }: { readonly visit: OpenVis
     )
   }
   return (
-    <View style={{ gap: space.medium }}>
+    <Stack gap="medium">
       <Words size="lead" strong role="heading" aria-level={2}>
         What is the complaint?
       </Words>
       <Field label="In the customer’s words" value={words} onChangeText={setWords} multiline />
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+      <Line wraps gap="small">
         {diagram.complaints.map((complaint) => (
           <Press
             key={complaint.id}
@@ -68,8 +70,8 @@ function Complaint({ visit: { state, diagram, say } }: { readonly visit: OpenVis
             }}
           />
         ))}
-      </View>
-    </View>
+      </Line>
+    </Stack>
   )
 }
 
@@ -97,10 +99,10 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
             key={id}
             style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair }}
           >
-            <View style={{ gap: space.small, flexDirection: 'row', alignItems: 'center' }}>
-              <Words style={{ flex: 1 }}>{words}</Words>
+            <Line gap="small" align="center">
+              <Words grows>{words}</Words>
               <PhotoPress visit={visit.id} shows={{ of: id }} label={words} />
-              <View style={{ flexDirection: 'row', gap: space.hair }}>
+              <Line gap="hair">
                 <Press
                   title="Right"
                   label={`${words}: right`}
@@ -117,8 +119,8 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
                     void look('wrong')
                   }}
                 />
-              </View>
-            </View>
+              </Line>
+            </Line>
             {noting === id ? (
               <View>
                 <Field

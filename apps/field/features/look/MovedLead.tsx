@@ -1,7 +1,6 @@
-import { View } from 'react-native'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { SearchChooser } from '../../ui/SearchChooser'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 
 interface MovedLeadProps {
   readonly diagram: Diagram
@@ -14,7 +13,7 @@ interface MovedLeadProps {
 /** A lead by its colour and number, and the terminal that it was found on. */
 export function MovedLead({ diagram, lead, onLead, at, onAt }: MovedLeadProps) {
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <SearchChooser
         options={[...diagram.wires.values()].map(({ id, color, number, from, to }) => ({
           id,
@@ -33,6 +32,6 @@ export function MovedLead({ diagram, lead, onLead, at, onAt }: MovedLeadProps) {
         what="terminal"
         placeholder="TB.G, contactor"
       />
-    </View>
+    </Stack>
   )
 }

@@ -1,8 +1,20 @@
 import { useEffect, useRef, useState } from 'react'
-import { Platform, Pressable, View } from 'react-native'
+import { Platform, Pressable, StyleSheet, View } from 'react-native'
 import { Press } from '../../ui/Press'
-import { fonts, space, usePalette } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
+import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { Line } from '../../ui/Line'
+
+const styles = StyleSheet.create({
+  typed: {
+    flexDirection: 'row',
+    justifyContent: 'flex-end',
+    alignItems: 'baseline',
+    gap: space.small,
+    borderBottomWidth: 2,
+  },
+})
 
 /** A multiple that a meter shows: `k` for kΩ. */
 export interface UnitMultiple {
@@ -78,24 +90,14 @@ export function NumberPad({
     }
   })
   return (
-    <View ref={pad} style={{ gap: space.small }}>
-      <View
-        aria-live="polite"
-        style={{
-          flexDirection: 'row',
-          justifyContent: 'flex-end',
-          alignItems: 'baseline',
-          gap: space.small,
-          borderBottomWidth: 2,
-          borderColor: palette.accent,
-        }}
-      >
+    <Stack ref={pad} gap="small">
+      <View aria-live="polite" style={[styles.typed, { borderColor: palette.accent }]}>
         <Words size="huge">{text === '' ? '–' : text}</Words>
         <Words size="lead" quiet>
           {shownUnit}
         </Words>
       </View>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+      <Line wraps gap="small">
         {keys.map((key) => (
           <Pressable
             key={key}
@@ -116,13 +118,13 @@ export function NumberPad({
               borderColor: palette.line,
             })}
           >
-            <Words size="title" style={{ fontFamily: fonts.reading }}>
+            <Words size="title" tabular>
               {key === 'back' ? '⌫' : key}
             </Words>
           </Pressable>
         ))}
-      </View>
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      </Line>
+      <Line gap="small">
         {overload ? (
           <Press
             grow
@@ -162,8 +164,8 @@ export function NumberPad({
             onPress={done}
           />
         </View>
-      </View>
-    </View>
+      </Line>
+    </Stack>
   )
 }
 

@@ -1,12 +1,11 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { unitOf, type Meter } from '@jokulgale/core/circuit/meters'
 import { meterCaution, meterWords } from '@jokulgale/core/diagnosis/words'
 import { meterCategory } from '@jokulgale/core/visit/meterCategory'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { currentCall } from '../visit/CallBar'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
@@ -15,6 +14,7 @@ import type { OpenVisit } from '../visit/useVisit'
 import { diagnosisService } from '../../workers/diagnosis'
 import { NumberPad, ohmMultiples } from './NumberPad'
 import { PointChooser } from './PointChooser'
+import { Line } from '../../ui/Line'
 
 export interface ReadingWanted {
   readonly meter: Meter
@@ -119,8 +119,8 @@ function ReadingForm({
   }
   const blocked = blockedBecause(visit, { meter, from, to })
   return (
-    <View style={{ gap: space.small }}>
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+    <Stack gap="small">
+      <Line gap="small">
         <Press
           grow
           title={meterWords[meter]}
@@ -129,8 +129,8 @@ function ReadingForm({
             setChoosing('function')
           }}
         />
-      </View>
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      </Line>
+      <Line gap="small">
         <Press
           grow
           title={`${meter === 'amps' ? 'From' : 'Red'} ${from}`}
@@ -145,7 +145,7 @@ function ReadingForm({
             setChoosing('black')
           }}
         />
-      </View>
+      </Line>
       <Words
         size="small"
         quiet
@@ -176,7 +176,7 @@ function ReadingForm({
           }}
         />
       )}
-    </View>
+    </Stack>
   )
 }
 
@@ -208,7 +208,7 @@ interface FunctionChooserProps {
 
 function FunctionChooser({ meter, onChoose }: FunctionChooserProps) {
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       {functions.map((name) => (
         <Press
           key={name}
@@ -219,6 +219,6 @@ function FunctionChooser({ meter, onChoose }: FunctionChooserProps) {
           }}
         />
       ))}
-    </View>
+    </Stack>
   )
 }

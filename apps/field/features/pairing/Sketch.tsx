@@ -1,11 +1,16 @@
 import { useState } from 'react'
-import { Pressable, View } from 'react-native'
+import { Pressable, StyleSheet, View } from 'react-native'
 import type { UnitRecord } from '@jokulgale/contract/places'
 import type { Pairing } from '@jokulgale/contract/records'
 import { Chips } from '../../ui/Chips'
+import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+
+const styles = StyleSheet.create({
+  cell: { flex: 1, minHeight: 52, borderWidth: 1, alignItems: 'center', justifyContent: 'center' },
+})
 
 interface SketchProps {
   readonly units: readonly UnitRecord[]
@@ -36,15 +41,10 @@ export function Sketch({ units, places, onPlace }: SketchProps) {
           if (unit) onPlace(unit, ((column + 0.5) / columns) * 100, ((row + 0.5) / rows) * 100)
           setUnit(null)
         }}
-        style={{
-          flex: 1,
-          minHeight: 52,
-          borderWidth: 1,
-          borderColor: palette.line,
-          alignItems: 'center',
-          justifyContent: 'center',
-          backgroundColor: here.length > 0 ? palette.raised : palette.ground,
-        }}
+        style={[
+          styles.cell,
+          { borderColor: palette.line, backgroundColor: here.length > 0 ? palette.raised : palette.ground },
+        ]}
       >
         {here.map((label) => (
           <Words key={label} size="small" strong numberOfLines={1}>
@@ -65,9 +65,7 @@ export function Sketch({ units, places, onPlace }: SketchProps) {
       {unit ? <Words size="small">{`Tap where ${unit} stands.`}</Words> : null}
       <View style={{ gap: 0, marginTop: space.hair }}>
         {Array.from({ length: rows }, (_, row) => (
-          <View key={row} style={{ flexDirection: 'row' }}>
-            {Array.from({ length: columns }, (__, column) => cell(column, row))}
-          </View>
+          <Line key={row}>{Array.from({ length: columns }, (__, column) => cell(column, row))}</Line>
         ))}
       </View>
     </Part>

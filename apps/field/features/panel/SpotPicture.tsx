@@ -1,8 +1,12 @@
 import { useEffect, useState } from 'react'
-import { Image, View } from 'react-native'
+import { Image, StyleSheet, View } from 'react-native'
 import type { Spot } from '@jokulgale/core/visit/spots'
 import { usePalette } from '../../ui/theme'
 import { usePhoto } from '../photo/usePhoto'
+
+const styles = StyleSheet.create({
+  ring: { position: 'absolute', borderWidth: 3, borderColor: '#fff' },
+})
 
 interface SpotPictureProps {
   readonly photo: string
@@ -38,20 +42,19 @@ export function SpotPicture({ photo, at, words, ring }: SpotPictureProps) {
       ) : null}
       {at ? (
         <View
-          style={{
-            position: 'absolute',
-            left: `${at.x}%`,
-            top: `${at.y}%`,
-            width: ring,
-            height: ring,
-            marginLeft: -ring / 2,
-            marginTop: -ring / 2,
-            borderRadius: ring / 2,
-            borderWidth: 3,
-            borderColor: '#fff',
-            // seen on a light panel and on a dark one
-            boxShadow: `0 0 0 3px ${palette.wrong}`,
-          }}
+          style={[
+            styles.ring,
+            {
+              left: `${at.x}%`,
+              top: `${at.y}%`,
+              width: ring,
+              height: ring,
+              marginLeft: -ring / 2,
+              marginTop: -ring / 2,
+              borderRadius: ring / 2,
+              boxShadow: `0 0 0 3px ${palette.wrong}`,
+            },
+          ]}
         />
       ) : null}
     </View>

@@ -1,9 +1,13 @@
 import { useState } from 'react'
-import { Pressable } from 'react-native'
+import { Pressable, StyleSheet } from 'react-native'
 import type { Spot } from '@jokulgale/core/visit/spots'
 import { Sheet } from '../../ui/Sheet'
 import { Words } from '../../ui/Words'
 import { SpotPicture } from './SpotPicture'
+
+const styles = StyleSheet.create({
+  thumb: { minHeight: 48, borderRadius: 8, overflow: 'hidden' },
+})
 
 const widthDp = 84
 
@@ -26,7 +30,7 @@ export function SpotThumb({
         onPress={() => {
           setOpen(true)
         }}
-        style={{ width: widthDp, minHeight: 48, borderRadius: 8, overflow: 'hidden' }}
+        style={[styles.thumb, { width: widthDp }]}
       >
         <SpotPicture photo={spot.photo} at={spot} words={`Picture of ${point}, small`} ring={22} />
       </Pressable>

@@ -1,9 +1,13 @@
-import { Pressable } from 'react-native'
+import { Pressable, StyleSheet } from 'react-native'
 import { Icon } from '../../ui/Icon'
 import { target, usePalette } from '../../ui/theme'
 import type { PhotoOf } from '../sync/photoOf'
 import { useSync } from '../sync/SyncContext'
 import { choosePicture } from './takePicture'
+
+const styles = StyleSheet.create({
+  press: { width: target, height: target, alignItems: 'center', justifyContent: 'center' },
+})
 
 interface PhotoPressProps {
   readonly visit: string
@@ -26,7 +30,7 @@ export function PhotoPress({ visit, shows, label }: PhotoPressProps) {
       onPress={() => {
         void take()
       }}
-      style={{ width: target, height: target, alignItems: 'center', justifyContent: 'center' }}
+      style={styles.press}
     >
       <Icon name="camera" color={palette.accent} size={22} />
     </Pressable>

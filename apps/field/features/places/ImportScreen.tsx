@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router'
 import { useEffect, useState } from 'react'
-import { View } from 'react-native'
 import type { Places } from '@jokulgale/contract/places'
 import {
   listedUnits,
@@ -19,7 +18,7 @@ import { Part } from '../../ui/Part'
 import { pickFile } from '../../ui/pickFile'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
 import { useSync } from '../sync/SyncContext'
@@ -109,7 +108,7 @@ function Preview({
     }
   }
   return (
-    <View style={{ gap: space.large }}>
+    <Stack gap="large">
       <Columns
         heads={heads}
         mapping={mapping}
@@ -143,7 +142,7 @@ function Preview({
           void bringIn()
         }}
       />
-    </View>
+    </Stack>
   )
 }
 
@@ -199,7 +198,7 @@ function Rows({ listed, left, onToggle }: RowsProps) {
   const wrong = listed.filter(({ problems }) => problems.length > 0)
   const good = listed.filter(({ problems }) => problems.length === 0)
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       {wrong.slice(0, shownRows).map(({ row, values, problems }) => (
         <Notice key={row} kind="wrong">
           {`Row ${row}, ${values.label || 'no label'}: ${problems.join('; ')}`}
@@ -216,6 +215,6 @@ function Rows({ listed, left, onToggle }: RowsProps) {
         />
       ))}
       {listed.length > 2 * shownRows ? <Words quiet>{`and more: ${listed.length} in all`}</Words> : null}
-    </View>
+    </Stack>
   )
 }

@@ -5,10 +5,11 @@ import type { SiteRecord, UnitRecord } from '@jokulgale/contract/places'
 import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'
 import { Heading } from '../../ui/Heading'
+import { Line } from '../../ui/Line'
 import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
 import { Screen } from '../../ui/Screen'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
 import { useMayEdit } from './useMayEdit'
@@ -33,7 +34,7 @@ export function SitesScreen() {
       head={<Heading title="Sites and units" back="/" />}
       foot={
         mayEdit ? (
-          <View style={{ padding: space.medium, gap: space.small, flexDirection: 'row' }}>
+          <Line padding="medium" gap="small">
             <Press
               title="From a list"
               label="From a list of units"
@@ -41,7 +42,7 @@ export function SitesScreen() {
                 router.navigate('/sites/import')
               }}
             />
-            <View style={{ flex: 1 }}>
+            <Stack grows>
               <Press
                 kind="main"
                 title="Add a site"
@@ -49,8 +50,8 @@ export function SitesScreen() {
                   router.navigate('/sites/new')
                 }}
               />
-            </View>
-          </View>
+            </Stack>
+          </Line>
         ) : undefined
       }
     >
@@ -119,7 +120,7 @@ function SiteUnits({ site, units, mayEdit }: SiteWithUnits & { readonly mayEdit:
       <Words size="small" quiet>
         {site.address}
       </Words>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+      <Line wraps>
         {units.length > 1 ? (
           <Press
             kind="quiet"
@@ -160,7 +161,7 @@ function SiteUnits({ site, units, mayEdit }: SiteWithUnits & { readonly mayEdit:
             }}
           />
         ) : null}
-      </View>
+      </Line>
       {units.map((unit) => (
         <Row
           key={unit.id}

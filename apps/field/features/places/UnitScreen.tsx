@@ -4,11 +4,12 @@ import { View } from 'react-native'
 import type { UnitRecord } from '@jokulgale/contract/places'
 import { dayWords } from '../../ui/days'
 import { Heading } from '../../ui/Heading'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
 import { Screen } from '../../ui/Screen'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { Glance } from '../record/Glance'
 import { outcomeLabel } from '../record/outcome'
@@ -44,7 +45,7 @@ export function UnitScreen({ id }: { readonly id: string }) {
     <Screen
       head={<Heading title={unit.label} below={site.name} back="/sites" />}
       foot={
-        <View style={{ padding: space.medium, gap: space.small }}>
+        <Stack padding="medium" gap="small">
           {open ? (
             <Press
               kind="main"
@@ -63,7 +64,7 @@ export function UnitScreen({ id }: { readonly id: string }) {
               }}
             />
           ) : null}
-        </View>
+        </Stack>
       }
     >
       <View>
@@ -73,7 +74,7 @@ export function UnitScreen({ id }: { readonly id: string }) {
         <Words quiet>{[site.address, site.access].filter(Boolean).join('. ')}</Words>
       </View>
       {mayEdit ? (
-        <View style={{ flexDirection: 'row', gap: space.small, flexWrap: 'wrap' }}>
+        <Line gap="small" wraps>
           <Press
             title="Its circuit"
             onPress={() => {
@@ -87,7 +88,7 @@ export function UnitScreen({ id }: { readonly id: string }) {
               router.navigate(`/units/${id}/edit`)
             }}
           />
-        </View>
+        </Line>
       ) : null}
       <Drawn unit={unit} />
       {glance ? <Glance glance={glance} /> : null}

@@ -1,9 +1,9 @@
 import { scaleLinear } from 'd3-scale'
-import { View } from 'react-native'
 import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg'
 import type { Picture } from '@jokulgale/core/bench/picture'
-import { fonts, space, usePalette } from '../../ui/theme'
+import { fonts, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { Stack } from '../../ui/Stack'
 
 type Of<I extends Picture['is']> = Extract<Picture, { readonly is: I }>
 type Point = readonly [x: number, y: number]
@@ -13,12 +13,12 @@ const size = { width: 340, height: 220, left: 40, right: 44, top: 14, bottom: 34
 /** What a tool draws, with its words for those who hear it. */
 export function PictureView({ picture }: { readonly picture: Picture }) {
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       <Words size="small" quiet>
         {picture.words}
       </Words>
       <Drawn picture={picture} />
-    </View>
+    </Stack>
   )
 }
 

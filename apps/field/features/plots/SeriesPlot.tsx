@@ -1,9 +1,9 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
-import { View } from 'react-native'
 import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg'
 import type { Series } from '@jokulgale/core/visit/unitHistory'
 import { monthWords } from '../../ui/days'
-import { fonts, space, usePalette } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
+import { fonts, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 
 const size = { width: 340, height: 96, left: 46, right: 12, top: 10, bottom: 22 } as const
@@ -35,7 +35,7 @@ export function SeriesPlot({ series: { what, unit, points } }: { readonly series
   }))
   const words = points.map(({ wallMs, value }) => `${value} ${unit} in ${monthWords(wallMs)}`).join(', ')
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       <Words size="small" strong>{`${what}: ${first.value} → ${last.value} ${unit}`}</Words>
       <Svg
         width="100%"
@@ -103,6 +103,6 @@ export function SeriesPlot({ series: { what, unit, points } }: { readonly series
           </SvgText>
         ))}
       </Svg>
-    </View>
+    </Stack>
   )
 }

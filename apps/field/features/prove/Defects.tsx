@@ -1,9 +1,9 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { PhotoPress } from '../photo/PhotoPress'
 import { PhotoRow } from '../photo/PhotoRow'
@@ -22,9 +22,9 @@ export function Defects({ visit }: { readonly visit: OpenVisit }) {
     <Part title="Still open">
       {state.defects.length === 0 ? <Words quiet>Nothing noted.</Words> : null}
       {state.defects.map(({ entry, body }) => (
-        <View key={entry.id} style={{ gap: space.hair }}>
-          <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
-            <Words style={{ flex: 1 }}>{[body.words, body.recommend].filter(Boolean).join(' → ')}</Words>
+        <Stack key={entry.id} gap="hair">
+          <Line align="center" gap="small">
+            <Words grows>{[body.words, body.recommend].filter(Boolean).join(' → ')}</Words>
             <PhotoPress visit={visit.id} shows={{ on: entry.id, words: body.words }} label={body.words} />
             <Press
               title="Done"
@@ -33,9 +33,9 @@ export function Defects({ visit }: { readonly visit: OpenVisit }) {
                 void say({ kind: 'defect-closed', entry: entry.id })
               }}
             />
-          </View>
+          </Line>
           <PhotoRow photos={state.photos.filter((photo) => photo.body.on === entry.id)} />
-        </View>
+        </Stack>
       ))}
       {open ? (
         <>

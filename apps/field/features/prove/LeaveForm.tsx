@@ -1,10 +1,10 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import type { Of } from '@jokulgale/core/visit/fold'
 import { leavingProblems } from '@jokulgale/core/visit/leaving'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 
 type Closing = Omit<Of<'sign-off'>, 'kind'>
@@ -45,7 +45,7 @@ export function LeaveForm({ words, isHeld, onClose }: LeaveFormProps) {
   const problems = leavingProblems(closingAs('restricted'))
   const isDay = until === '' || /^\d{4}-\d{2}-\d{2}$/.test(until.trim())
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Field label="Who was told" value={told} onChangeText={setTold} />
       <Field
         label="Until"
@@ -59,7 +59,7 @@ export function LeaveForm({ words, isHeld, onClose }: LeaveFormProps) {
           {problem}
         </Words>
       ))}
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <Line gap="small">
         {ways.map(({ outcome, title }) => (
           <Press
             key={outcome}
@@ -71,7 +71,7 @@ export function LeaveForm({ words, isHeld, onClose }: LeaveFormProps) {
             }}
           />
         ))}
-      </View>
-    </View>
+      </Line>
+    </Stack>
   )
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { Pressable, View } from 'react-native'
+import { Pressable, StyleSheet, View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { ProofValue } from '@jokulgale/core/visit/entry'
 import type { Of } from '@jokulgale/core/visit/fold'
@@ -9,13 +9,21 @@ import { readinessOf } from '@jokulgale/core/visit/proofStands'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { fonts, space, target, usePalette } from '../../ui/theme'
+import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
+import { Stack } from '../../ui/Stack'
 import { minutesWords, useRunningDelays } from '../delays/clock'
 import { NumberPad } from '../pad/NumberPad'
 import { useUnits } from '../units/useUnits'
 import type { OpenVisit } from '../visit/useVisit'
+
+const styles = StyleSheet.create({
+  row: { borderBottomWidth: 1, paddingVertical: space.hair, gap: 6 },
+  head: { flex: 1, flexDirection: 'row', gap: space.small, alignItems: 'center', minHeight: target },
+  value: { flexDirection: 'row', alignItems: 'center', minHeight: target, gap: space.small },
+})
 
 interface ProofRowProps {
   readonly visit: OpenVisit
@@ -66,8 +74,8 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
     setAsked(isNear(expected, value) ? nextUnread(lines ?? [], line, now) : null)
   }
   return (
-    <View style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair, gap: 6 }}>
-      <View style={{ flexDirection: 'row', gap: space.small, alignItems: 'center' }}>
+    <View style={[styles.row, { borderColor: palette.line }]}>
+      <Line gap="small" align="center">
         <Pressable
           accessibilityRole="button"
           aria-expanded={open}
@@ -75,10 +83,10 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
           onPress={() => {
             setOpen(!open)
           }}
-          style={{ flex: 1, flexDirection: 'row', gap: space.small, alignItems: 'center', minHeight: target }}
+          style={styles.head}
         >
           <Icon name={open ? 'chevron-down' : 'chevron-right'} color={palette.quiet} size={20} />
-          <Words style={{ flex: 1 }} strong>
+          <Words grows strong>
             {words}
           </Words>
           <ProofMark last={last} />
@@ -93,7 +101,7 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
             }}
           />
         ) : null}
-      </View>
+      </Line>
       {!open && last ? <LastProof last={last} /> : null}
       {open
         ? (lines ?? []).map((line) => (
@@ -186,7 +194,7 @@ function Verdict({ visit, words, isOff, delays, passed, onProve }: VerdictProps)
       </Words>
     )
   return (
-    <View style={{ flexDirection: 'row', gap: space.small }}>
+    <Line gap="small">
       {([true, false] as const).map((right) => (
         <Press
           key={String(right)}
@@ -199,7 +207,7 @@ function Verdict({ visit, words, isOff, delays, passed, onProve }: VerdictProps)
           }}
         />
       ))}
-    </View>
+    </Line>
   )
 }
 
@@ -264,18 +272,15 @@ function ValueRow({
       accessibilityRole="button"
       accessibilityLabel={`${line.what}, ${expected}${value === null ? '' : `, read ${shown(value, line.unit, units)}`}`}
       onPress={onPress}
-      style={{ flexDirection: 'row', alignItems: 'center', minHeight: target, gap: space.small }}
+      style={styles.value}
     >
-      <Words style={{ flex: 1 }}>{line.what}</Words>
-      <View style={{ alignItems: 'flex-end' }}>
-        <Words
-          style={{ fontFamily: fonts.reading }}
-          color={value === null ? palette.quiet : near ? palette.text : palette.wrong}
-        >
+      <Words grows>{line.what}</Words>
+      <Stack align="flex-end">
+        <Words tabular color={value === null ? palette.quiet : near ? palette.text : palette.wrong}>
           {value === null ? '–' : shown(value, line.unit, units)}
         </Words>
         <Words size="small" quiet>{`${near ? '' : '≠ '}${expected}`}</Words>
-      </View>
+      </Stack>
     </Pressable>
   )
 }

@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router'
 import { lazy, Suspense, useEffect, useState } from 'react'
-import { View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { Of } from '@jokulgale/core/visit/fold'
 import { restoredItems, type ProofSheet } from '@jokulgale/core/visit/proofLine'
@@ -11,7 +10,7 @@ import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
 import { BenchPress } from '../visit/BenchPress'
@@ -37,7 +36,7 @@ export function ProveTab({ visit, delays, onMeasures }: ProveTabProps) {
   const { state, diagram, say } = visit
   const sheets = useProofSheets(visit)
   return (
-    <View style={{ gap: space.huge }}>
+    <Stack gap="huge">
       <Part title="Prove every call">
         <Words size="small" quiet>
           Run each one; off means off. Expected values are solved at the supply that you measured. Supply air
@@ -78,7 +77,7 @@ export function ProveTab({ visit, delays, onMeasures }: ProveTabProps) {
       </Part>
       <Defects visit={visit} />
       <SignOff visit={visit} onMeasures={onMeasures} />
-    </View>
+    </Stack>
   )
 }
 

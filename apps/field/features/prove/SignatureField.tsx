@@ -1,8 +1,8 @@
 import { useEffect, useRef } from 'react'
-import { View } from 'react-native'
 import SignaturePad from 'signature_pad'
 import { Press } from '../../ui/Press'
-import { space, usePalette } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
+import { usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { strokesPath } from './strokesPath'
 
@@ -40,7 +40,7 @@ export default function SignatureField({ by, onSigned }: SignatureFieldProps) {
     }
   }, [palette.text])
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Words size="small" quiet>{`${by} signs here:`}</Words>
       <canvas
         ref={canvas}
@@ -55,6 +55,6 @@ export default function SignatureField({ by, onSigned }: SignatureFieldProps) {
           onSigned('')
         }}
       />
-    </View>
+    </Stack>
   )
 }

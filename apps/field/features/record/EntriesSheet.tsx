@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { unitOf } from '@jokulgale/core/circuit/meters'
 import { unitShown, valueKept, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import { conditionNamed, conditionWords } from '@jokulgale/core/visit/conditionWords'
@@ -8,11 +7,12 @@ import { entryWords } from '@jokulgale/core/visit/entryWords'
 import type { Entry } from '@jokulgale/core/visit/log'
 import { momentWords } from '../../ui/days'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { NumberPad } from '../pad/NumberPad'
 import { PhotoPress } from '../photo/PhotoPress'
@@ -68,7 +68,7 @@ function NoteForm({ visit }: { readonly visit: OpenVisit }) {
   return (
     <Part title="A note">
       <Field label="Whatever the report should say" value={words} onChangeText={setWords} multiline />
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <Line gap="small">
         <Press
           grow
           title="Keep the note"
@@ -80,7 +80,7 @@ function NoteForm({ visit }: { readonly visit: OpenVisit }) {
           }}
         />
         <PhotoPress visit={visit.id} shows={{ words: words.trim() }} label="with the note" />
-      </View>
+      </Line>
     </Part>
   )
 }
@@ -98,7 +98,7 @@ function OneEntry({ visit, entry, onDone }: OneEntryProps) {
     void visit.say(body).then(onDone)
   }
   return (
-    <View style={{ gap: space.medium }}>
+    <Stack gap="medium">
       <Words strong>{wordsOf(entry.body, visit, units)}</Words>
       <Words size="small" quiet>
         {momentWords(entry.clock.wall)}
@@ -131,7 +131,7 @@ function OneEntry({ visit, entry, onDone }: OneEntryProps) {
         first.
       </Words>
       <Press kind="quiet" title="Back to the list" onPress={onDone} />
-    </View>
+    </Stack>
   )
 }
 

@@ -1,7 +1,6 @@
-import { View } from 'react-native'
 import type { UnitGlance } from '@jokulgale/contract/records'
 import { Notice } from '../../ui/Notice'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { outcomeLabel } from './outcome'
 
@@ -13,7 +12,7 @@ export function Glance({ glance }: { readonly glance: UnitGlance }) {
   const { last, defects, measures, drifting, contactors, changes, again } = glance
   const old = contactors.filter(({ years }) => years >= oldContactorYears).slice(0, 2)
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Words strong quiet role="heading" aria-level={2}>
         This unit’s record
       </Words>
@@ -43,6 +42,6 @@ export function Glance({ glance }: { readonly glance: UnitGlance }) {
           {old.map(({ words, years }) => `${words} ${Math.round(years)} years old`).join(', ')}
         </Words>
       ) : null}
-    </View>
+    </Stack>
   )
 }

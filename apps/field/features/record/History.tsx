@@ -1,9 +1,8 @@
 import { lazy, Suspense, useState } from 'react'
-import { View } from 'react-native'
 import type { UnitHistory } from '@jokulgale/core/visit/unitHistory'
 import { dayWords } from '../../ui/days'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 
 const SeriesPlot = lazy(async () => ({ default: (await import('../plots')).SeriesPlot }))
@@ -15,7 +14,7 @@ export default function History({ history: { series, replacements } }: { readonl
   const [all, setAll] = useState(false)
   if (series.length === 0 && replacements.length === 0) return null
   return (
-    <View style={{ gap: space.medium }}>
+    <Stack gap="medium">
       <Words strong quiet role="heading" aria-level={2}>
         Over its visits
       </Words>
@@ -42,6 +41,6 @@ export default function History({ history: { series, replacements } }: { readonl
           {`${dayWords(wallMs)}: ${of}, ${words}`}
         </Words>
       ))}
-    </View>
+    </Stack>
   )
 }

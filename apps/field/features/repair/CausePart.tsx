@@ -1,16 +1,22 @@
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { At } from '@jokulgale/core/visit/fold'
 import { openCauses, repairOf } from '@jokulgale/core/visit/openCauses'
 import { repairOrder, repairSteps, type RepairStep } from '@jokulgale/core/visit/repairSteps'
 import { Icon } from '../../ui/Icon'
+import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
+import { Stack } from '../../ui/Stack'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { PhotoPress } from '../photo/PhotoPress'
 import { withoutName } from '../suspects/withoutName'
 import type { OpenVisit } from '../visit/useVisit'
+
+const styles = StyleSheet.create({
+  step: { flexDirection: 'row', alignItems: 'center', gap: space.small, paddingVertical: 2 },
+})
 
 const stepWords: Readonly<Record<RepairStep, string>> = {
   isolated: 'Isolated and proven dead',
@@ -48,7 +54,7 @@ function Cause({ visit, cause }: { readonly visit: OpenVisit; readonly cause: At
   const done = repairSteps(state, cause)
   const isOpen = openCauses(state).includes(cause)
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Named visit={visit} of={cause.body.of} words={cause.body.words ?? ''} />
       <View role="list" accessibilityLabel="How far its repair has come">
         {repairOrder.map((step) => (
@@ -65,7 +71,7 @@ function Cause({ visit, cause }: { readonly visit: OpenVisit; readonly cause: At
           }}
         />
       ) : null}
-    </View>
+    </Stack>
   )
 }
 
@@ -79,28 +85,24 @@ interface NamedProps {
 function Named({ visit, of, words }: NamedProps) {
   const name = partWords(visit.diagram, of)
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-      <View style={{ flex: 1 }}>
+    <Line align="center">
+      <Stack grows>
         <Words strong>{name}</Words>
         {words ? (
           <Words size="small" quiet>
             {withoutName(words, name)}
           </Words>
         ) : null}
-      </View>
+      </Stack>
       <PhotoPress visit={visit.id} shows={{ of }} label={of} />
-    </View>
+    </Line>
   )
 }
 
 function Step({ words, done }: { readonly words: string; readonly done: boolean }) {
   const palette = usePalette()
   return (
-    <View
-      role="listitem"
-      accessibilityLabel={`${words}: ${done ? 'done' : 'not yet'}`}
-      style={{ flexDirection: 'row', alignItems: 'center', gap: space.small, paddingVertical: 2 }}
-    >
+    <View role="listitem" accessibilityLabel={`${words}: ${done ? 'done' : 'not yet'}`} style={styles.step}>
       <Icon name={done ? 'check' : 'circle'} size={16} color={done ? palette.good : palette.quiet} />
       <Words size="small" quiet={!done}>
         {words}

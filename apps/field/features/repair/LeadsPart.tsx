@@ -3,9 +3,10 @@ import { View } from 'react-native'
 import type { Wire } from '@jokulgale/core/diagram/diagram'
 import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { PhotoPress } from '../photo/PhotoPress'
 import type { OpenVisit } from '../visit/useVisit'
@@ -43,9 +44,9 @@ export function LeadsPart({ visit, part }: { readonly visit: OpenVisit; readonly
     void say({ kind: 'lead-landed', of, terminal, color, number })
   }
   return (
-    <View style={{ gap: space.hair }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <Words style={{ flex: 1 }} size="small" quiet>
+    <Stack gap="hair">
+      <Line align="center">
+        <Words grows size="small" quiet>
           {found.length === 0
             ? 'Photograph and note every lead before it leaves its terminal; the one hardest to reach first.'
             : 'Tick each lead as it is landed again, round its screw in the tightening direction.'}
@@ -55,7 +56,7 @@ export function LeadsPart({ visit, part }: { readonly visit: OpenVisit; readonly
           shows={{ of: part, words: 'as found' }}
           label={`leads of ${part}, as found`}
         />
-      </View>
+      </Line>
       {found.length === 0 ? (
         <Press
           title={`As drawn: note all ${drawn.length} leads`}
@@ -104,7 +105,7 @@ export function LeadsPart({ visit, part }: { readonly visit: OpenVisit; readonly
           }}
         />
       ) : null}
-    </View>
+    </Stack>
   )
 }
 
@@ -122,7 +123,7 @@ function OtherLead({
   const [number, setNumber] = useState('')
   const known = visit.diagram.points.has(terminal)
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       <Field
         label="Terminal it was found on"
         value={terminal}
@@ -145,6 +146,6 @@ function OtherLead({
           onDone()
         }}
       />
-    </View>
+    </Stack>
   )
 }

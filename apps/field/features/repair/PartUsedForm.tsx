@@ -6,7 +6,7 @@ import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 
@@ -44,7 +44,7 @@ export function PartUsedForm({ visit, part }: { readonly visit: OpenVisit; reado
   }
   const used = state.partsUsed.filter((other) => other.body.of === part)
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       {used.map(({ entry, body: fitted }) => (
         <View key={entry.id}>
           <Words>{`Fitted: ${fitted.words || part}${fitted.dateCode ? `, date code ${fitted.dateCode}` : ''}`}</Words>
@@ -93,6 +93,6 @@ export function PartUsedForm({ visit, part }: { readonly visit: OpenVisit; reado
           }}
         />
       )}
-    </View>
+    </Stack>
   )
 }

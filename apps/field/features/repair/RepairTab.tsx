@@ -1,11 +1,10 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { repairOf } from '@jokulgale/core/visit/openCauses'
 import { Field } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 import { CausePart } from './CausePart'
@@ -23,7 +22,7 @@ export function RepairTab({ visit }: { readonly visit: OpenVisit }) {
   const known = [...new Set([...state.repairs, ...state.leads, ...state.causes].map(({ body }) => body.of))]
   const chosen = part ?? known.at(-1) ?? null
   return (
-    <View style={{ gap: space.huge }}>
+    <Stack gap="huge">
       <CausePart visit={visit} />
       {state.power === 'isolated' || chosen === null ? null : (
         <Notice kind="caution">
@@ -50,7 +49,7 @@ export function RepairTab({ visit }: { readonly visit: OpenVisit }) {
       </Part>
       <GoAhead visit={visit} />
       <SettingForm visit={visit} />
-    </View>
+    </Stack>
   )
 }
 
@@ -87,7 +86,7 @@ function PermanentChange({
   const [words, setWords] = useState('')
   const changes = state.diagramChanges.filter(({ body }) => body.of === part)
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       {changes.map(({ entry, body }) => (
         <Notice key={entry.id} kind="plain">{`Wiring changed for good: ${body.words}`}</Notice>
       ))}
@@ -106,6 +105,6 @@ function PermanentChange({
           }}
         />
       ) : null}
-    </View>
+    </Stack>
   )
 }

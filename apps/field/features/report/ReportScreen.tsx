@@ -1,21 +1,27 @@
 import { useState } from 'react'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import Svg, { Path } from 'react-native-svg'
 import { personWords } from '@jokulgale/core/visit/personWords'
 import { reportOf, type Report, type ReportSection } from '@jokulgale/core/visit/report'
 import { supportSummary } from '@jokulgale/core/visit/supportSummary'
 import { Field } from '../../ui/Field'
 import { Heading } from '../../ui/Heading'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
 import { SharePress } from '../../ui/SharePress'
+import { Stack } from '../../ui/Stack'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { PhotoRow } from '../photo/PhotoRow'
 import { useAppSelector } from '../store'
 import { useVisit, type OpenVisit } from '../visit/useVisit'
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', gap: space.medium, borderBottomWidth: 1, paddingVertical: 6 },
+})
 
 /** The visit as a page that prints well: as found, cause, repair, proof, what is still open. */
 export function ReportScreen({ id }: { readonly id: string }) {
@@ -62,7 +68,7 @@ function ReportBody({ visit: { unit, site, diagram, state } }: { readonly visit:
     utcOffsetMinutes: utcOffsetMinutes(),
   })
   return (
-    <View style={{ gap: space.huge }}>
+    <Stack gap="huge">
       <Head report={report} />
       {report.unsafe.map((words) => (
         <Notice key={words} kind="wrong">
@@ -81,7 +87,7 @@ function ReportBody({ visit: { unit, site, diagram, state } }: { readonly visit:
       <Words size="small" quiet>
         {report.caution}
       </Words>
-    </View>
+    </Stack>
   )
 }
 
@@ -116,48 +122,39 @@ function Signed({ signed }: Pick<Report, 'signed'>) {
   const palette = usePalette()
   if (!signed) return null
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       {signed.strokes ? (
         <Svg width={210} height={70} viewBox="0 0 600 200" accessibilityLabel={`Signature of ${signed.by}`}>
           <Path d={signed.strokes} stroke={palette.text} strokeWidth={4} fill="none" />
         </Svg>
       ) : null}
       <Words>{`Signed for by ${signed.by}`}</Words>
-    </View>
+    </Stack>
   )
 }
 
 function Section({ section: { title, lines, none } }: { readonly section: ReportSection }) {
   const palette = usePalette()
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       <Words strong quiet role="heading" aria-level={2}>
         {title}
       </Words>
       {lines.length === 0 ? <Words quiet>{none}</Words> : null}
       {lines.map(({ left, right, small }, k) => (
-        <View
-          key={`${k} ${left}`}
-          style={{
-            flexDirection: 'row',
-            gap: space.medium,
-            borderBottomWidth: 1,
-            borderColor: palette.line,
-            paddingVertical: 6,
-          }}
-        >
-          <View style={{ flex: 1 }}>
+        <View key={`${k} ${left}`} style={[styles.line, { borderColor: palette.line }]}>
+          <Stack grows>
             <Words>{left}</Words>
             {small ? (
               <Words size="small" quiet>
                 {small}
               </Words>
             ) : null}
-          </View>
+          </Stack>
           {right ? <Words strong>{right}</Words> : null}
         </View>
       ))}
-    </View>
+    </Stack>
   )
 }
 
@@ -187,9 +184,9 @@ function HandOn({ visit }: { readonly visit: OpenVisit }) {
       (other.diagram === unit.diagram || other.make === unit.make),
   )
   return (
-    <View nativeID="not-on-paper" style={{ gap: space.huge }}>
+    <Stack nativeID="not-on-paper" gap="huge">
       <Part title="As a file">
-        <View style={{ flexDirection: 'row', gap: space.small }}>
+        <Line gap="small">
           {files.map(({ title, file }) => (
             <Press
               key={title}
@@ -202,7 +199,7 @@ function HandOn({ visit }: { readonly visit: OpenVisit }) {
               }}
             />
           ))}
-        </View>
+        </Line>
       </Part>
       <Part title="Ask for support">
         <SharePress title="Share a summary" subject={unit.label} text={summary} />
@@ -225,6 +222,6 @@ function HandOn({ visit }: { readonly visit: OpenVisit }) {
           ))}
         </Part>
       ) : null}
-    </View>
+    </Stack>
   )
 }

@@ -1,14 +1,14 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { partOfPoint, partWords, pointName, zoneWords, type Diagram } from '@jokulgale/core/diagram/diagram'
 import type { DeadLeg, DropPoint } from '@jokulgale/core/visit/entry'
 import { isolationCautions } from '@jokulgale/core/visit/isolationCautions'
 import { areProvenDead, legsToProve, stillLive } from '@jokulgale/core/visit/provenDead'
 import { storedSeconds, storedWords } from '@jokulgale/core/visit/storedEnergy'
 import { Check } from '../../ui/Check'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { NumberPad } from '../pad/NumberPad'
 import type { OpenVisit } from '../visit/useVisit'
@@ -64,7 +64,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
   }
   if (asking !== null) {
     return (
-      <View style={{ gap: space.small }}>
+      <Stack gap="small">
         <Words strong>{legWords(legs[asking])}</Words>
         <NumberPad
           unit="V"
@@ -72,11 +72,11 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
             log(asking, value ?? 0)
           }}
         />
-      </View>
+      </Stack>
     )
   }
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       {diagram.isolators.map((id) => (
         <Check
           key={id}
@@ -115,7 +115,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
         </Notice>
       ) : null}
       {next < 0 ? null : (
-        <View style={{ flexDirection: 'row', gap: space.small }}>
+        <Line gap="small">
           <Press
             grow
             title={`${legWords(legs[next])} reads 0 V`}
@@ -132,7 +132,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
               setAsking(next)
             }}
           />
-        </View>
+        </Line>
       )}
       <Check
         title="Tester proven again"
@@ -152,6 +152,6 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
       <Words size="small" quiet>
         {isolationCautions(diagram).join(' ')}
       </Words>
-    </View>
+    </Stack>
   )
 }

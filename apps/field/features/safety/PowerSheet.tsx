@@ -1,11 +1,10 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { powerOnProblems } from '@jokulgale/core/visit/visitState'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 import { IsolationForm } from './IsolationForm'
@@ -82,7 +81,7 @@ export function PowerSheet({ visit, open, isolating: startIsolating = false, onC
               setIsolating(true)
             }}
           />
-          <View style={{ gap: space.hair }}>
+          <Stack gap="hair">
             <Words
               size="small"
               quiet
@@ -93,7 +92,7 @@ export function PowerSheet({ visit, open, isolating: startIsolating = false, onC
                 quiet
               >{`Proven dead on ${state.isolation.body.legs.length} pairs, the tester proven before and after.`}</Words>
             ) : null}
-          </View>
+          </Stack>
         </>
       )}
     </Sheet>

@@ -5,7 +5,7 @@ import { newShopSchema, type NewShop } from '@jokulgale/contract/people'
 import { FormField } from '../../ui/FormField'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { useSync } from '../sync/SyncContext'
 import { EmailField, NewPasswordField } from './CredentialFields'
@@ -21,21 +21,21 @@ export function FirstShop() {
   const { control } = form
   const { submit, problem, busy } = useSubmit(form, sync.makeShop)
   return (
-    <View style={{ gap: space.large }}>
+    <Stack gap="large">
       <View>
         <Words size="lead" strong role="heading" aria-level={2}>
           Make your shop
         </Words>
         <Words quiet>Nobody has one here yet. You will own it, and invite the others.</Words>
       </View>
-      <View style={{ gap: space.small }}>
+      <Stack gap="small">
         <FormField control={control} name="shop" label="Name of the shop" />
         <FormField control={control} name="name" label="Your name" autoComplete="name" />
         <EmailField control={control} name="email" />
         <NewPasswordField control={control} name="password" onDone={submit} />
-      </View>
+      </Stack>
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <Press kind="main" title="Make the shop" busy={busy} onPress={submit} />
-    </View>
+    </Stack>
   )
 }

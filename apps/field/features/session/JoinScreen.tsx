@@ -6,7 +6,7 @@ import { View } from 'react-native'
 import { linkUseSchema, type LinkUse, type OpenLink } from '@jokulgale/contract/people'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { request } from '../sync/request'
 import { useSync } from '../sync/SyncContext'
@@ -44,7 +44,7 @@ function LinkForm({ token, link }: { readonly token: string; readonly link: Open
     router.replace('/')
   })
   return (
-    <View style={{ gap: space.large }}>
+    <Stack gap="large">
       <View>
         <Words size="lead" strong role="heading" aria-level={2}>
           {isNew ? `Join ${link.shop}` : 'Choose a new password'}
@@ -55,6 +55,6 @@ function LinkForm({ token, link }: { readonly token: string; readonly link: Open
       {link.needsCode ? <CodeField control={form.control} name="code" onDone={submit} /> : null}
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <Press kind="main" title={isNew ? 'Join' : 'Set the password'} busy={busy} onPress={submit} />
-    </View>
+    </Stack>
   )
 }

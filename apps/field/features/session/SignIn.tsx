@@ -1,13 +1,12 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useEffect, useState } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
-import { View } from 'react-native'
 import type { FrontDoor } from '@jokulgale/contract/people'
 import { signInSchema, type SignIn as Given } from '@jokulgale/contract/session'
 import { FormField } from '../../ui/FormField'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { request } from '../sync/request'
 import { useSync } from '../sync/SyncContext'
 import { UnsentNote } from '../sync/UnsentNote'
@@ -52,8 +51,8 @@ function SignInForm({ hasPost }: Pick<FrontDoor, 'hasPost'>) {
   // once asked for, it stays while the form is open
   const asksForCode = codeProblem !== undefined || form.getValues('code') !== ''
   return (
-    <View style={{ gap: space.large }}>
-      <View style={{ gap: space.small }}>
+    <Stack gap="large">
+      <Stack gap="small">
         <EmailField control={form.control} name="email" />
         <FormField
           control={form.control}
@@ -63,11 +62,11 @@ function SignInForm({ hasPost }: Pick<FrontDoor, 'hasPost'>) {
           autoComplete="current-password"
           onSubmitEditing={submit}
         />
-      </View>
+      </Stack>
       {asksForCode ? <CodeField control={form.control} name="code" onDone={submit} /> : null}
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <Press kind="main" title="Sign in" busy={busy} onPress={submit} />
       {hasPost ? <Forgotten email={email} /> : null}
-    </View>
+    </Stack>
   )
 }

@@ -1,7 +1,7 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
-import { Linking, View } from 'react-native'
+import { Linking } from 'react-native'
 import {
   factorBeginSchema,
   factorConfirmSchema,
@@ -14,7 +14,7 @@ import {
 import { CopyPress } from '../../ui/CopyPress'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { CodeField, PresentPasswordField } from '../session/CredentialFields'
 import { useSubmit } from '../session/useSubmit'
@@ -60,13 +60,13 @@ function Confirm({ offer, onConfirmed }: ConfirmProps) {
     onConfirmed(await request<SpareCodes>('POST', '/second-factor/confirm', given))
   })
   return (
-    <View style={{ gap: space.medium }}>
+    <Stack gap="medium">
       <Words>
         Scan this with the authenticator, or type the key into it. Then type the code that it shows.
       </Words>
-      <View style={{ alignItems: 'center' }}>
+      <Stack align="center">
         <QrCode words="QR code of the key" modules={offer.modules} />
-      </View>
+      </Stack>
       <Words selectable strong size="small">
         {inGroups(offer.secret)}
       </Words>
@@ -80,7 +80,7 @@ function Confirm({ offer, onConfirmed }: ConfirmProps) {
       <CodeField control={form.control} name="code" onDone={submit} />
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}
       <Press kind="main" title="Turn it on" busy={busy} onPress={submit} />
-    </View>
+    </Stack>
   )
 }
 

@@ -1,8 +1,7 @@
-import { View } from 'react-native'
 import type { MadeLink } from '@jokulgale/contract/people'
 import { CopyPress } from '../../ui/CopyPress'
 import { nearDayWords } from '../../ui/days'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 
 /** A link that has just been made: shown once, to be handed on. */
@@ -10,7 +9,7 @@ export function LinkToHand({ link }: { readonly link: MadeLink }) {
   const address = `${window.location.origin}${link.path}`
   const until = nearDayWords(link.expiresAt)
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Words selectable strong>
         {address}
       </Words>
@@ -19,6 +18,6 @@ export function LinkToHand({ link }: { readonly link: MadeLink }) {
         <Words size="small">{`A letter with a link of its own is on its way to ${link.mailedTo}. Using either closes both.`}</Words>
       )}
       <CopyPress title="Copy the link" text={address} />
-    </View>
+    </Stack>
   )
 }

@@ -1,15 +1,23 @@
 import { useState, type ReactNode } from 'react'
-import { Pressable, View } from 'react-native'
+import { Pressable, StyleSheet, View } from 'react-native'
 import type { Briefing, SuspectBrief } from '@jokulgale/core/diagnosis/briefing'
 import type { SuspectGroup } from '@jokulgale/core/diagnosis/handledAsOne'
 import { reasoningOf } from '@jokulgale/core/diagnosis/reasoning'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
+import { Stack } from '../../ui/Stack'
 import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { programNow } from '../sync/program'
 import type { OpenVisit } from '../visit/useVisit'
 import { withoutName } from './withoutName'
+import { Line } from '../../ui/Line'
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', gap: space.small, alignItems: 'baseline', paddingTop: space.medium },
+  reason: { flexDirection: 'row', gap: space.medium, paddingVertical: 4 },
+  suspect: { paddingVertical: space.medium, gap: 6, minHeight: 60 },
+})
 
 interface SuspectsListProps {
   readonly briefing: Briefing
@@ -24,7 +32,7 @@ interface SuspectsListProps {
 export function SuspectsList({ briefing, visit, onCause }: SuspectsListProps) {
   const palette = usePalette()
   return (
-    <View style={{ gap: space.large }}>
+    <Stack gap="large">
       {briefing.warning ? <Notice kind="caution">{briefing.warning}</Notice> : null}
       {briefing.story ? <Words size="lead">{briefing.story}</Words> : null}
       <View>
@@ -72,7 +80,7 @@ export function SuspectsList({ briefing, visit, onCause }: SuspectsListProps) {
           ))}
         </View>
       ) : null}
-    </View>
+    </Stack>
   )
 }
 
@@ -85,15 +93,8 @@ function GroupRow({ group, children }: { readonly group: SuspectGroup; readonly 
   if (group.suspects.length === 1) return children
   return (
     <View role="group" accessibilityLabel={`${group.words}, together ${group.odds}`}>
-      <View
-        style={{
-          flexDirection: 'row',
-          gap: space.small,
-          alignItems: 'baseline',
-          paddingTop: space.medium,
-        }}
-      >
-        <Words strong style={{ flex: 1 }}>
+      <View style={styles.head}>
+        <Words strong grows>
           {group.words}
         </Words>
         <Words size="small" quiet>{`together ${group.odds}`}</Words>
@@ -131,8 +132,8 @@ function Reasons({ briefing: { reasons } }: { readonly briefing: Briefing }) {
       ) : null}
       {open
         ? reasons.map(({ reason, factor, faults }) => (
-            <View key={reason} style={{ flexDirection: 'row', gap: space.medium, paddingVertical: 4 }}>
-              <Words size="small" style={{ flex: 1 }}>
+            <View key={reason} style={styles.reason}>
+              <Words size="small" grows>
                 {reason}
               </Words>
               <Words
@@ -177,16 +178,16 @@ function SuspectRow({
         onPress={() => {
           setOpen(!open)
         }}
-        style={{ paddingVertical: space.medium, gap: 6, minHeight: 60 }}
+        style={styles.suspect}
       >
-        <View style={{ flexDirection: 'row', gap: space.small, alignItems: 'baseline' }}>
-          <Words style={{ flex: 1 }} strong>
+        <Line gap="small" align="baseline">
+          <Words grows strong>
             {withoutName(suspect.words, under)}
           </Words>
           <Words size="small" quiet>
             {suspect.odds}
           </Words>
-        </View>
+        </Line>
         <View aria-hidden style={{ height: 6, backgroundColor: palette.sunk, borderRadius: 3 }}>
           <View
             style={{

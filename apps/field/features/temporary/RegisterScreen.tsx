@@ -1,15 +1,20 @@
 import { useRouter } from 'expo-router'
 import { useEffect, useState } from 'react'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import type { OpenMeasure, Register } from '@jokulgale/contract/register'
 import { daysLeft } from '@jokulgale/core/visit/temporary'
 import { Heading } from '../../ui/Heading'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
-import { fonts, space, usePalette } from '../../ui/theme'
+import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { request } from '../sync/request'
+
+const styles = StyleSheet.create({
+  measure: { borderBottomWidth: 1, paddingBottom: space.medium, gap: space.hair },
+})
 
 /** All temporary measures of the shop that are still on, with the days that are left. */
 export function RegisterScreen() {
@@ -68,20 +73,13 @@ function MeasureLine({ measure }: { readonly measure: OpenMeasure }) {
   const due = days === null ? 'no end date' : days < 0 ? `${-days} d over` : `${days} d left`
   const bad = days === null || days < 0 || measure.unsafe
   return (
-    <View
-      style={{
-        borderBottomWidth: 1,
-        borderColor: palette.line,
-        paddingBottom: space.medium,
-        gap: space.hair,
-      }}
-    >
-      <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.small }}>
-        <Words size="lead" strong style={{ flex: 1 }}>{`${measure.unit.label}, ${measure.site.name}`}</Words>
-        <Words strong style={{ fontFamily: fonts.reading }} color={bad ? palette.wrong : palette.text}>
+    <View style={[styles.measure, { borderColor: palette.line }]}>
+      <Line align="baseline" gap="small">
+        <Words size="lead" strong grows>{`${measure.unit.label}, ${measure.site.name}`}</Words>
+        <Words strong tabular color={bad ? palette.wrong : palette.text}>
           {due}
         </Words>
-      </View>
+      </Line>
       <Words>{measure.words}</Words>
       {measure.unsafe ? (
         <Notice kind="wrong">A safety control is out of its circuit: the unit is to stay off.</Notice>
@@ -96,7 +94,7 @@ function MeasureLine({ measure }: { readonly measure: OpenMeasure }) {
           Nobody has said why and until when.
         </Words>
       )}
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <Line gap="small">
         <Press
           title="Open the visit"
           label={`${measure.unit.label}: open the visit`}
@@ -111,7 +109,7 @@ function MeasureLine({ measure }: { readonly measure: OpenMeasure }) {
             router.navigate(`/temporary/${measure.id}`)
           }}
         />
-      </View>
+      </Line>
     </View>
   )
 }

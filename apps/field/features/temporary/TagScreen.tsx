@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import type { OpenMeasure, Register } from '@jokulgale/contract/register'
 import { Heading } from '../../ui/Heading'
 import { Press } from '../../ui/Press'
@@ -7,6 +7,10 @@ import { Screen } from '../../ui/Screen'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { request } from '../sync/request'
+
+const styles = StyleSheet.create({
+  tag: { borderWidth: 3, borderRadius: 12, padding: space.large, gap: space.small },
+})
 
 /** A tag to hang at the unit: what is on, why, until when, whose it is. */
 export function TagScreen({ id }: { readonly id: string }) {
@@ -43,15 +47,7 @@ export function TagScreen({ id }: { readonly id: string }) {
     >
       {measure === null ? <Words quiet>This measure is off, or there is no signal.</Words> : null}
       {measure ? (
-        <View
-          style={{
-            borderWidth: 3,
-            borderColor: palette.text,
-            borderRadius: 12,
-            padding: space.large,
-            gap: space.small,
-          }}
-        >
+        <View style={[styles.tag, { borderColor: palette.text }]}>
           <Words size="title" strong>
             DO NOT RELY ON THIS UNIT
           </Words>

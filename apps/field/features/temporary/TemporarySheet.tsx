@@ -1,15 +1,15 @@
 import { useState } from 'react'
-import { View } from 'react-native'
 import { passesByGuard } from '@jokulgale/core/diagram/guards'
 import { temporarySortWords, temporaryWords, type TemporaryMeasure } from '@jokulgale/core/visit/temporary'
 import { temporarySorts, type TemporarySort } from '@jokulgale/core/visit/entry'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
+import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 import { LeaveForm } from './LeaveForm'
@@ -85,7 +85,7 @@ function MeasureRow({
     )
   }
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       <Words strong>{temporaryWords(measure)}</Words>
       {measure.left ? (
         <Words size="small" quiet>{`Left until ${measure.left.expires}. ${measure.left.hazard}`}</Words>
@@ -95,7 +95,7 @@ function MeasureRow({
           A safety control is out of its circuit. The unit stays off, somebody is told; this is no repair.
         </Notice>
       ) : null}
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <Line gap="small">
         <Press
           grow
           kind="main"
@@ -106,8 +106,8 @@ function MeasureRow({
         {measure.left ? null : (
           <Press grow title="Leave it …" label={`${temporaryWords(measure)}: leave it`} onPress={onLeave} />
         )}
-      </View>
-    </View>
+      </Line>
+    </Stack>
   )
 }
 

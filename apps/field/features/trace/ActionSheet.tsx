@@ -6,7 +6,7 @@ import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { PointChooser } from '../pad/PointChooser'
 import { PartChooser } from '../repair/PartChooser'
@@ -89,7 +89,7 @@ function BridgeForm({
     )
   const problem = joinProblem(diagram, from, to)
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Words strong>{`${from} to ${to}`}</Words>
       {problem ? (
         <Notice kind="wrong">
@@ -108,7 +108,7 @@ function BridgeForm({
           onDone(from, to)
         }}
       />
-    </View>
+    </Stack>
   )
 }
 
@@ -123,7 +123,7 @@ function LiftForm({
   if (point === '') return <PointChooser diagram={diagram} among={null} onChoose={setPoint} />
   const wires = [...diagram.wires.values()].filter(({ from, to }) => from === point || to === point)
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       <Words strong>{`Which lead of ${point}?`}</Words>
       {wires.map((wire) => (
         <Press
@@ -134,6 +134,6 @@ function LiftForm({
           }}
         />
       ))}
-    </View>
+    </Stack>
   )
 }

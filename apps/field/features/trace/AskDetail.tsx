@@ -4,10 +4,11 @@ import type { Ask, LookAsk } from '@jokulgale/core/diagnosis/briefing'
 import { schools, schoolWords, type School } from '@jokulgale/core/diagnosis/schools'
 import { spanWords } from '@jokulgale/core/visit/conditionWords'
 import { Chips } from '../../ui/Chips'
+import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { PinSheet } from '../panel/PinSheet'
 import type { ReadingWanted } from '../pad/ReadingSheet'
@@ -95,10 +96,7 @@ export function AskDetail({
             ask.do === 'look' ? (
               <LookRow key={`look ${ask.of} ${ask.deed?.of ?? ''}`} ask={ask} visit={visit} onSaw={onSaw} />
             ) : ask.do === 'measure' ? (
-              <View
-                key={`${ask.meter} ${ask.from} ${ask.to} ${ask.call} ${ask.deed?.of ?? ''}`}
-                style={{ gap: space.hair }}
-              >
+              <Stack key={`${ask.meter} ${ask.from} ${ask.to} ${ask.call} ${ask.deed?.of ?? ''}`} gap="hair">
                 <AskWords ask={ask} visit={visit} />
                 <Press
                   title="Enter this one"
@@ -107,7 +105,7 @@ export function AskDetail({
                     onMeasure(ask, ask.call)
                   }}
                 />
-              </View>
+              </Stack>
             ) : (
               <AskWords key={`${ask.do} ${ask.ofWords}`} ask={ask} visit={visit} />
             ),
@@ -146,11 +144,11 @@ function LookRow({
   readonly onSaw: AskDetailProps['onSaw']
 }) {
   return (
-    <View style={{ gap: space.hair }}>
+    <Stack gap="hair">
       <AskWords ask={ask} visit={visit} />
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <Line gap="small">
         <LookAnswers ask={ask} onSaw={onSaw} />
-      </View>
-    </View>
+      </Line>
+    </Stack>
   )
 }

@@ -22,6 +22,7 @@ import { AskAnswer } from './AskAnswer'
 import { AskDetail } from './AskDetail'
 import { AskWords } from './AskWords'
 import { SeenSheet } from './SeenSheet'
+import { Line } from '../../ui/Line'
 
 interface AskPanelProps {
   readonly visit: OpenVisit
@@ -137,7 +138,7 @@ export function AskPanel({
               : 'No reading would tell the rest apart.'}
         </Words>
       )}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+      <Line wraps gap="small">
         {more}
         <AskAnswer
           ask={first ?? null}
@@ -165,7 +166,7 @@ export function AskPanel({
             }}
           />
         )}
-      </View>
+      </Line>
       {detail ? (
         <AskDetail
           visit={visit}

@@ -6,12 +6,13 @@ import { meterCategory } from '@jokulgale/core/visit/meterCategory'
 import { switchFirst } from '@jokulgale/core/visit/switchFirst'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
-import { fonts, space, usePalette } from '../../ui/theme'
+import { usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { SpotThumb } from '../panel/SpotThumb'
 import { usePanel } from '../panel/usePanel'
 import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
+import { Line } from '../../ui/Line'
 
 /** A step in words: what to set and do first, function and leads, and what it should be. */
 export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
@@ -42,7 +43,7 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
     <View style={{ gap: 2 }}>
       <FirstSet ask={ask} visit={visit} />
       <Deed ask={ask} visit={visit} />
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+      <Line gap="small">
         <View style={{ flex: 1, gap: 2 }}>
           {ask.do === 'measure' ? (
             <>
@@ -61,7 +62,7 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
         {ask.do === 'measure' && spot ? (
           <SpotThumb point={ask.from} words={`${ask.fromWords} · ${ask.zone}`} spot={spot} />
         ) : null}
-      </View>
+      </Line>
       {meterNotices(ask, visit).map((words) => (
         <Notice key={words} kind="caution">
           {words}
@@ -69,7 +70,7 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
       ))}
       <Words size="small">
         {ask.do === 'measure' ? 'Should read ' : 'Should be '}
-        <Words strong style={{ fontFamily: fonts.reading }}>
+        <Words strong tabular>
           {ask.healthy}
         </Words>
       </Words>
@@ -88,11 +89,11 @@ function Leads({ ask }: { readonly ask: MeasureAsk }) {
   const palette = usePalette()
   return (
     <>
-      <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.small, flexWrap: 'wrap' }}>
+      <Line align="baseline" gap="small" wraps>
         <Words strong>{ask.meterWords}</Words>
         <Words strong color={palette.wrong}>{`${ask.meter === 'amps' ? 'wire' : 'red'} ${ask.from}`}</Words>
         <Words strong>{`${ask.meter === 'amps' ? 'to' : 'black'} ${ask.to}`}</Words>
-      </View>
+      </Line>
       <Words size="small" quiet numberOfLines={1}>
         {`${ask.fromWords} · ${ask.zone}`}
       </Words>

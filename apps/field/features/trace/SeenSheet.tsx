@@ -1,11 +1,11 @@
-import { View } from 'react-native'
 import { seenWords } from '@jokulgale/core/parts/lookVocabulary'
 import { lookChoices } from '@jokulgale/core/parts/lookWords'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
+import { Line } from '../../ui/Line'
 
 interface SeenSheetProps {
   readonly visit: OpenVisit
@@ -22,9 +22,9 @@ export function SeenSheet({ visit, open, onSaw, onClose }: SeenSheetProps) {
   return (
     <Sheet title="What do you see?" open={open} onClose={onClose}>
       {parts.map((part) => (
-        <View key={part.id} style={{ gap: space.hair }}>
+        <Stack key={part.id} gap="hair">
           <Words strong>{part.words}</Words>
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          <Line wraps gap="small">
             {lookChoices(part.kind, part.settings).map((what) => (
               <Press
                 key={what}
@@ -36,8 +36,8 @@ export function SeenSheet({ visit, open, onSaw, onClose }: SeenSheetProps) {
                 }}
               />
             ))}
-          </View>
-        </View>
+          </Line>
+        </Stack>
       ))}
     </Sheet>
   )

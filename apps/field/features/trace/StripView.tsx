@@ -1,14 +1,20 @@
 import { memo, useState } from 'react'
-import { Pressable, View } from 'react-native'
+import { Pressable, StyleSheet, View } from 'react-native'
 import type { Stop, StopState, Strip } from '@jokulgale/core/diagnosis/strip'
 import { provenBefore } from '@jokulgale/core/diagnosis/provenStops'
 import type { PartSymbol } from '@jokulgale/core/parts/kind'
 import { Icon } from '../../ui/Icon'
+import { Line } from '../../ui/Line'
 import { Press } from '../../ui/Press'
 import { useLow } from '../../ui/Screen'
-import { fonts, space, target, usePalette } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
+import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { conductorWidth, PartMark, StopMark } from './Conductor'
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', alignItems: 'center', minHeight: target, gap: space.small },
+})
 
 interface StripViewProps {
   readonly strip: Strip
@@ -44,10 +50,10 @@ export function StripView({ strip, startsOpen, folds, red, black, onStop }: Stri
         onPress={() => {
           setChosen(!open)
         }}
-        style={{ flexDirection: 'row', alignItems: 'center', minHeight: target, gap: space.small }}
+        style={styles.head}
       >
         <Icon name={open ? 'chevron-down' : 'chevron-right'} color={palette.quiet} size={20} />
-        <Words strong role="heading" aria-level={2} style={{ flex: 1 }}>
+        <Words strong role="heading" aria-level={2} grows>
           {strip.words}
         </Words>
         <Words size="small" quiet>{`${stops.length} stops`}</Words>
@@ -150,12 +156,12 @@ const StopRow = memo(function StopRow({
   return (
     <View>
       {symbol ? (
-        <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <Line align="center">
           <PartMark symbol={symbol} state={above ?? 'unknown'} height={height.part} />
-          <Words size="small" quiet style={{ flex: 1 }} numberOfLines={lines}>
+          <Words size="small" quiet grows numberOfLines={lines}>
             {part}
           </Words>
-        </View>
+        </Line>
       ) : null}
       <Pressable
         nativeID={stopElement(point)}
@@ -175,14 +181,12 @@ const StopRow = memo(function StopRow({
           measured={measured !== ''}
         />
         <View style={{ flex: 1, minWidth: conductorWidth }}>
-          <Words strong style={{ fontFamily: fonts.strong }}>
-            {point}
-          </Words>
+          <Words strong>{point}</Words>
           <Words size="small" quiet numberOfLines={lines}>
             {under}
           </Words>
         </View>
-        <View style={{ alignItems: 'flex-end' }}>
+        <Stack align="flex-end">
           {measured ? (
             <Words
               size="reading"
@@ -201,7 +205,7 @@ const StopRow = memo(function StopRow({
             </Words>
           )}
           <Words size="small" quiet>{`${contradicted ? '≠ ' : ''}should ${expected} V`}</Words>
-        </View>
+        </Stack>
       </Pressable>
     </View>
   )

@@ -1,9 +1,8 @@
 import { memo, useCallback, useState } from 'react'
-import { View } from 'react-native'
 import { searchedStrip } from '@jokulgale/core/diagnosis/provenStops'
 import type { Strip } from '@jokulgale/core/diagnosis/strip'
 import { Press } from '../../ui/Press'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import type { ReadingWanted } from '../pad/ReadingSheet'
 import { BenchPress } from '../visit/BenchPress'
@@ -35,10 +34,10 @@ export const Strips = memo(function Strips({ visitId, common, strips, red, black
     [firstLead, onMeasure],
   )
   return (
-    <View style={{ gap: space.small }}>
+    <Stack gap="small">
       {strips === null ? <Words quiet>Solving this unit’s circuit …</Words> : null}
       {firstLead !== '' ? (
-        <View style={{ gap: space.small }}>
+        <Stack gap="small">
           <Words>{`Red lead on ${firstLead}. Tap the stop for the black lead, or:`}</Words>
           <Press
             title={`${firstLead} to common`}
@@ -47,7 +46,7 @@ export const Strips = memo(function Strips({ visitId, common, strips, red, black
               onMeasure({ meter: 'volts', from: firstLead, to: common })
             }}
           />
-        </View>
+        </Stack>
       ) : null}
       {strips?.map((strip, k) => (
         <StripView
@@ -67,6 +66,6 @@ export const Strips = memo(function Strips({ visitId, common, strips, red, black
         </Words>
       ) : null}
       {strips ? <BenchPress visitId={visitId} /> : null}
-    </View>
+    </Stack>
   )
 })

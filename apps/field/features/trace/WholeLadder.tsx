@@ -1,11 +1,13 @@
 import { memo, useMemo, useState } from 'react'
-import { ScrollView, View } from 'react-native'
-import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg'
+import { ScrollView } from 'react-native'
+import Svg, { Circle, G, Line as Stroke, Rect, Text as SvgText } from 'react-native-svg'
 import type { Stop, Strip } from '@jokulgale/core/diagnosis/strip'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { ladderDrawing, type DrawnPoint, type DrawnStretch } from '@jokulgale/core/diagram/ladderDrawing'
+import { Line } from '../../ui/Line'
 import { Press } from '../../ui/Press'
-import { fonts, space, usePalette } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
+import { fonts, usePalette } from '../../ui/theme'
 import { LeadRing, LyingPart, reachOf } from './Conductor'
 
 interface WholeLadderProps {
@@ -39,8 +41,8 @@ export const WholeLadder = memo(function WholeLadder({
   )
   const scale = scales[zoom]
   return (
-    <View style={{ gap: space.small, flex: 1 }}>
-      <View style={{ flexDirection: 'row', gap: space.small }}>
+    <Stack gap="small" grows>
+      <Line gap="small">
         <Press
           title="Smaller"
           disabled={zoom === 0}
@@ -55,7 +57,7 @@ export const WholeLadder = memo(function WholeLadder({
             setZoom(zoom + 1)
           }}
         />
-      </View>
+      </Line>
       <ScrollView horizontal style={{ borderWidth: 1, borderColor: palette.line, borderRadius: 10 }}>
         <ScrollView tabIndex={0} aria-label="Whole ladder, moved by scrolling">
           <Svg
@@ -66,7 +68,7 @@ export const WholeLadder = memo(function WholeLadder({
           >
             {drawing.sections.map(({ words, from, to }) => (
               <G key={words}>
-                <Line
+                <Stroke
                   x1={drawing.left}
                   x2={drawing.left}
                   y1={from}
@@ -74,7 +76,7 @@ export const WholeLadder = memo(function WholeLadder({
                   stroke={palette.text}
                   strokeWidth={2}
                 />
-                <Line
+                <Stroke
                   x1={drawing.right}
                   x2={drawing.right}
                   y1={from}
@@ -106,7 +108,7 @@ export const WholeLadder = memo(function WholeLadder({
               </SvgText>
             ))}
             {drawing.rails.map(({ point, side }) => (
-              <Line
+              <Stroke
                 key={`${side} ${point.at.join()}`}
                 x1={side === 'left' ? drawing.left : point.at[0]}
                 x2={side === 'left' ? point.at[0] : drawing.right}
@@ -135,7 +137,7 @@ export const WholeLadder = memo(function WholeLadder({
           </Svg>
         </ScrollView>
       </ScrollView>
-    </View>
+    </Stack>
   )
 })
 
@@ -159,7 +161,7 @@ function Stretch({ stretch: { from, to, by }, known }: StretchProps) {
   if (by.is === 'wire')
     return (
       <G>
-        <Line x1={x1} x2={x2} y1={y} y2={y} {...look} />
+        <Stroke x1={x1} x2={x2} y1={y} y2={y} {...look} />
         <SvgText x={x1 + 8} y={y - 6} fontFamily={fonts.text} fontSize={10} fill={palette.quiet}>
           {by.words}
         </SvgText>
@@ -168,8 +170,8 @@ function Stretch({ stretch: { from, to, by }, known }: StretchProps) {
   const reach = reachOf(by.symbol)
   return (
     <G>
-      <Line x1={x1} x2={middle - reach} y1={y} y2={y} {...look} />
-      <Line x1={middle + reach} x2={x2} y1={y} y2={y} {...look} />
+      <Stroke x1={x1} x2={middle - reach} y1={y} y2={y} {...look} />
+      <Stroke x1={middle + reach} x2={x2} y1={y} y2={y} {...look} />
       <LyingPart symbol={by.symbol} x={middle} y={y} color={palette.text} />
       <SvgText
         x={middle}

@@ -4,7 +4,7 @@ import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { Glance } from '../record/Glance'
 import { useGlance } from '../record/useGlance'
@@ -29,7 +29,7 @@ export function Arrival({ visit }: { readonly visit: OpenVisit }) {
     <Screen
       head={<Heading title={unit.label} below={site.name} back="/" />}
       foot={
-        <View style={{ padding: space.medium }}>
+        <Stack padding="medium">
           <Press
             kind="main"
             title="I am here: start"
@@ -37,7 +37,7 @@ export function Arrival({ visit }: { readonly visit: OpenVisit }) {
               void visit.say({ kind: 'arrived' })
             }}
           />
-        </View>
+        </Stack>
       }
     >
       <View>

@@ -1,5 +1,5 @@
 import { memo, useState } from 'react'
-import { Pressable, View } from 'react-native'
+import { Pressable, StyleSheet, View } from 'react-native'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
 import { useLow } from '../../ui/Screen'
@@ -8,6 +8,16 @@ import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { PowerSheet, powerWords } from '../safety/PowerSheet'
 import type { OpenVisit } from './useVisit'
+
+const styles = StyleSheet.create({
+  press: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 6,
+    minHeight: target,
+    paddingHorizontal: space.small,
+  },
+})
 
 interface CallBarProps {
   readonly visit: OpenVisit
@@ -90,14 +100,7 @@ function BarPress({ words, label, mark, grow = false, onPress }: BarPressProps) 
       accessibilityRole="button"
       accessibilityLabel={label}
       onPress={onPress}
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: 6,
-        minHeight: target,
-        paddingHorizontal: space.small,
-        flexShrink: grow ? 1 : 0,
-      }}
+      style={[styles.press, { flexShrink: grow ? 1 : 0 }]}
     >
       {mark ? (
         <View

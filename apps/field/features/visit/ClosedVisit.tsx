@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router'
 import { useState } from 'react'
-import { View } from 'react-native'
 import { addendumWords } from '@jokulgale/core/visit/entryWords'
 import { outcomeWords } from '@jokulgale/core/visit/report'
 import { dayWords } from '../../ui/days'
@@ -12,7 +11,7 @@ import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Row } from '../../ui/Row'
 import { Screen } from '../../ui/Screen'
-import { space } from '../../ui/theme'
+import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { UnsentNote } from '../sync/UnsentNote'
 import type { OpenVisit } from './useVisit'
@@ -36,7 +35,7 @@ export function ClosedVisit({ visit }: { readonly visit: OpenVisit }) {
       }
     >
       <UnsentNote />
-      <View style={{ gap: space.small }}>
+      <Stack gap="small">
         <Words size="lead" strong>
           {outcomeWords[signOff.body.outcome]}
         </Words>
@@ -44,7 +43,7 @@ export function ClosedVisit({ visit }: { readonly visit: OpenVisit }) {
         <Notice kind="plain">
           {`Signed off on ${dayWords(signOff.entry.clock.wall)}. The visit is closed: what comes later is added under its own date.`}
         </Notice>
-      </View>
+      </Stack>
       {addenda.length > 0 ? (
         <Part title="Added since">
           {addenda.map((entry) => (

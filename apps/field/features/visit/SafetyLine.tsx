@@ -1,10 +1,21 @@
 import { memo } from 'react'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import { unsafeFindings } from '@jokulgale/core/visit/temporary'
 import { Icon } from '../../ui/Icon'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import type { OpenVisit } from './useVisit'
+
+const styles = StyleSheet.create({
+  line: {
+    flexDirection: 'row',
+    gap: space.small,
+    alignItems: 'center',
+    paddingHorizontal: space.medium,
+    paddingVertical: 6,
+    borderTopWidth: 2,
+  },
+})
 
 /** Says on every screen of a visit that a safety control is out of its circuit. */
 export const SafetyLine = memo(function SafetyLine({
@@ -16,24 +27,13 @@ export const SafetyLine = memo(function SafetyLine({
   const [first] = unsafeFindings(diagram, state.entries)
   if (!first) return null
   return (
-    <View
-      role="alert"
-      style={{
-        flexDirection: 'row',
-        gap: space.small,
-        alignItems: 'center',
-        paddingHorizontal: space.medium,
-        paddingVertical: 6,
-        borderTopWidth: 2,
-        borderColor: palette.wrong,
-      }}
-    >
+    <View role="alert" style={[styles.line, { borderColor: palette.wrong }]}>
       <Icon name="x-octagon" color={palette.wrong} size={20} />
       <Words
         size="small"
         strong
         color={palette.wrong}
-        style={{ flex: 1 }}
+        grows
       >{`Unsafe. ${first.words}. Leave the unit off and tell somebody.`}</Words>
     </View>
   )

@@ -1,9 +1,14 @@
 import { memo } from 'react'
-import { Pressable, View } from 'react-native'
+import { Pressable, StyleSheet } from 'react-native'
 import { Icon } from '../../ui/Icon'
+import { Line } from '../../ui/Line'
 import { useLow } from '../../ui/Screen'
 import { fonts, space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+
+const styles = StyleSheet.create({
+  tab: { flex: 1, alignItems: 'center', justifyContent: 'center', borderTopWidth: 3 },
+})
 
 export const visitTabs = [
   { id: 'look', words: 'Look', icon: 'eye' },
@@ -26,7 +31,7 @@ export const Tabs = memo(function Tabs({
   const palette = usePalette()
   const low = useLow()
   return (
-    <View role="tablist" style={{ flexDirection: 'row' }}>
+    <Line role="tablist">
       {visitTabs.map(({ id, words, icon }) => {
         const here = id === now
         return (
@@ -38,16 +43,15 @@ export const Tabs = memo(function Tabs({
             onPress={() => {
               onChoose(id)
             }}
-            style={{
-              flex: 1,
-              minHeight: low ? target : 56,
-              flexDirection: low ? 'row' : 'column',
-              gap: low ? space.small : 0,
-              alignItems: 'center',
-              justifyContent: 'center',
-              borderTopWidth: 3,
-              borderColor: here ? palette.accent : 'transparent',
-            }}
+            style={[
+              styles.tab,
+              {
+                minHeight: low ? target : 56,
+                flexDirection: low ? 'row' : 'column',
+                gap: low ? space.small : 0,
+                borderColor: here ? palette.accent : 'transparent',
+              },
+            ]}
           >
             <Icon name={icon} size={20} color={here ? palette.accent : palette.quiet} />
             <Words
@@ -60,6 +64,6 @@ export const Tabs = memo(function Tabs({
           </Pressable>
         )
       })}
-    </View>
+    </Line>
   )
 })

@@ -1,6 +1,6 @@
-import { View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { Heading } from '../../ui/Heading'
+import { Line } from '../../ui/Line'
 import { Press } from '../../ui/Press'
 import { DelayStrip } from '../delays/DelayStrip'
 import { CallBar } from './CallBar'
@@ -27,7 +27,7 @@ export function VisitHead({ visit, delays, bar, onMeasures, onEntries }: VisitHe
         below={visit.site.name}
         back="/"
         right={
-          <View style={{ flexDirection: 'row' }}>
+          <Line>
             {bar === 'beside' ? callBar : null}
             <Press
               kind="quiet"
@@ -35,7 +35,7 @@ export function VisitHead({ visit, delays, bar, onMeasures, onEntries }: VisitHe
               label="Entries: what was entered, and notes"
               onPress={onEntries}
             />
-          </View>
+          </Line>
         }
       />
       {bar === 'below' ? callBar : null}

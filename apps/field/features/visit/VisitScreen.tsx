@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { focusOf } from '@jokulgale/core/diagnosis/provenStops'
 import type { School } from '@jokulgale/core/diagnosis/schools'
@@ -35,6 +35,10 @@ import { useBriefing } from './useBriefing'
 import { VisitHead } from './VisitHead'
 import { LowTrace, WideTrace } from './traceLayouts'
 import { useVisit, type OpenVisit } from './useVisit'
+
+const styles = StyleSheet.create({
+  said: { flexDirection: 'row', alignItems: 'center', paddingLeft: space.large },
+})
 
 /** One visit to one unit, from the complaint to the sign-off. */
 export function VisitScreen({ id }: { readonly id: string }) {
@@ -356,8 +360,8 @@ function VisitFoot({ tab, layout, said, panel, bar, onTab }: VisitFootProps) {
 
 function SaidLine({ words, onUndo }: { readonly words: string; readonly onUndo: () => void }) {
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', paddingLeft: space.large }}>
-      <Words style={{ flex: 1 }} aria-live="polite">
+    <View style={styles.said}>
+      <Words grows aria-live="polite">
         {words}
       </Words>
       <Press kind="quiet" title="Undo" onPress={onUndo} />
