@@ -1,10 +1,13 @@
-import { Pressable, StyleSheet, View } from 'react-native'
+// by its own path: the package's front door brings all of its parts
+import ThemedCheckBox from '@rneui/themed/dist/CheckBox'
+import { StyleSheet, View } from 'react-native'
 import { Icon } from './Icon'
 import { space, target, usePalette } from './theme'
 import { Words } from './Words'
 
 const styles = StyleSheet.create({
-  whole: { flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: target },
+  whole: { margin: 0, marginLeft: 0, marginRight: 0, padding: 0, backgroundColor: 'transparent' },
+  inside: { gap: space.medium, minHeight: target },
   box: {
     width: 28,
     height: 28,
@@ -23,28 +26,35 @@ interface CheckProps {
 
 /** A thing to be ticked: done, or not yet. */
 export function Check({ title, on, onPress }: CheckProps) {
-  const palette = usePalette()
   return (
-    <Pressable
-      role="checkbox"
+    <ThemedCheckBox
+      checked={on}
       aria-checked={on}
       accessibilityLabel={title}
       onPress={onPress}
-      style={styles.whole}
+      title={<Words grows>{title}</Words>}
+      checkedIcon={<Box on />}
+      uncheckedIcon={<Box on={false} />}
+      containerStyle={styles.whole}
+      wrapperStyle={styles.inside}
+    />
+  )
+}
+
+function Box({ on }: { readonly on: boolean }) {
+  const palette = usePalette()
+  return (
+    <View
+      aria-hidden
+      style={[
+        styles.box,
+        {
+          borderColor: on ? palette.accent : palette.quiet,
+          backgroundColor: on ? palette.accent : palette.raised,
+        },
+      ]}
     >
-      <View
-        aria-hidden
-        style={[
-          styles.box,
-          {
-            borderColor: on ? palette.accent : palette.quiet,
-            backgroundColor: on ? palette.accent : palette.raised,
-          },
-        ]}
-      >
-        {on ? <Icon name="check" size={20} color={palette.onAccent} /> : null}
-      </View>
-      <Words grows>{title}</Words>
-    </Pressable>
+      {on ? <Icon name="check" size={20} color={palette.onAccent} /> : null}
+    </View>
   )
 }
