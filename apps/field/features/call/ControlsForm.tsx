@@ -3,13 +3,8 @@ import { Check } from '../../ui/Check'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Part } from '../../ui/Part'
+import { callControllers } from './callControllers'
 import type { OpenVisit } from '../visit/useVisit'
-
-const controllers = [
-  { id: 'thermostat', words: 'Its thermostat' },
-  { id: 'building', words: 'Building system' },
-  { id: 'energy-company', words: 'Energy-management company' },
-] as const
 
 /** Who makes the call, and whether they have confirmed by telephone that they are making it. */
 export function ControlsForm({ visit: { state, say } }: { readonly visit: OpenVisit }) {
@@ -20,7 +15,7 @@ export function ControlsForm({ visit: { state, say } }: { readonly visit: OpenVi
     <Part title="Who controls the call">
       <Chips
         label="Who controls the call"
-        options={controllers}
+        options={callControllers}
         chosen={by}
         onChoose={(id) => {
           void say({ kind: 'controls', by: id, ...(telephone ? { telephone } : {}) })

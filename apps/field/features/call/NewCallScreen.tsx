@@ -14,12 +14,7 @@ import { useGlance } from '../record/useGlance'
 import { useAppSelector } from '../store'
 import { useSync } from '../sync/SyncContext'
 import { usePrepared } from '../../workers/diagnosis'
-
-const controllers = [
-  { id: 'thermostat', words: 'Its thermostat' },
-  { id: 'building', words: 'Building system' },
-  { id: 'energy-company', words: 'Energy company' },
-] as const
+import { callControllers } from './callControllers'
 
 /** A new call on a unit: the complaint as a chip and in words, who controls the call. */
 export function NewCallScreen({ unitId }: { readonly unitId: string }) {
@@ -27,7 +22,7 @@ export function NewCallScreen({ unitId }: { readonly unitId: string }) {
   const sync = useSync()
   const places = useAppSelector((state) => state.places.places)
   const [words, setWords] = useState('')
-  const [by, setBy] = useState<(typeof controllers)[number]['id']>('thermostat')
+  const [by, setBy] = useState<(typeof callControllers)[number]['id']>('thermostat')
   const glance = useGlance(unitId)
   const unit = places?.units.find(({ id }) => id === unitId)
   const site = places?.sites.find(({ id }) => id === unit?.site)
@@ -55,7 +50,7 @@ export function NewCallScreen({ unitId }: { readonly unitId: string }) {
         placeholder="It blows, but it is not cold"
       />
       <Part title="Who controls the call">
-        <Chips label="Who controls the call" options={controllers} chosen={by} onChoose={setBy} />
+        <Chips label="Who controls the call" options={callControllers} chosen={by} onChoose={setBy} />
       </Part>
       <Part title="Complaint: takes the call">
         <Line wraps gap="small">

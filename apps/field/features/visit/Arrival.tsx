@@ -51,8 +51,13 @@ export function Arrival({ visit }: { readonly visit: OpenVisit }) {
       ) : null}
       <View>
         <Words strong>{diagram.title}</Words>
-        <Words quiet>{unit.place}</Words>
-        <Words quiet>{`${site.address}. ${site.access}`}</Words>
+        {[unit.place, site.address, site.access]
+          .filter((words) => words !== '')
+          .map((words) => (
+            <Words key={words} quiet>
+              {words}
+            </Words>
+          ))}
       </View>
       {glance ? (
         <Glance glance={glance} />
