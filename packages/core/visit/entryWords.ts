@@ -4,6 +4,7 @@ import { dialValue, dialWords } from '../diagram/dials'
 import { conditionNamed, conditionWords } from './conditionWords'
 import type { EntryBody } from './entry'
 import { seenWords } from '../parts/lookVocabulary'
+import { readingMarks } from './readingPlace'
 import { alterationWords, temporaryWords } from './temporary'
 
 const spaced = (name: string): string => name.replaceAll('-', ' ')
@@ -49,10 +50,8 @@ const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
   power: ({ is, of }, diagram) => joined([`Power ${is}`, of && partWords(diagram, of)]),
   condition: ({ of, value }) => conditionWords(of, value),
   wait: ({ seconds }) => `Waited ${Math.round(seconds)} s`,
-  reading: ({ from, to, value, meter, typed }, { common }) =>
-    meter === 'amps'
-      ? `${from} to ${to ?? common}, in the wire: ${asTyped(value, meter, typed)}`
-      : `${from} to ${to ?? common}: ${asTyped(value, meter, typed)}`,
+  reading: (body, diagram) =>
+    `${readingMarks(diagram, body)}: ${asTyped(body.value, body.meter, body.typed)}`,
   supply: ({ system }) => joined(['Supply found', system]),
   plate: ({ of, values }, diagram) =>
     joined(

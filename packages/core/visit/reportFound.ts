@@ -3,6 +3,7 @@ import { partWords, type Diagram } from '../diagram/diagram'
 import { conditionNamed } from './conditionWords'
 import { entriesOf } from './fold'
 import { callWords, line, measured, type ReportLine, type ReportSection } from './reportLine'
+import { readingMarks, readingPlace } from './readingPlace'
 import { seenWords } from '../parts/lookVocabulary'
 import { alterationWords } from './temporary'
 import type { VisitState } from './visitState'
@@ -55,9 +56,11 @@ export function asFound(state: VisitState, diagram: Diagram): ReportSection {
       ),
       ...state.readings.map(({ body, call, power }) =>
         measured(
-          `${body.from} to ${body.to ?? diagram.common}`,
+          readingPlace(diagram, body),
           body,
-          standingWords(diagram, call ?? firstCall, power),
+          [readingMarks(diagram, body), standingWords(diagram, call ?? firstCall, power)]
+            .filter(Boolean)
+            .join('; '),
         ),
       ),
     ],

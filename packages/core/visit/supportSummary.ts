@@ -1,5 +1,6 @@
 import { asTyped } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
+import { readingMarks } from './readingPlace'
 import { callWords } from './reportLine'
 import type { VisitState } from './visitState'
 
@@ -9,7 +10,7 @@ export function supportSummary(state: VisitState, diagram: Diagram, suspects: re
     .slice(-12)
     .map(
       ({ body, call, power }) =>
-        `- ${body.from} to ${body.to ?? diagram.common}: ${asTyped(body.value, body.meter, body.typed)} (${power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'})`,
+        `- ${readingMarks(diagram, body)}: ${asTyped(body.value, body.meter, body.typed)} (${power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'})`,
     )
   return [
     diagram.title,

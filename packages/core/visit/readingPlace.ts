@@ -1,0 +1,26 @@
+import { pointName, type Diagram } from '../diagram/diagram'
+import type { Of } from './fold'
+
+type Place = Pick<Of<'reading'>, 'meter' | 'from' | 'to'>
+
+/** The two points of a reading by their marks, as a technician says them: `LPS1.2 to TB.C`. */
+export function readingMarks({ common }: Diagram, { meter, from, to = common }: Place): string {
+  const marks = `${pointName(from)} to ${pointName(to)}`
+  return meter === 'amps' ? `${marks}, in the wire` : marks
+}
+
+/**
+ * Where a reading was taken in words that a person can find: the point alone where it was read against the
+ * common side, the part once where both points are its own.
+ */
+export function readingPlace(diagram: Diagram, { meter, from, to = diagram.common }: Place): string {
+  const words = wordsOf(diagram, from)
+  if (meter === 'amps') return `${words}, in its wire to ${wordsOf(diagram, to)}`
+  if (to === diagram.common && meter === 'volts') return words
+  const own = `${words.split(': ')[0]}: `
+  const other = wordsOf(diagram, to)
+  return `${words}, to ${other.startsWith(own) ? other.slice(own.length) : other}`
+}
+
+const wordsOf = ({ points }: Diagram, point: string): string =>
+  point === 'EARTH' ? 'bare metal' : (points.get(point)?.words ?? point)
