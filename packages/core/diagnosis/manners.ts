@@ -96,15 +96,17 @@ const mayStandOpen = (search: Search, step: Step): boolean =>
   beliefInDrop(search, step, (millivolts) => millivolts > openMillivolts.from) > openMillivolts.probability
 
 /**
- * A drop of fewer millivolts is none, and asked for only where more is expected by half of what is
- * believed.
+ * A drop of fewer millivolts, or of less than this share of the healthy one, is that of a path which hardly
+ * carries anything; asked for only where more is expected by half of what is believed.
  */
-const idleMillivolts = { below: 1, probability: 0.5 } as const
+const idleDrop = { belowMillivolts: 1, belowShare: 0.5, probability: 0.5 } as const
 
-/** Whether a drop is asked for along a path that most likely carries nothing: volts tell that. */
-const isIdle = (search: Search, step: Step): boolean =>
-  beliefInDrop(search, step, (millivolts) => Math.abs(millivolts) < idleMillivolts.below) >
-  idleMillivolts.probability
+/** Whether a drop is asked for along a path that most likely carries little or nothing: volts tell that. */
+function isIdle(search: Search, step: Step): boolean {
+  const healthy = step.do === 'measure' ? Math.abs(step.healthy ?? 0) : 0
+  const least = Math.max(idleDrop.belowMillivolts, idleDrop.belowShare * healthy)
+  return beliefInDrop(search, step, (millivolts) => Math.abs(millivolts) < least) > idleDrop.probability
+}
 
 /** Leaves out what is read inside the building's panel while another place tells nearly the same. */
 function withoutPanel({ model }: Search, steps: readonly Step[]): readonly Step[] {

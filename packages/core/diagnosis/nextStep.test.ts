@@ -352,6 +352,18 @@ test('no drop in millivolts is asked for along a path that most likely carries n
   expect(drops).toEqual([])
 })
 
+test('nor along one that was clamped at a small part of its current: volts further on tell where it stops', () => {
+  const diagram = builtInUnit('air-handler-drive')
+  const entries: readonly EntryBody[] = [
+    { kind: 'call', call: 'fan' },
+    { kind: 'wait', seconds: 120 },
+    volts('TB.G', 26.4),
+    { kind: 'reading', meter: 'amps', from: 'FU.T1', to: 'DR.1', value: 0.05 },
+  ]
+  const { next } = diagnose(diagram, { complaint: 'no-air', entries }, { school: 'best' })
+  expect(next[0]).toMatchObject({ do: 'measure', meter: 'volts', from: expect.stringMatching(/^(OLB|BC)\./) })
+})
+
 test('a call that stays live is told from a board that joins it: lead off, ohms from hot to the call', () => {
   const diagram = builtInUnit('air-handler-drive-running')
   const stays: readonly EntryBody[] = [
