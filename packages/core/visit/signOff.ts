@@ -3,6 +3,7 @@ import { complaintSaid } from './complaintSaid'
 import type { EntryBody } from './entry'
 import { openCauses } from './openCauses'
 import { temporaryWords, unsafeFindings } from './temporary'
+import { needsReason } from './needsReason'
 import { proofWeakness, type StillMoves } from './proofStands'
 import type { VisitState } from './visitState'
 
@@ -74,18 +75,9 @@ function proofProblems(state: VisitState, diagram: Diagram, stillMoves: StillMov
   const weaknesses = ofHome.map((proof) => proofWeakness(state, diagram, proof, stillMoves))
   if (!weaknesses.includes('')) return weaknesses.slice(-1)
   return said
-    .flatMap(({ body: { words, values = [] } }) => (words === '' ? values.filter(isOff) : []))
-    .map(({ what }) => `${what} is not as it should be: say why it is left so`)
+    .flatMap(({ body }) => needsReason(body))
+    .map((what) => `${what} is not as it should be: say why it is left so`)
 }
-
-/** Share by which a value may differ from what it should be before it needs a reason. */
-const mostOff = 0.35
-
-/** Amps of a load vary with the weather; half of them missing is no weather. */
-const isOff = ({ value, expected, unit }: { value: number; expected?: number; unit: string }): boolean =>
-  expected !== undefined &&
-  unit !== '°F' &&
-  Math.abs(value - expected) > Math.max(0.5, mostOff * Math.abs(expected))
 
 /** A part renewed or mended, a setting changed, an alteration taken back. */
 const putsRight = (body: EntryBody): boolean =>

@@ -46,6 +46,16 @@ test('a value is kept with what it should have been, and where it was read', () 
   expect(screen.getByText('proven')).toBeTruthy()
 })
 
+test('a leg far off its amps is not called proven until somebody has said why it is left so', () => {
+  show([leg(2)])
+  fireEvent.press(screen.getByLabelText('Values for Cooling'))
+  fireEvent.press(screen.getByLabelText(/^Compressor/))
+  type('2.1')
+  fireEvent.press(screen.getByLabelText('Cooling: right'))
+  expect(screen.queryByText('proven')).toBeNull()
+  expect(screen.getByText('right, but a value needs its reason')).toBeTruthy()
+})
+
 const leg = (n: number): ProofLine => ({
   what: `Compressor, at C1.T${n}`,
   unit: 'A',

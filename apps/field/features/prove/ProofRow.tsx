@@ -5,11 +5,12 @@ import type { ProofValue } from '@jokulgale/core/visit/entry'
 import type { Of } from '@jokulgale/core/visit/fold'
 import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import { isNear, type ProofLine } from '@jokulgale/core/visit/proofLine'
+import { needsReason } from '@jokulgale/core/visit/needsReason'
 import { readinessOf } from '@jokulgale/core/visit/proofStands'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
-import { space, target, usePalette } from '../../ui/theme'
+import { space, target, usePalette, type Palette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { Field } from '../../ui/Field'
 import { Line } from '../../ui/Line'
@@ -231,11 +232,17 @@ function ProofMark({ last }: { readonly last: Proof | undefined }) {
         not proven yet
       </Words>
     )
+  const [color, words] = markOf(last, palette)
   return (
-    <Words size="small" color={last.passed ? palette.good : palette.wrong}>
-      {last.passed ? 'proven' : 'not right'}
+    <Words size="small" color={color}>
+      {words}
     </Words>
   )
+}
+
+function markOf(last: Proof, { good, wrong }: Palette): readonly [color: string, words: string] {
+  if (!last.passed) return [wrong, 'not right']
+  return needsReason(last).length > 0 ? [wrong, 'right, but a value needs its reason'] : [good, 'proven']
 }
 
 function LastProof({ last: { words, values = [], passed } }: { readonly last: Proof }) {
