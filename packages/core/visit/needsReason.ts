@@ -9,10 +9,21 @@ const isOff = ({ value, expected, unit }: { value: number; expected?: number; un
   unit !== '°F' &&
   Math.abs(value - expected) > Math.max(0.5, mostOff * Math.abs(expected))
 
-/** What was read at a proof that is not as it should be, while nobody has said why it is left so. */
-export const needsReason = ({
-  words,
-  passed,
-  values = [],
-}: Pick<Of<'proof'>, 'words' | 'passed' | 'values'>): readonly string[] =>
-  passed && words === '' ? values.filter(isOff).map(({ what }) => what) : []
+type Said = Pick<Of<'proof'>, 'words' | 'passed' | 'values'>
+
+/**
+ * What was read as one call was proven that is not as it should be, by the proofs of that call, oldest first:
+ * until it is read again and right, or somebody says in words why it is left so. To say “right” once more
+ * takes nothing back.
+ */
+export function needsReason(proofs: readonly Said[]): readonly string[] {
+  const off = new Set<string>()
+  for (const { words, passed, values = [] } of proofs) {
+    if (!passed) off.clear()
+    for (const value of values)
+      if (passed && isOff(value)) off.add(value.what)
+      else off.delete(value.what)
+    if (words !== '') off.clear()
+  }
+  return [...off]
+}

@@ -115,7 +115,10 @@ test('a proof while a delay runs does not count; one after it, or after a proof 
 
 test('of each call the last proof counts', () => {
   const low = { what: 'Control power', value: 12.1, unit: 'V', expected: 25.4 }
-  expect(problems(repair, proof('cool1', { values: [low] }), proof('cool1'))).toBe('')
+  const mended = { ...low, value: 25.1 }
+  expect(problems(repair, proof('cool1', { values: [low] }), proof('cool1', { values: [mended] }))).toBe('')
+  // to say “right” once more does not take back what was read
+  expect(problems(repair, proof('cool1', { values: [low] }), proof('cool1'))).toMatch(/say why it is left so/)
   expect(problems(repair, proof('cool1'), proof('cool1', { passed: false }))).toMatch(/not proven/)
 })
 

@@ -75,7 +75,13 @@ function proofProblems(state: VisitState, diagram: Diagram, stillMoves: StillMov
   const weaknesses = ofHome.map((proof) => proofWeakness(state, diagram, proof, stillMoves))
   if (!weaknesses.includes('')) return weaknesses.slice(-1)
   return said
-    .flatMap(({ body }) => needsReason(body))
+    .flatMap(({ body: { call } }) =>
+      needsReason(
+        state.proofs
+          .filter(({ entry, body }) => body.call === call && state.entries.indexOf(entry) > lastChange)
+          .map(({ body }) => body),
+      ),
+    )
     .map((what) => `${what} is not as it should be: say why it is left so`)
 }
 

@@ -54,6 +54,12 @@ test('a leg far off its amps is not called proven until somebody has said why it
   fireEvent.press(screen.getByLabelText('Cooling: right'))
   expect(screen.queryByText('proven')).toBeNull()
   expect(screen.getByText('right, but a value needs its reason')).toBeTruthy()
+  // to say it once more takes nothing back
+  fireEvent.press(screen.getByLabelText('Cooling: right'))
+  expect(screen.queryByText('proven')).toBeNull()
+  fireEvent.changeText(screen.getByLabelText('Readings for Cooling'), 'clamp of the drive, not of the leg')
+  fireEvent.press(screen.getByLabelText('Cooling: right'))
+  expect(screen.getByText('proven')).toBeTruthy()
 })
 
 const leg = (n: number): ProofLine => ({

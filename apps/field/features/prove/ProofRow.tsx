@@ -8,6 +8,7 @@ import { isNear, type ProofLine } from '@jokulgale/core/visit/proofLine'
 import { needsReason } from '@jokulgale/core/visit/needsReason'
 import { readinessOf } from '@jokulgale/core/visit/proofStands'
 import { Icon } from '../../ui/Icon'
+import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
 import { space, target, usePalette, type Palette } from '../../ui/theme'
@@ -48,7 +49,9 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
   const [values, setValues] = useState<readonly ProofValue[]>([])
   const [noted, setNoted] = useState('')
   const readiness = readinessOf(visit.state, call)
-  const last = visit.state.proofs.filter(({ body }) => body.call === call).at(-1)?.body
+  const said = visit.state.proofs.filter(({ body }) => body.call === call).map(({ body }) => body)
+  const last = said.at(-1)
+  const lacking = needsReason(said)
   const prove = (passed: boolean): void => {
     void visit.say({
       kind: 'proof',
@@ -90,7 +93,7 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
           <Words grows strong>
             {words}
           </Words>
-          <ProofMark last={last} />
+          <ProofMark last={last} lacking={lacking} />
         </Pressable>
         {readiness === 'other-call' ? (
           <Press
@@ -116,7 +119,12 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
             />
           ))
         : null}
-      {open ? (
+      {lacking.map((what) => (
+        <Notice key={what} kind="wrong">
+          {`${what} is not as it should be: read it again, or write why it is left so.`}
+        </Notice>
+      ))}
+      {open || lacking.length > 0 ? (
         <Field
           label={`Readings for ${words}`}
           value={noted}
@@ -224,7 +232,13 @@ const nextUnread = (
 
 type Proof = Of<'proof'>
 
-function ProofMark({ last }: { readonly last: Proof | undefined }) {
+interface ProofMarkProps {
+  readonly last: Proof | undefined
+  /** What was read that is not as it should be, with no reason given. */
+  readonly lacking: readonly string[]
+}
+
+function ProofMark({ last, lacking }: ProofMarkProps) {
   const palette = usePalette()
   if (!last)
     return (
@@ -232,7 +246,7 @@ function ProofMark({ last }: { readonly last: Proof | undefined }) {
         not proven yet
       </Words>
     )
-  const [color, words] = markOf(last, palette)
+  const [color, words] = markOf(last.passed, lacking, palette)
   return (
     <Words size="small" color={color}>
       {words}
@@ -240,9 +254,13 @@ function ProofMark({ last }: { readonly last: Proof | undefined }) {
   )
 }
 
-function markOf(last: Proof, { good, wrong }: Palette): readonly [color: string, words: string] {
-  if (!last.passed) return [wrong, 'not right']
-  return needsReason(last).length > 0 ? [wrong, 'right, but a value needs its reason'] : [good, 'proven']
+function markOf(
+  passed: boolean,
+  lacking: readonly string[],
+  { good, wrong }: Palette,
+): readonly [color: string, words: string] {
+  if (!passed) return [wrong, 'not right']
+  return lacking.length > 0 ? [wrong, 'right, but a value needs its reason'] : [good, 'proven']
 }
 
 function LastProof({ last: { words, values = [], passed } }: { readonly last: Proof }) {
