@@ -28,7 +28,7 @@ export function unscopedTable(statement: string): string | null {
   return tables.find((table) => !isHeld(table)) ?? null
 }
 
-/** Refuses every statement of the server that takes rows of more than one shop: the request that asks fails. */
+/** Refuses every statement that takes rows of more than one shop: the request that asks fails. */
 export const scopeWatch: Logger = {
   logQuery(statement) {
     const table = unscopedTable(statement)

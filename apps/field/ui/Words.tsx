@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
-import { StyleSheet, Text, type TextProps, type TextStyle } from 'react-native'
+import { Text, type TextProps, type TextStyle } from 'react-native'
+import { growing } from './arrangement'
 import { fonts, usePalette } from './theme'
 
 type Size = 'small' | 'body' | 'lead' | 'title' | 'reading' | 'huge'
@@ -12,8 +13,6 @@ const sizes: Readonly<Record<Size, TextStyle>> = {
   reading: { fontSize: 28, lineHeight: 34 },
   huge: { fontSize: 44, lineHeight: 52 },
 }
-
-const { growing } = StyleSheet.create({ growing: { flex: 1 } })
 
 interface WordsProps extends TextProps {
   readonly size?: Size

@@ -38,7 +38,8 @@ const paddings = StyleSheet.create({
   huge: { padding: space.huge },
 })
 
-const { growing } = StyleSheet.create({ growing: { flex: 1 } })
+/** Takes the room that is left. */
+export const { growing } = StyleSheet.create({ growing: { flex: 1 } })
 
 /** The same as styles, before any of the piece's own. */
 export const arranged = ({ gap, padding, align, justify, grows }: Arrangement): StyleProp<ViewStyle> => [

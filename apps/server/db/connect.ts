@@ -6,8 +6,8 @@ import * as schema from './schema'
 export type Database = NodePgDatabase<typeof schema>
 
 /**
- * A pool on the database. A lost connection is reported and replaced, it does not end the server. `watch` sees
- * every statement before it is sent.
+ * A pool on the database. A lost connection is reported and replaced, it does not end the server. `watch`
+ * sees every statement before it is sent.
  */
 export function connect(
   url: string,

@@ -4,18 +4,7 @@ import { Circuit } from './circuit'
 import { meterValue } from './meter'
 import type { Meter } from './meters'
 import { situationOf } from './situation'
-
-const bench = (system: string, parts: string, rungs: string): string => `unit bench "Bench"
-class bench
-common SV.N
-call off "Off"
-call cool1 "Cooling"
-zone here "Here"
-part SV supply "Supply" in here : system "${system}", ohms 0.0001
-${parts}
-rung "Wiring" line
-${rungs}
-`
+import { bench } from './testBench'
 
 const reader = (text: string, conditions = {}) => {
   const diagram = readLadder(text)

@@ -352,7 +352,7 @@ test('no drop in millivolts is asked for along a path that most likely carries n
   expect(drops).toEqual([])
 })
 
-test('nor along one that was clamped at a small part of its current: volts further on tell where it stops', () => {
+test('nor along one that was clamped at a small part of its current: volts tell where it stops', () => {
   const diagram = builtInUnit('air-handler-drive')
   const entries: readonly EntryBody[] = [
     { kind: 'call', call: 'fan' },

@@ -1,19 +1,13 @@
 import { Circuit } from '../circuit/circuit'
 import { situationOf } from '../circuit/situation'
+import { bench } from '../circuit/testBench'
 import { readLadder } from '../diagram/readLadder'
 
 /** One coil across a 120 V leg: whether what it drives is in at these volts. */
 const withCoil = (part: string, branch: string) => {
-  const diagram = readLadder(`unit bench "Bench"
-class bench
-common SV.N
-call off "Off"
-zone here "Here"
-part SV supply "Supply" in here : system "120 one leg", ohms 0.0001
-part K ${part}
-rung "Coil" line
-  SV.L1 -black 1- K.A1 = K.A2 -white 2- SV.N
-`)
+  const diagram = readLadder(
+    bench('120 one leg', `part K ${part}`, '  SV.L1 -black 1- K.A1 = K.A2 -white 2- SV.N'),
+  )
   const circuit = (volts: number): Circuit =>
     new Circuit(diagram, situationOf(diagram, 'off', 'on', { supplyVolts: volts }))
   return (volts: number): string => {

@@ -1,22 +1,19 @@
 import { Circuit } from '../circuit/circuit'
 import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
+import { bench } from '../circuit/testBench'
 import { readLadder } from '../diagram/readLadder'
 import type { Condition } from './kind'
 
 /** A switch in series with a lamp across 120 V; whether the lamp has its volts under a condition. */
 const lampWith = (part: string, out = '2') => {
-  const diagram = readLadder(`unit bench "Bench"
-class bench
-common SV.N
-call off "Off"
-zone here "Here"
-part SV supply "Supply" in here : system "120 one leg", ohms 0.0001
-part SW ${part}
-part H heater "Lamp" in here : watts 40, volts 120
-rung "Switch" line
-  SV.L1 -black 1- SW.1 = SW.${out} -red 2- H.1 = H.2 -white 3- SV.N
-`)
+  const diagram = readLadder(
+    bench(
+      '120 one leg',
+      `part SW ${part}\npart H heater "Lamp" in here : watts 40, volts 120`,
+      `  SV.L1 -black 1- SW.1 = SW.${out} -red 2- H.1 = H.2 -white 3- SV.N`,
+    ),
+  )
   return (conditions: Readonly<Partial<Record<Condition, number>>>): boolean =>
     (meterValue(
       new Circuit(diagram, situationOf(diagram, 'off', 'on', conditions)).healthy,

@@ -1,9 +1,9 @@
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { complaintSaid } from './complaintSaid'
-import type { EntryBody } from './entry'
 import { openCauses } from './openCauses'
 import { temporaryWords, unsafeFindings } from './temporary'
 import { needsReason } from './needsReason'
+import { proofsSinceRepair } from './proofsSinceRepair'
 import { proofWeakness, type StillMoves } from './proofStands'
 import type { VisitState } from './visitState'
 
@@ -56,13 +56,11 @@ const standingProblems = ({ standing }: VisitState, diagram: Diagram): readonly 
 
 /** A repair is proven by what was read after it, with the power back on, in the call that was complained of. */
 function proofProblems(state: VisitState, diagram: Diagram, stillMoves: StillMoves): readonly string[] {
-  const lastChange = state.entries.findLastIndex(({ body }) => putsRight(body))
-  if (lastChange < 0) return ['No repair is recorded: sign off as restricted or left off, or record it']
+  const since = proofsSinceRepair(state)
+  if (since === null) return ['No repair is recorded: sign off as restricted or left off, or record it']
   // of each call what was said last
-  const last = new Map(state.proofs.map((proof) => [proof.body.call, proof]))
-  const said = [...last.values()].filter(
-    ({ entry, body }) => body.passed && state.entries.indexOf(entry) > lastChange,
-  )
+  const last = new Map(since.map((proof) => [proof.body.call, proof]))
+  const said = [...last.values()].filter(({ body }) => body.passed)
   if (said.length === 0)
     return [
       'The repair is not proven: run the call and record its proof, after the last repair and with the power on',
@@ -75,18 +73,6 @@ function proofProblems(state: VisitState, diagram: Diagram, stillMoves: StillMov
   const weaknesses = ofHome.map((proof) => proofWeakness(state, diagram, proof, stillMoves))
   if (!weaknesses.includes('')) return weaknesses.slice(-1)
   return said
-    .flatMap(({ body: { call } }) =>
-      needsReason(
-        state.proofs
-          .filter(({ entry, body }) => body.call === call && state.entries.indexOf(entry) > lastChange)
-          .map(({ body }) => body),
-      ),
-    )
+    .flatMap(({ body: { call } }) => needsReason(since, call))
     .map((what) => `${what} is not as it should be: say why it is left so`)
 }
-
-/** A part renewed or mended, a setting changed, an alteration taken back. */
-const putsRight = (body: EntryBody): boolean =>
-  body.kind === 'repair' ||
-  (body.kind === 'setting' && body.from !== body.to) ||
-  (body.kind === 'alteration-settled' && body.as === 'corrected')

@@ -6,12 +6,10 @@ import type { VisitState } from './visitState'
 
 /** A few lines to send in the middle of a visit, to somebody who does not stand in front of the unit. */
 export function supportSummary(state: VisitState, diagram: Diagram, suspects: readonly string[]): string {
-  const readings = state.readings
-    .slice(-12)
-    .map(
-      ({ body, call, power }) =>
-        `- ${readingMarks(diagram, body)}: ${asTyped(body.value, body.meter, body.typed)} (${power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'})`,
-    )
+  const readings = state.readings.slice(-12).map(({ body, call, power }) => {
+    const standing = power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'
+    return `- ${readingMarks(diagram, body)}: ${asTyped(body.value, body.meter, body.typed)} (${standing})`
+  })
   return [
     diagram.title,
     `Complaint: ${diagram.complaints.find(({ id }) => id === state.complaint)?.words ?? state.complaint}`,

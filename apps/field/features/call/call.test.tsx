@@ -1,8 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native'
 import { builtInUnitText } from '@jokulgale/core/units/index'
-import { placesKnown } from '../places/placesSlice'
-import { testSite, testUnit } from '../places/testPlaces'
-import { createAppStore } from '../store'
+import { storeWithPlaces, testUnit } from '../places/testPlaces'
 import { renderInApp } from '../testApp'
 import { renderVisit } from '../visit/testVisit'
 import { ControlsForm } from './ControlsForm'
@@ -23,20 +21,9 @@ beforeEach(() => {
 })
 
 const show = (id = 'u') => {
-  const store = createAppStore()
   const ladder = builtInUnitText('fan-coil-cooling')
   const diagram = { id: 'd', title: 'Fan coil', ladder, follows: '', why: '', isBuiltIn: true }
-  store.dispatch(
-    placesKnown({
-      sites: [testSite],
-      units: [testUnit],
-      diagrams: [diagram],
-      people: [],
-      others: [],
-      epoch: '',
-    }),
-  )
-  renderInApp(<NewCallScreen unitId={id} />, store)
+  renderInApp(<NewCallScreen unitId={id} />, storeWithPlaces({ units: [testUnit], diagrams: [diagram] }))
 }
 
 test('a call is taken by its complaint, in the customer’s words, and opens', async () => {

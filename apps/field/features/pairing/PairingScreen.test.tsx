@@ -1,8 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native'
 import type { Pairing } from '@jokulgale/contract/records'
-import { createAppStore } from '../store'
-import { placesKnown } from '../places/placesSlice'
-import { testSite, testUnit } from '../places/testPlaces'
+import { storeWithPlaces, testUnit } from '../places/testPlaces'
 import { renderInApp } from '../testApp'
 import { PairingScreen } from './PairingScreen'
 
@@ -23,9 +21,7 @@ const units = [
 ]
 const show = async (pairing: Partial<Pairing> = {}) => {
   mockPairing = { pairs: [], steps: [], places: [], ...pairing }
-  const store = createAppStore()
-  store.dispatch(placesKnown({ sites: [testSite], units, diagrams: [], people: [], others: [], epoch: '' }))
-  renderInApp(<PairingScreen siteId="s" />, store)
+  renderInApp(<PairingScreen siteId="s" />, storeWithPlaces({ units }))
   await waitFor(() => {
     expect(screen.getByText('Proven pairs')).toBeTruthy()
   })

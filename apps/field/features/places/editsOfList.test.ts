@@ -1,7 +1,6 @@
-import type { Places } from '@jokulgale/contract/places'
 import type { ListedUnit } from '@jokulgale/core/places/unitList'
 import { editsOfList } from './editsOfList'
-import { testSite, testUnit } from './testPlaces'
+import { testPlaces, testUnit } from './testPlaces'
 
 let mockMade = 0
 jest.mock('../sync/newId', () => ({ newId: () => `new ${++mockMade}` }))
@@ -10,14 +9,7 @@ beforeEach(() => {
   mockMade = 0
 })
 
-const places: Places = {
-  sites: [testSite],
-  units: [testUnit],
-  diagrams: [],
-  people: [],
-  others: [],
-  epoch: '',
-}
+const places = testPlaces({ units: [testUnit] })
 
 const listed = (site: string, label: string, more: Partial<ListedUnit['values']> = {}): ListedUnit =>
   ({

@@ -1,11 +1,9 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native'
 import type { OtherValue } from '@jokulgale/contract/places'
 import { builtInUnitText } from '@jokulgale/core/units/index'
-import { createAppStore } from '../store'
 import { renderInApp } from '../testApp'
-import { placesKnown } from './placesSlice'
 import { SiteForm } from './SiteForm'
-import { testSite, testUnit } from './testPlaces'
+import { storeWithPlaces, testUnit } from './testPlaces'
 import { UnitForm } from './UnitForm'
 
 const mockSync = {
@@ -30,20 +28,8 @@ const circuit = {
   isBuiltIn: true,
 }
 
-const storeWith = (others: readonly OtherValue[] = []) => {
-  const store = createAppStore()
-  store.dispatch(
-    placesKnown({
-      sites: [testSite],
-      units: [testUnit],
-      diagrams: [circuit],
-      people: [],
-      others,
-      epoch: '',
-    }),
-  )
-  return store
-}
+const storeWith = (others: readonly OtherValue[] = []) =>
+  storeWithPlaces({ units: [testUnit], diagrams: [circuit], others })
 
 /** What was kept, once the form has been sent. */
 async function kept(): Promise<unknown> {

@@ -6,6 +6,7 @@ import type { Of } from '@jokulgale/core/visit/fold'
 import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import { isNear, type ProofLine } from '@jokulgale/core/visit/proofLine'
 import { needsReason } from '@jokulgale/core/visit/needsReason'
+import { proofsSinceRepair } from '@jokulgale/core/visit/proofsSinceRepair'
 import { readinessOf } from '@jokulgale/core/visit/proofStands'
 import { Icon } from '../../ui/Icon'
 import { Notice } from '../../ui/Notice'
@@ -49,9 +50,8 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
   const [values, setValues] = useState<readonly ProofValue[]>([])
   const [noted, setNoted] = useState('')
   const readiness = readinessOf(visit.state, call)
-  const said = visit.state.proofs.filter(({ body }) => body.call === call).map(({ body }) => body)
-  const last = said.at(-1)
-  const lacking = needsReason(said)
+  const last = visit.state.proofs.filter(({ body }) => body.call === call).at(-1)?.body
+  const lacking = needsReason(proofsSinceRepair(visit.state) ?? visit.state.proofs, call)
   const prove = (passed: boolean): void => {
     void visit.say({
       kind: 'proof',

@@ -1,8 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react-native'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
-import { placesKnown } from '../places/placesSlice'
-import { testSite, testUnit } from '../places/testPlaces'
-import { createAppStore } from '../store'
+import { storeWithPlaces, testSite, testUnit } from '../places/testPlaces'
 import { renderInApp } from '../testApp'
 import { builtInUnit, builtInUnitText } from '@jokulgale/core/units/index'
 import { logOf } from '@jokulgale/core/visit/testLog'
@@ -29,7 +27,6 @@ const show = (...bodies: readonly EntryBody[]) => {
     state: foldVisit(logOf(bodies), diagram),
     say,
   }
-  const store = createAppStore()
   const sister = {
     ...testUnit,
     id: 'u2',
@@ -38,17 +35,7 @@ const show = (...bodies: readonly EntryBody[]) => {
     make: 'Tern 12',
     installed: '2019-05-01',
   }
-  store.dispatch(
-    placesKnown({
-      sites: [testSite],
-      units: [testUnit, sister],
-      diagrams: [],
-      people: [],
-      others: [],
-      epoch: '',
-    }),
-  )
-  renderInApp(<ReportScreen id="v" />, store)
+  renderInApp(<ReportScreen id="v" />, storeWithPlaces({ units: [testUnit, sister] }))
 }
 
 const complaint: EntryBody = { kind: 'complaint', complaint: 'not-cooling', words: 'It blows warm' }

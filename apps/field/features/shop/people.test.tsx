@@ -1,8 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native'
 import type { ShopPerson } from '@jokulgale/contract/people'
-import { placesKnown } from '../places/placesSlice'
-import { testSite } from '../places/testPlaces'
-import { createAppStore } from '../store'
+import { storeWithPlaces, testSite } from '../places/testPlaces'
 import { Refused, request } from '../sync/request'
 import { renderInApp } from '../testApp'
 import { InviteScreen } from './InviteScreen'
@@ -29,20 +27,7 @@ beforeEach(() => {
 
 const siteId = '5b0a4d0e-3f7c-4c52-8f39-6a1a5f3b1c02'
 
-const withSite = () => {
-  const store = createAppStore()
-  store.dispatch(
-    placesKnown({
-      sites: [{ ...testSite, id: siteId }],
-      units: [],
-      diagrams: [],
-      people: [],
-      others: [],
-      epoch: '',
-    }),
-  )
-  return store
-}
+const withSite = () => storeWithPlaces({ sites: [{ ...testSite, id: siteId }] })
 
 const link = { path: '/join/abc', expiresAt: '2026-12-24T12:00:00Z', mailedTo: null }
 
