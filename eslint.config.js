@@ -61,6 +61,10 @@ const solverIsTheWorkers = (group) => ({
   ],
 })
 
+/** Rules about components are for the application: elsewhere there are none to look for. */
+const ofTheApplication = (config) =>
+  config.plugins?.react ? { ...config, files: ['apps/field/**/*.{js,ts,tsx}'] } : config
+
 module.exports = [
   {
     ignores: [
@@ -72,7 +76,7 @@ module.exports = [
       '**/test-results/**',
     ],
   },
-  ...expo,
+  ...expo.map(ofTheApplication),
   {
     settings: {
       'import/resolver': {
@@ -86,6 +90,10 @@ module.exports = [
       // circles are looked for by oxlint, which is a hundred times as fast at it
       'import/no-cycle': 'off',
       'import/no-named-as-default-member': 'off',
+      // the compiler tells these of every import, and these would read each package a second time
+      'import/namespace': 'off',
+      'import/named': 'off',
+      'import/default': 'off',
       'import/no-restricted-paths': [
         'error',
         {
