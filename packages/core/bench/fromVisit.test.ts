@@ -1,4 +1,4 @@
-import { diagnose } from '../diagnosis/diagnose'
+import { judge } from '../diagnosis/diagnose'
 import { builtInUnit } from '../units/index'
 import { entryProblem } from '../visit/checkEntry'
 import type { EntryBody } from '../visit/entry'
@@ -84,7 +84,7 @@ test.each([
       ...readings,
       ...conditionsGiven(place, given, {}),
     ]
-    const { ranked, model } = diagnose(diagram, { complaint: '', entries })
+    const { ranked, model } = judge(diagram, { complaint: '', entries })
     expect(model.hypotheses[ranked[0]].id).toMatch(cause)
   },
 )

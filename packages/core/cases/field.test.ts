@@ -1,19 +1,29 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
-import { diagnose, type Diagnosis } from '../diagnosis/diagnose'
+import { diagnose, judge, type Diagnosis, type Judgement } from '../diagnosis/diagnose'
 import { sideFindings } from '../diagnosis/sideFindings'
 import { isShort } from '../diagnosis/resistance'
 import { readCaseFile } from '../formats/caseFile'
 import { builtInUnit } from '../units/index'
+import type { CaseFile } from '../visit/entry'
 
 /** Readings as they come in from the field: rounded, on units a little unlike their drawing. */
-const judged = (name: string): Diagnosis => {
-  const file = readCaseFile(readFileSync(path.join(__dirname, 'field', `${name}.json`), 'utf8'))
+const fileOf = (name: string): CaseFile =>
+  readCaseFile(readFileSync(path.join(__dirname, 'field', `${name}.json`), 'utf8'))
+
+const judged = (name: string): Judgement => {
+  const file = fileOf(name)
+  return judge(builtInUnit(file.unit), file)
+}
+
+/** The same, and what is asked for next. */
+const diagnosed = (name: string): Diagnosis => {
+  const file = fileOf(name)
   return diagnose(builtInUnit(file.unit), file)
 }
 
 /** Probability of all suspects that have one of these faults among theirs. */
-const share = ({ model, belief }: Diagnosis, ...ids: readonly (string | RegExp)[]): number =>
+const share = ({ model, belief }: Judgement, ...ids: readonly (string | RegExp)[]): number =>
   model.hypotheses.reduce((sum, { faults }, h) => {
     const isIt = faults.some(({ id }) =>
       ids.some((wanted) => (typeof wanted === 'string' ? wanted === id : wanted.test(id))),
@@ -21,15 +31,15 @@ const share = ({ model, belief }: Diagnosis, ...ids: readonly (string | RegExp)[
     return isIt ? sum + (belief.probability[h] ?? 0) : sum
   }, 0)
 
-const leader = ({ model, ranked }: Diagnosis): string => model.hypotheses[ranked[0]].id
-const shorts = ({ model, belief }: Diagnosis): number =>
+const leader = ({ model, ranked }: Judgement): string => model.hypotheses[ranked[0]].id
+const shorts = ({ model, belief }: Judgement): number =>
   model.hypotheses.reduce(
     (sum, { faults }, h) => (faults.some(isShort) ? sum + (belief.probability[h] ?? 0) : sum),
     0,
   )
 
 test('a relay with volts on its coil and nothing behind it: contact and coil are near each other, and one look parts them', () => {
-  const before = judged('01-relay-contact')
+  const before = diagnosed('01-relay-contact')
   const [contact, coil] = ['HR:made1-open', 'HR:coil-open'].map((id) => share(before, id))
   expect(contact + coil).toBeGreaterThan(0.8)
   expect(Math.max(contact, coil) / Math.min(contact, coil)).toBeLessThan(2)
@@ -110,7 +120,7 @@ test('what came back when the handle was pressed is at the handle, and nothing t
 
 test('after a trip nobody is asked to put it back and see', () => {
   for (const name of ['18-rollout-tripped', '19-breaker-tripped']) {
-    const { steps } = judged(name)
+    const { steps } = diagnosed(name)
     expect(steps.filter((step) => step.do === 'measure' && step.power === 'on')).toEqual([])
     expect(steps.some((step) => 'deed' in step && step.deed?.verb === 'reset')).toBe(false)
   }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { builtInUnit } from '../units/index'
-import { diagnose } from './diagnose'
+import { judge } from './diagnose'
 import { Factors, type FactorTerm } from './factors'
 
 const supply: FactorTerm = { key: 'supply', mean: 0, spread: 0.035 }
@@ -82,11 +82,10 @@ test('a suspect that may be met in one of several states learns what readings sh
     { kind: 'call', call: 'cool1' } as const,
     ...['PL.3B', 'PL.1B', 'PL.3A', 'PL.4A', 'PL.6A', 'PL.6B'].map(low),
   ]
-  const { belief, model } = diagnose(
-    builtInUnit('package-heat-pump-unfused'),
-    { complaint: 'not-cooling', entries },
-    { count: 0 },
-  )
+  const { belief, model } = judge(builtInUnit('package-heat-pump-unfused'), {
+    complaint: 'not-cooling',
+    entries,
+  })
   const share = (id: string): number => belief.probability[model.hypotheses.findIndex((h) => h.id === id)]
   const ratio = share('CAP1:plates-open') / share('CAP2:plates-open')
   expect(ratio).toBeGreaterThan(0.3)

@@ -1,11 +1,11 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
-import { diagnose } from './diagnose'
+import { judge } from './diagnose'
 import { volts } from '../visit/testReadings'
 
 const unit = builtInUnit('rooftop-480')
 const leaderAfter = (...entries: readonly EntryBody[]): string => {
-  const { model, ranked } = diagnose(unit, { complaint: 'not-cooling', entries })
+  const { model, ranked } = judge(unit, { complaint: 'not-cooling', entries })
   return model.hypotheses[ranked[0]].id
 }
 
@@ -24,7 +24,7 @@ test.each([250, 290, 340])('%d V to a leg that the motor makes itself is a lost 
 })
 
 test('a monitor that flashes over right volts is set for others, or the legs are exchanged', () => {
-  const { model, belief } = diagnose(unit, {
+  const { model, belief } = judge(unit, {
     complaint: 'not-cooling',
     entries: [
       { kind: 'call', call: 'cool1' },

@@ -2,7 +2,7 @@ import { partOfPoint } from '../diagram/diagram'
 import { builtInUnit, builtInUnitIds } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { brief } from './briefing'
-import { diagnose } from './diagnose'
+import { diagnose, judge, modelOf } from './diagnose'
 import { pathDrops } from './drops'
 import { standingsElsewhere } from './nextStep'
 import { provingSteps } from './proving'
@@ -116,7 +116,7 @@ test('while a delay runs the ask is to wait, or a reading that is valid now', ()
 })
 
 test('a live reading before its time is taken for a call that stood longer than was said', () => {
-  const { model, ranked } = diagnose(builtInUnit('rooftop-two-stage'), {
+  const { model, ranked } = judge(builtInUnit('rooftop-two-stage'), {
     complaint: 'not-cooling',
     entries: [
       { kind: 'call', call: 'cool1' },
@@ -175,7 +175,7 @@ test('what is not covered yet is said, and out of reach is not asked again', () 
 test.each(builtInUnitIds)(
   '%s: the leads of a drop reach from one spot, from where the path comes in',
   (unit) => {
-    const { model } = diagnose(builtInUnit(unit), { complaint: '', entries: [] })
+    const model = modelOf(builtInUnit(unit))
     const { calls, points } = model.diagram
     const drops = calls.flatMap(({ id }) => pathDrops(model.situation(atArrival(model.diagram, id)).circuit))
     expect(drops.length).toBeGreaterThan(0)
@@ -208,7 +208,7 @@ test('readings that nothing explains are said to contradict, and the worst is to
 
 test('a reading that a suspect predicts to the volt is never called unexplained, on any range', () => {
   const diagram = builtInUnit('air-handler-drive')
-  const { model, findings } = diagnose(diagram, { complaint: 'no-heat', entries: [] })
+  const { model, findings } = judge(diagram, { complaint: 'no-heat', entries: [] })
   const situation = model.situation(findings.now)
   for (const [meter, from, to] of [
     ['millivolts', 'XF.S1', 'LS1.2'],
@@ -381,7 +381,7 @@ test('a call that stays live is told from a board that joins it: lead off, ohms 
   )
   expect(lifted).toMatchObject({ meter: 'ohms', from: 'TB.R', power: 'off' })
   const leads = (value: number | null): string => {
-    const { ranked, model } = diagnose(diagram, {
+    const { ranked, model } = judge(diagram, {
       complaint: 'no-air',
       entries: [
         ...stays,

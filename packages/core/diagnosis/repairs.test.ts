@@ -1,14 +1,14 @@
 import type { EntryBody } from '../visit/entry'
 import { builtInUnit } from '../units/index'
 import { brief } from './briefing'
-import { diagnose } from './diagnose'
+import { judge } from './diagnose'
 import { gather } from '../visit/evidence'
 import { tellsOfCircuit } from '../visit/tellsOfCircuit'
 import { volts } from '../visit/testReadings'
 
 /** Probability of the suspects whose id begins so. */
 function given(unit: string, entries: readonly EntryBody[], start: string): number {
-  const { model, belief } = diagnose(builtInUnit(unit), { complaint: 'not-cooling', entries })
+  const { model, belief } = judge(builtInUnit(unit), { complaint: 'not-cooling', entries })
   return model.hypotheses.reduce(
     (sum, { id }, h) => (id.startsWith(start) ? sum + belief.probability[h] : sum),
     0,
@@ -43,7 +43,7 @@ test('a repair that nothing spoke for is doubted aloud, one that was asked for i
 test('the bad part replaced takes what was found before with it', () => {
   const right: readonly EntryBody[] = [...stopsAtSwitch, { kind: 'repair', of: 'LPS1' }]
   expect(given('rooftop-two-stage', right, 'LPS1:')).toBe(0)
-  const { model, findings, belief } = diagnose(builtInUnit('rooftop-two-stage'), {
+  const { model, findings, belief } = judge(builtInUnit('rooftop-two-stage'), {
     complaint: 'not-cooling',
     entries: right,
   })
@@ -68,7 +68,7 @@ test('of two faults the second is found with what was read before the first was 
     volts('CC1.A1', 25.2),
     { kind: 'observation', what: 'dropped-out', of: 'CC1' },
   ]
-  const { model, ranked } = diagnose(builtInUnit('rooftop-two-stage'), {
+  const { model, ranked } = judge(builtInUnit('rooftop-two-stage'), {
     complaint: 'not-cooling',
     entries: both,
   })
@@ -77,7 +77,7 @@ test('of two faults the second is found with what was read before the first was 
 
 test('of two wires that touch, either put right ends it', () => {
   const crossed = builtInUnit('split-heat-pump')
-  const { model } = diagnose(crossed, { complaint: '', entries: [] })
+  const { model } = judge(crossed, { complaint: '', entries: [] })
   const touching = model.hypotheses.filter(({ id }) => id.includes(':crossed:'))
   expect(touching.length).toBeGreaterThan(0)
   const [{ id, of }] = touching

@@ -1,7 +1,7 @@
 import { partWords, type Diagram, type Part } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
 import { mostFuseShare } from '../visit/likeForLike'
-import type { Diagnosis } from './diagnose'
+import type { Judgement } from './diagnose'
 import type { Expected } from './factors'
 import { supplyFactor, transformerFactor } from './scaling'
 
@@ -14,7 +14,7 @@ export interface SideFinding {
 }
 
 /** Everything found beside the cause: of the supply, of control power, and second faults that are all but certain. */
-export const sideFindings = (diagnosis: Diagnosis): readonly SideFinding[] => [
+export const sideFindings = (diagnosis: Judgement): readonly SideFinding[] => [
   ...ofSupply(diagnosis),
   ...ofControlPower(diagnosis.model.diagram),
   ...unbalanceOf(diagnosis.findings.evidence),
@@ -31,7 +31,7 @@ const percent = (share: number): string => `${Math.abs(Math.round(share * 100))}
 const isKnown = (expected: Expected | null): expected is Expected =>
   expected !== null && Math.sqrt(expected.variance) < knownWithin
 
-function ofSupply({ model, belief, ranked }: Diagnosis): readonly SideFinding[] {
+function ofSupply({ model, belief, ranked }: Judgement): readonly SideFinding[] {
   const { diagram } = model
   const factors = belief.factors[ranked[0]] ?? belief.factors[0]
   const supply = factors?.known(supplyFactor.key) ?? null
@@ -123,7 +123,7 @@ function unbalanceOf(evidence: readonly Evidence[]): readonly SideFinding[] {
 const certainFrom = 0.5
 
 /** Of suspects that are two faults, those that most of the weight has beside another. */
-function secondFaults({ model, belief, ranked }: Diagnosis): readonly SideFinding[] {
+function secondFaults({ model, belief, ranked }: Judgement): readonly SideFinding[] {
   const [leader] = ranked
   const shares = new Map<string, number>()
   for (const h of ranked)

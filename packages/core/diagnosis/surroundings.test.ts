@@ -1,7 +1,7 @@
 import type { Conditions } from '../parts/kind'
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
-import { diagnose, modelOf, type Diagnosis } from './diagnose'
+import { diagnose, judge, modelOf, type Diagnosis } from './diagnose'
 import type { Step } from './steps'
 
 /** A technician who follows the asks on a unit with nothing wrong, in these surroundings. */
@@ -82,15 +82,15 @@ const outdoors: EntryBody = { kind: 'condition', of: 'outdoorDryBulb', value: 55
 const call: EntryBody = { kind: 'call', call: 'cool1' }
 
 test('weather measured late counts for what was read before', () => {
-  const judge = (entries: readonly EntryBody[]) =>
-    diagnose(model.diagram, { complaint: 'not-cooling', entries }, { count: 0 }).belief.probability
-  const late = judge([call, sensor, outdoors])
-  const early = judge([call, outdoors, sensor])
+  const beliefAfter = (entries: readonly EntryBody[]) =>
+    judge(model.diagram, { complaint: 'not-cooling', entries }).belief.probability
+  const late = beliefAfter([call, sensor, outdoors])
+  const early = beliefAfter([call, outdoors, sensor])
   expect(Math.max(...late.map((p, h) => Math.abs(p - early[h])))).toBeLessThan(1e-9)
 })
 
 test('measured weather leaves no suspicion of other weather', () => {
-  const { belief } = diagnose(model.diagram, { complaint: '', entries: [call, outdoors] }, { count: 0 })
+  const { belief } = judge(model.diagram, { complaint: '', entries: [call, outdoors] })
   const other = model.everySingle.filter((h) =>
     model.hypotheses[h].faults.some(
       ({ class: sort, of }) => sort === 'surroundings' && of === 'outdoorDryBulb',
@@ -117,25 +117,21 @@ test.each([
   [125, /^LPS1:contact-open/],
 ])('at %s psig the leader is %s', (value, expected) => {
   const entries = [...openSwitch, { kind: 'condition', of: 'suctionPressure', value } as const]
-  const { ranked, model: unit } = diagnose(proving, { complaint: 'not-cooling', entries }, { count: 0 })
+  const { ranked, model: unit } = judge(proving, { complaint: 'not-cooling', entries })
   expect(unit.hypotheses[ranked[0]].id).toMatch(expected)
 })
 
 test('weather is the same for every reading: volts on one side of a switch leave none to blame for the other', () => {
   const blamed = (before: readonly EntryBody[]): number => {
-    const { belief } = diagnose(
-      model.diagram,
-      {
-        complaint: 'not-cooling',
-        entries: [
-          call,
-          ...before,
-          { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'TB.C', value: 25.4 },
-          { kind: 'reading', meter: 'volts', from: 'LPS1.2', to: 'TB.C', value: 0 },
-        ],
-      },
-      { count: 0 },
-    )
+    const { belief } = judge(model.diagram, {
+      complaint: 'not-cooling',
+      entries: [
+        call,
+        ...before,
+        { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'TB.C', value: 25.4 },
+        { kind: 'reading', meter: 'volts', from: 'LPS1.2', to: 'TB.C', value: 0 },
+      ],
+    })
     return model.everySingle
       .filter((h) => model.hypotheses[h].of.some((id) => id === 'RC1' || id.includes('LPS1')))
       .reduce((sum, h) => sum + belief.probability[h], 0)
@@ -164,6 +160,6 @@ test.each([
   [178, 'LS2:tripped'],
 ])('at %s °F there it is %s', (value, expected) => {
   const entries = [...openLimit, { kind: 'condition', of: 'heaterTemperature', value } as const]
-  const { ranked, belief, model: unit } = diagnose(heated, { complaint: 'no-heat', entries }, { count: 0 })
+  const { ranked, belief, model: unit } = judge(heated, { complaint: 'no-heat', entries })
   expect([unit.hypotheses[ranked[0]].id, belief.probability[ranked[0]] > 0.9]).toEqual([expected, true])
 })

@@ -7,7 +7,7 @@ import { atArrival } from '../visit/standing'
 
 test('a circuit that will not rest may read anything, and so explains no one reading well, on whichever meter', () => {
   const diagram = builtInUnit('package-proving')
-  const { model } = diagnose(diagram, { complaint: '', entries: [] })
+  const { model } = judge(diagram, { complaint: '', entries: [] })
   const truth = model.hypotheses.findIndex(({ id }) => id === 'DR:contact-open')
   const restless = model.hypotheses.findIndex(({ id }) => id === 'FU:clip1-loose')
   const complaint = complaintOf(model, truth)

@@ -1,4 +1,4 @@
-import { diagnose } from '../diagnosis/diagnose'
+import { judge } from '../diagnosis/diagnose'
 import { changeover } from '../bench/changeover'
 import { Circuit } from '../circuit/circuit'
 import { situationOf } from '../circuit/situation'
@@ -39,7 +39,7 @@ test('found on a letter it is the setting that was wrong; put right by its lette
     { kind: 'call', call: 'cool1' },
     { kind: 'setting', of: dial, from: 'a', to: 'D' },
   ]
-  const { findings } = diagnose(diagram, { complaint: 'not-cooling', entries })
+  const { findings } = judge(diagram, { complaint: 'not-cooling', entries })
   expect(findings.repaired).toEqual(['EC:changeover-high'])
   expect(findings.now.settings).toEqual([{ part: 'EC', setting: 'changeover', to: 'D' }])
   expect(entries.slice(1).map((body) => entryWords(body, diagram))).toEqual([

@@ -1,4 +1,4 @@
-import { diagnose } from '../diagnosis/diagnose'
+import { judge } from '../diagnosis/diagnose'
 import { builtInUnit } from '../units/index'
 import { dropOutsOf, MeterCsvError, readMeterCsv } from './meterCsv'
 
@@ -23,7 +23,7 @@ test('what fell and what held is read off a logged stretch', () => {
 
 test('suspects are those consistent with the drop-out, though every reading now is right', () => {
   const [{ fell, held }] = dropOutsOf(readMeterCsv(stretch, 'TB.C'))
-  const { model, ranked } = diagnose(builtInUnit('rooftop-two-stage'), {
+  const { model, ranked } = judge(builtInUnit('rooftop-two-stage'), {
     complaint: '',
     entries: [
       { kind: 'call', call: 'cool1' },

@@ -98,7 +98,7 @@ test.each(calls)('%s in %s: ngspice finds the same, healthy and with faults', (i
   const circuit = new Circuit(diagram, situationOf(diagram, call))
   expect(differences(circuit.healthy, [])).toEqual([])
   const faults = faultsOf(diagram)
-  const step = Math.floor(faults.length / 4)
+  const step = Math.floor(faults.length / 2)
   for (let k = (id.length * 7 + call.length * 31) % step; k < faults.length; k += step) {
     const settled = circuit.vary(faults[k].effects)
     if (settled.oscillates) continue

@@ -1,5 +1,5 @@
 import { faultsOf } from '../diagram/faults'
-import { diagnose } from '../diagnosis/diagnose'
+import { judge } from '../diagnosis/diagnose'
 import { builtInUnit, builtInUnitIds } from '../units/index'
 import { lookChoices } from './lookWords'
 
@@ -20,7 +20,7 @@ test.each(builtInUnitIds)(
 test('a bulged capacitor leads over a motor that has only tripped inside', () => {
   const unit = builtInUnit('split-heat-pump')
   const shareAfter = (seen: readonly string[]): number => {
-    const { model, belief } = diagnose(unit, {
+    const { model, belief } = judge(unit, {
       complaint: 'not-cooling',
       entries: [
         { kind: 'call', call: 'cool1' },
@@ -36,7 +36,7 @@ test('a bulged capacitor leads over a motor that has only tripped inside', () =>
 })
 
 test('a valve that is fed and shut is the valve, not a motor of the unit', () => {
-  const { model, belief } = diagnose(builtInUnit('fan-coil-two-pipe'), {
+  const { model, belief } = judge(builtInUnit('fan-coil-two-pipe'), {
     complaint: 'not-cooling',
     entries: [
       { kind: 'call', call: 'cool1' },
@@ -53,7 +53,7 @@ test('a valve that is fed and shut is the valve, not a motor of the unit', () =>
 })
 
 test('what heat opens is closed again where the unit makes none: the blower does not run on for it', () => {
-  const { model, belief } = diagnose(builtInUnit('rooftop-two-stage'), {
+  const { model, belief } = judge(builtInUnit('rooftop-two-stage'), {
     complaint: 'will-not-stop',
     entries: [
       { kind: 'call', call: 'off' },

@@ -1,4 +1,4 @@
-import { diagnose } from '../diagnosis/diagnose'
+import { judge } from '../diagnosis/diagnose'
 import { faultsOf } from '../diagram/faults'
 import { leadList, leadWords } from '../changes/leadChange'
 import { readLadder } from '../diagram/readLadder'
@@ -26,7 +26,7 @@ const found: EntryBody & { kind: 'alteration' } = {
 const putBack: EntryBody = { kind: 'alteration-settled', entry: '1', of, to: landedOn, as: 'corrected' }
 
 test('a lead found on another terminal is solved there, and leads where it explains the complaint', () => {
-  const { findings, model, ranked } = diagnose(diagram, {
+  const { findings, model, ranked } = judge(diagram, {
     complaint: 'not-cooling',
     entries: [found],
   })
@@ -43,7 +43,7 @@ test('put back, it is where it is drawn again, the fault is gone, and only a pro
   expect(problems(proof)).toMatch(/found altered/)
   expect(problems(proof, putBack)).toMatch(/not proven/)
   expect(problems(putBack, proof)).toBe('')
-  const { findings } = diagnose(diagram, { complaint: 'not-cooling', entries: [found, putBack] })
+  const { findings } = judge(diagram, { complaint: 'not-cooling', entries: [found, putBack] })
   expect(findings.now.actions).toEqual([])
   expect(findings.repaired).toEqual([landing.id])
 })

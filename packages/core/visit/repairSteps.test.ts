@@ -1,4 +1,4 @@
-import { diagnose } from '../diagnosis/diagnose'
+import { judge } from '../diagnosis/diagnose'
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from './entry'
 import { openCauses, repairOf } from './openCauses'
@@ -76,7 +76,7 @@ test('ohms that prove the cause before it is renewed speak of the cause, and aft
     { kind: 'reading', meter: 'ohms', from: 'CC1.A1', to: 'CC1.A2', value: null },
   ]
   const chance = (entries: readonly EntryBody[]): number => {
-    const { model, belief } = diagnose(diagram, { complaint: 'not-cooling', entries })
+    const { model, belief } = judge(diagram, { complaint: 'not-cooling', entries })
     return belief.probability[model.hypotheses.findIndex(({ id }) => id === 'CC1:coil-open')]
   }
   expect(chance(open.slice(0, -1))).toBeLessThan(chance(open))

@@ -1,7 +1,7 @@
 import type { EntryBody } from './entry'
 import { builtInUnit } from '../units/index'
 import { ForbiddenActionError } from './actions'
-import { diagnose, modelOf } from '../diagnosis/diagnose'
+import { judge, modelOf } from '../diagnosis/diagnose'
 import { gather } from './evidence'
 
 /** What a unit reads after some entries if a fault is there; `none` for a healthy one. */
@@ -91,7 +91,7 @@ test('a measured pressure that should let the switch close speaks for the switch
     { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'LPS1.2', value: 25 },
   ]
   const odds = (more: readonly EntryBody[], id: string): number => {
-    const { model, belief } = diagnose(builtInUnit('rooftop-two-stage'), {
+    const { model, belief } = judge(builtInUnit('rooftop-two-stage'), {
       complaint: '',
       entries: [...entries, ...more],
     })
@@ -118,7 +118,7 @@ test('a setting found wrong names its cause, and put right it is right', () => {
     { kind: 'call', call: 'cool1' },
     { kind: 'setting', of: 'EC.changeover', from: '95', to: '60' },
   ]
-  const { model, belief, findings } = diagnose(builtInUnit('rooftop-two-stage'), {
+  const { model, belief, findings } = judge(builtInUnit('rooftop-two-stage'), {
     complaint: 'not-cooling',
     entries: found,
   })
@@ -140,7 +140,7 @@ test('R to C, a condition nobody knows, a setting that is no number: refused in 
 
 test('a code is evidence, a fuse’s look tells a short from an overload', () => {
   const lead = (unit: string, complaint: string, entries: readonly EntryBody[]): readonly string[] => {
-    const { model, ranked } = diagnose(builtInUnit(unit), { complaint, entries })
+    const { model, ranked } = judge(builtInUnit(unit), { complaint, entries })
     return ranked.slice(0, 12).map((h) => model.hypotheses[h].id)
   }
   expect(

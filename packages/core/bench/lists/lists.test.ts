@@ -1,4 +1,4 @@
-import { diagnose } from '../../diagnosis/diagnose'
+import { judge } from '../../diagnosis/diagnose'
 import { usualUnits, type DisplayUnits } from '../../physics/displayUnits'
 import { builtInUnit, builtInUnitIds } from '../../units/index'
 import { entryProblem } from '../../visit/checkEntry'
@@ -87,11 +87,7 @@ function leaderOf(id: string, unit: string, answers: Answers, before: readonly E
   const readings = listReadings(of.steps(diagram, of.parts(diagram)[0] ?? '', usualUnits), answers)
   expect(readings.length).toBeGreaterThan(0)
   for (const reading of readings) expect(entryProblem(diagram, reading)).toBe('')
-  const { ranked, model } = diagnose(
-    diagram,
-    { complaint: '', entries: [...before, ...readings] },
-    { count: 0 },
-  )
+  const { ranked, model } = judge(diagram, { complaint: '', entries: [...before, ...readings] })
   return model.hypotheses[ranked[0]].id
 }
 
