@@ -64,6 +64,8 @@ interface AskFacts {
   readonly healthy: string
   readonly reason: string
   readonly outcomes: readonly AskOutcome[]
+  /** The part that is mended anyway, where this only tells which of its faults it is; empty else. */
+  readonly inside: string
   /** What to do first, and undo after. */
   readonly deed: (Deed & { readonly words: string; readonly caution: string }) | null
 }
@@ -206,9 +208,13 @@ function factsOf(
           outcome.hypotheses.length,
         ),
       })),
+    inside: 'inside' in step && step.inside !== null ? mended(model.diagram, step.inside) : '',
     deed: deed ? { ...deed, ...deedWords(model.diagram, deed) } : null,
   }
 }
+
+const mended = (diagram: Diagram, of: string): string =>
+  diagram.wires.has(of) ? `the lead ${of}` : partWords(diagram, of)
 
 const bridgeCautions: Readonly<Record<TestBridge, string>> = {
   momentary: 'For a moment, by hand, and off again. Never leave it.',

@@ -44,20 +44,22 @@ export function partition(
 
 /**
  * Entropy of what a reading would show, bits: `partition` without making its groups, and quick where all
- * predict alike.
+ * predict alike. With `among`, what it would tell if only some of the suspects were left, in the outcomes that
+ * all of them make.
  */
 export function informationOf(
   meter: Meter,
   predicted: Predictions,
   { probability }: Belief,
   which: readonly number[],
+  among: readonly number[] = which,
 ): number {
   const different = valuesOf(predicted, which)
   const count = different.length
   if (count < 2 || !distinct(meter, readingAt(different[0]), readingAt(different[count - 1]))) return 0
   const weights = new Map<number, number>()
   let total = 0
-  for (const h of which) {
+  for (const h of among) {
     const value = sortable(predicted[h])
     weights.set(value, (weights.get(value) ?? 0) + probability[h])
     total += probability[h]

@@ -16,6 +16,7 @@ import {
   partitionByLook,
   type Glances,
 } from './outcomes'
+import { oneRepairOf, worthOf, type OneRepair } from './oneRepair'
 import { pathPoints } from './pathPoints'
 import { Moment } from './moment'
 import type { UnitModel } from './predictor'
@@ -32,6 +33,8 @@ export interface Search {
   readonly findings: Findings
   readonly belief: Belief
   readonly which: readonly number[]
+  /** What will be mended whichever of its faults it is; null while that is not known. */
+  readonly repair: OneRepair | null
   readonly costs: CostRules
   readonly school: School
   /** Places that are open already. */
@@ -52,7 +55,8 @@ export function searchOf(
   for (const piece of findings.evidence)
     if (piece.kind === 'reading')
       for (const point of [piece.from, piece.to]) open.add(diagram.points.get(point)?.zone ?? '')
-  return { model, findings, belief, which: likely(belief), costs, school, open }
+  const which = likely(belief)
+  return { model, findings, belief, which, repair: oneRepairOf(model, belief, which), costs, school, open }
 }
 
 /** A standing solved with the faults in it that were there at the time. */
@@ -239,6 +243,15 @@ export function readingSteps(
     )
     .map(({ candidate, predicted }): ReadingStep => {
       let outcomes: readonly Outcome[] | null = null
+      const { meter, from, to } = candidate
+      const among = (some?: readonly number[]): number => informationOf(meter, predicted, belief, which, some)
+      const worth = worthOf(
+        search.repair,
+        coarse
+          ? histogramBits(situation.outcomes(meter, from, to, model.everySingle), belief, which)
+          : among(),
+        among,
+      )
       return {
         do: 'measure',
         ...candidate,
@@ -252,15 +265,8 @@ export function readingSteps(
           outcomes ??= partition(candidate.meter, predicted, belief, which)
           return outcomes
         },
-        bits:
-          (1 - blunderChance) *
-          (coarse
-            ? histogramBits(
-                situation.outcomes(candidate.meter, candidate.from, candidate.to, model.everySingle),
-                belief,
-                which,
-              )
-            : informationOf(candidate.meter, predicted, belief, which)),
+        bits: (1 - blunderChance) * worth.bits,
+        inside: worth.inside,
         cost: costOf(model.diagram, candidate, open, path, changes, costs) + deedSeconds,
         healthy: readingOf(predicted[0]),
       }
@@ -310,6 +316,8 @@ export function lookSteps(
     .map((part): LookStep => {
       const seen = glancesAs(situation, part.id, which, stands)
       let outcomes: readonly Outcome[] | null = null
+      const among = (some: readonly number[]): number => lookBits(situation, seen, belief, some)
+      const worth = worthOf(search.repair, among(which), among)
       return {
         do: 'look',
         of: part.id,
@@ -320,7 +328,8 @@ export function lookSteps(
           outcomes ??= partitionByLook(situation, seen, belief, which)
           return outcomes
         },
-        bits: lookTrust * lookBits(situation, seen, belief, which),
+        bits: lookTrust * worth.bits,
+        inside: worth.inside,
         cost: lookSeconds + reachToLook(search, part) + deedSeconds,
         healthy: situation.glance(0, part.id),
       }

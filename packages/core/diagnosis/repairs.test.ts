@@ -95,6 +95,7 @@ test('what is read in proof is evidence in the call that is proven', () => {
       {
         what: 'Control power, R to C',
         value: 25.1,
+        typed: '25.1',
         unit: 'V',
         expected: 25.4,
         at: { meter: 'volts', from: 'TB.R', to: 'TB.C' },

@@ -42,6 +42,8 @@ export interface ReadingStep extends Candidate, StepFacts {
   readonly do: 'measure'
   /** What a healthy unit reads. */
   readonly healthy: number | null
+  /** The part that is mended anyway, where the reading only tells which of its faults it is; null else. */
+  readonly inside: string | null
   readonly deed: Deed | null
   /** It was taken here already, and why it is taken once more; null where it was not. */
   readonly again: Again | null
@@ -55,6 +57,8 @@ export interface LookStep extends StepFacts {
   /** The part to look at. */
   readonly of: string
   /** What a healthy unit shows. */
+  /** The part that is mended anyway, where the look only tells which of its faults it is; null else. */
+  readonly inside: string | null
   readonly healthy: string
   readonly deed: Deed | null
 }

@@ -316,6 +316,8 @@ export interface DeadLeg extends DropPoint {
 export interface ProofValue {
   readonly what: string
   readonly value: number
+  /** What was typed, in this unit: its digits say how finely it was read. */
+  readonly typed?: string
   readonly unit: string
   readonly expected?: number
   /** Where it was read, when it is of the circuit: a reading like any other, in the call that is proven. */

@@ -316,6 +316,7 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
         object({
           what: name('what'),
           value: amount('value'),
+          typed: typed(),
           unit: words('unit').defined(),
           expected: number().strict(),
           at: provenAt,

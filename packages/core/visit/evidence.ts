@@ -184,8 +184,8 @@ function proven(
       diagram.calls.map(({ id }) => id),
     )
   const running: Standing = { ...standing, call, power: 'on', off: [], age: null }
-  return values.flatMap(({ at, value }) =>
-    at ? [reading(diagram, running, { kind: 'reading', ...at, value })] : [],
+  return values.flatMap(({ at, value, typed }) =>
+    at ? [reading(diagram, running, { kind: 'reading', ...at, value, ...(typed ? { typed } : {}) })] : [],
   )
 }
 

@@ -66,8 +66,8 @@ export function proof(state: VisitState, diagram: Diagram): ReportSection {
           [
             body.words,
             ...(body.values ?? []).map(
-              ({ what, value, unit, expected }) =>
-                `${what}: ${value} ${unit}${expected === undefined ? '' : ` (should ${expected.toFixed(unit === 'A' && expected < 10 ? 2 : 1)})`}`,
+              ({ what, value, typed, unit, expected }) =>
+                `${what}: ${typed ?? value} ${unit}${expected === undefined ? '' : ` (should ${expected.toFixed(unit === 'A' && expected < 10 ? 2 : 1)})`}`,
             ),
           ]
             .filter(Boolean)

@@ -41,9 +41,19 @@ test('a value is kept with what it should have been, and where it was read', () 
     call: 'cool1',
     words: '',
     passed: true,
-    values: [{ what: 'Control power', value: 25.1, unit: 'V', expected: 25.41, at: control.at }],
+    values: [
+      { what: 'Control power', value: 25.1, typed: '25.1', unit: 'V', expected: 25.41, at: control.at },
+    ],
   })
   expect(screen.getByText('proven')).toBeTruthy()
+})
+
+test('what was typed is shown in its digits, and no finer', () => {
+  show([leg(1)])
+  fireEvent.press(screen.getByLabelText('Values for Cooling'))
+  fireEvent.press(screen.getByLabelText(/^Compressor/))
+  type('15')
+  expect(screen.getByLabelText(/read 15 A$/)).toBeTruthy()
 })
 
 test('a leg far off its amps is not called proven until somebody has said why it is left so', () => {

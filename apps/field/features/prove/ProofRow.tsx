@@ -41,6 +41,10 @@ interface ProofRowProps {
 const shown = (value: number, unit: string, units: DisplayUnits): string =>
   `${valueShown(value, unit, units).toFixed(unit === 'A' && Math.abs(value) < 10 ? 2 : 1)} ${unitShown(unit, units)}`
 
+/** A value that was read, in the digits that were typed where they are of the unit that is shown. */
+const readWords = ({ value, typed, unit }: ProofValue, units: DisplayUnits): string =>
+  typed && unitShown(unit, units) === unit ? `${typed} ${unit}` : shown(value, unit, units)
+
 /** One call of the proof sheet: its values against what the circuit expects, and whether it is right. */
 export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
   const palette = usePalette()
@@ -64,11 +68,13 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
     setNoted('')
     setOpen(false)
   }
-  const enter = (line: ProofLine, value: number): void => {
+  const enter = (line: ProofLine, number: number, typed: string): void => {
     const { what, unit, expected, at } = line
+    const value = valueKept(number, unit, units)
     const read: ProofValue = {
       what,
       value,
+      ...(unitShown(unit, units) === unit ? { typed } : {}),
       unit,
       ...(expected === null ? {} : { expected: Math.round(expected * 100) / 100 }),
       ...(at ? { at } : {}),
@@ -112,7 +118,7 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
             <ValueRow
               key={line.what}
               line={line}
-              value={values.find(({ what }) => what === line.what)?.value ?? null}
+              read={values.find(({ what }) => what === line.what) ?? null}
               onPress={() => {
                 setAsked(line)
               }}
@@ -158,8 +164,8 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
               key={asked.what}
               unit={unitShown(asked.unit, units)}
               signed={asked.unit === '°F'}
-              onDone={(value) => {
-                if (value !== null) enter(asked, valueKept(value, asked.unit, units))
+              onDone={(value, typed) => {
+                if (value !== null) enter(asked, value, typed)
               }}
             />
           </>
@@ -268,7 +274,7 @@ function LastProof({ last: { words, values = [], passed } }: { readonly last: Pr
   return (
     <>
       <Words size="small" quiet>
-        {[words, ...values.map(({ what, value, unit }) => `${what} ${shown(value, unit, units)}`)]
+        {[words, ...values.map((read) => `${read.what} ${readWords(read, units)}`)]
           .filter(Boolean)
           .join('; ')}
       </Words>
@@ -281,28 +287,29 @@ function LastProof({ last: { words, values = [], passed } }: { readonly last: Pr
 
 function ValueRow({
   line,
-  value,
+  read,
   onPress,
 }: {
   readonly line: ProofLine
-  readonly value: number | null
+  readonly read: ProofValue | null
   readonly onPress: () => void
 }) {
   const palette = usePalette()
   const units = useUnits()
-  const near = value === null || isNear(line.expected, value)
+  const near = read === null || isNear(line.expected, read.value)
+  const said = read === null ? '' : readWords(read, units)
   const expected = line.expected === null ? '' : `should ${shown(line.expected, line.unit, units)}`
   return (
     <Pressable
       accessibilityRole="button"
-      accessibilityLabel={`${line.what}, ${expected}${value === null ? '' : `, read ${shown(value, line.unit, units)}`}`}
+      accessibilityLabel={`${line.what}, ${expected}${said ? `, read ${said}` : ''}`}
       onPress={onPress}
       style={styles.value}
     >
       <Words grows>{line.what}</Words>
       <Stack align="flex-end">
-        <Words tabular color={value === null ? palette.quiet : near ? palette.text : palette.wrong}>
-          {value === null ? '–' : shown(value, line.unit, units)}
+        <Words tabular color={read === null ? palette.quiet : near ? palette.text : palette.wrong}>
+          {said || '–'}
         </Words>
         <Words size="small" quiet>{`${near ? '' : '≠ '}${expected}`}</Words>
       </Stack>

@@ -15,7 +15,7 @@ const tick = (): void => {
   for (const box of screen.getAllByRole('checkbox')) fireEvent.press(box)
 }
 const allZero = (count: number): void => {
-  for (let k = 0; k < count; k++) fireEvent.press(screen.getByText(/reads 0 V$/))
+  for (let k = 0; k < count; k++) fireEvent.press(screen.getByText(/reads 0\sV$/))
 }
 const finish = (): void => {
   fireEvent.press(screen.getByText('Isolated, proven dead'))
@@ -54,6 +54,6 @@ test('it is read where hands go, and the place is named', () => {
   show('fan-coil-two-pipe')
   expect(screen.getByText('Service switch, Ceiling hatch')).toBeTruthy()
   fireEvent.press(screen.getByText('Tester proven on a live source'))
-  fireEvent.press(screen.getByText('SW.L1 to ground reads 0 V'))
+  fireEvent.press(screen.getByText('SW.L1 to ground reads 0\u00a0V'))
   expect(screen.getByText('Heater relay, Control box, very small')).toBeTruthy()
 })

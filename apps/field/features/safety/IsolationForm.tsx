@@ -118,7 +118,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
         <Line gap="small">
           <Press
             grow
-            title={`${legWords(legs[next])} reads 0 V`}
+            title={`${legWords(legs[next])} reads 0\u00a0V`}
             disabled={!before}
             onPress={() => {
               log(next, 0)

@@ -1,38 +1,29 @@
 import type { Ask } from '@jokulgale/core/diagnosis/briefing'
-import type { StandingAction } from '@jokulgale/core/visit/actions'
-import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { takenApart } from '@jokulgale/core/visit/poweredAgain'
+import { switchFirst } from '@jokulgale/core/visit/switchFirst'
 import { Press } from '../../ui/Press'
 import type { ReadingWanted } from '../pad/ReadingSheet'
+import { currentCall } from '../visit/CallBar'
+import type { OpenVisit } from '../visit/useVisit'
 import { LookAnswers } from './LookAnswers'
 import { undoing } from './undoing'
 
 interface AskAnswerProps {
-  readonly ask: Ask | null
-  /** What must be switched before it can be done. */
-  readonly toSwitch: 'isolate' | 'power-on' | null
-  /** The call that it needs is set. */
-  readonly isSet: boolean
+  readonly ask: Ask
+  readonly visit: OpenVisit
+  /** The unit must be isolated, or switched on, before it can be done. */
   readonly onSwitch: () => void
-  /** A lead that is off or a plug that is out, and goes back before power does. */
-  readonly toPutBack: StandingAction | null
-  readonly onPutBack: (body: EntryBody) => void
   readonly onMeasure: (wanted: ReadingWanted, call: string) => void
   readonly onCondition: (of: string) => void
   readonly onSaw: (of: string, what: string, call: string) => void
 }
 
 /** The main thing to press on an ask: what has to be switched first, else the way to say what came of it. */
-export function AskAnswer({
-  ask,
-  toSwitch,
-  isSet,
-  onSwitch,
-  toPutBack,
-  onPutBack,
-  onMeasure,
-  onCondition,
-  onSaw,
-}: AskAnswerProps) {
+export function AskAnswer({ ask, visit, onSwitch, onMeasure, onCondition, onSaw }: AskAnswerProps) {
+  const { power, standing } = visit.state
+  const toSwitch = ask.do === 'condition' ? null : switchFirst(ask.power, power)
+  // a lead that is off or a plug that is out goes back before power does
+  const [toPutBack] = toSwitch === 'power-on' ? takenApart(standing) : []
   const undo = toPutBack ? undoing[toPutBack.verb] : undefined
   if (toPutBack && undo)
     return (
@@ -41,7 +32,7 @@ export function AskAnswer({
         kind="main"
         title={`${toPutBack.of} ${undo.words}`}
         onPress={() => {
-          onPutBack({ kind: 'action', do: undo.by, of: toPutBack.of })
+          void visit.say({ kind: 'action', do: undo.by, of: toPutBack.of })
         }}
       />
     )
@@ -54,13 +45,13 @@ export function AskAnswer({
         onPress={onSwitch}
       />
     )
-  switch (ask?.do) {
+  switch (ask.do) {
     case 'measure':
       return (
         <Press
           grow
           kind="main"
-          title={isSet ? 'Enter the reading' : 'It is set: enter the reading'}
+          title={ask.call === currentCall(visit) ? 'Enter the reading' : 'It is set: enter the reading'}
           onPress={() => {
             onMeasure(ask, ask.call)
           }}
@@ -81,7 +72,6 @@ export function AskAnswer({
     case 'look':
       return <LookAnswers ask={ask} main onSaw={onSaw} />
     case 'wait':
-    case undefined:
       return null
   }
 }

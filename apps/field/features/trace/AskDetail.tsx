@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import type { Ask, LookAsk } from '@jokulgale/core/diagnosis/briefing'
-import { schools, schoolWords, type School } from '@jokulgale/core/diagnosis/schools'
+import { schools, schoolWords } from '@jokulgale/core/diagnosis/schools'
 import { spanWords } from '@jokulgale/core/visit/conditionWords'
 import { Chips } from '../../ui/Chips'
 import { Line } from '../../ui/Line'
@@ -15,6 +15,7 @@ import type { ReadingWanted } from '../pad/ReadingSheet'
 import { useUnits } from '../units/useUnits'
 import { BenchPress } from '../visit/BenchPress'
 import type { OpenVisit } from '../visit/useVisit'
+import type { Searching } from './asked'
 import { AskWords } from './AskWords'
 import { LookAnswers } from './LookAnswers'
 import { LogImport } from './LogImport'
@@ -22,10 +23,12 @@ import { LogImport } from './LogImport'
 interface AskDetailProps {
   readonly visit: OpenVisit
   readonly asks: readonly Ask[]
-  readonly open: boolean
-  readonly school: School
-  readonly onSchool: (school: School) => void
+  readonly searching: Searching
+  readonly doings: DetailDoings
   readonly onClose: () => void
+}
+
+interface DetailDoings {
   /** In another call where it names one. */
   readonly onMeasure: (wanted: ReadingWanted, call?: string) => void
   readonly onSaw: (of: string, what: string, call: string) => void
@@ -38,24 +41,13 @@ interface AskDetailProps {
  * What each outcome would mean, two alternatives, “can’t reach it”, any other reading, and in what manner to
  * search.
  */
-export function AskDetail({
-  visit,
-  asks,
-  open,
-  school,
-  onSchool,
-  onClose,
-  onMeasure,
-  onSaw,
-  onCannot,
-  onSee,
-  onDo,
-}: AskDetailProps) {
+export function AskDetail({ visit, asks, searching, doings, onClose }: AskDetailProps) {
+  const { onMeasure, onSaw, onCannot, onSee, onDo } = doings
   const units = useUnits()
   const [pinning, setPinning] = useState<string | null>(null)
   const [first, ...others] = asks
   return (
-    <Sheet title="Next step" open={open} onClose={onClose}>
+    <Sheet title="Next step" open onClose={onClose}>
       {first ? <AskWords ask={first} visit={visit} /> : null}
       {first?.reason && first.do !== 'wait' && first.do !== 'condition' ? (
         <Words size="small" quiet>
@@ -126,8 +118,8 @@ export function AskDetail({
         <Chips
           label="How to search"
           options={schools.map((id) => ({ id, words: schoolWords[id] }))}
-          chosen={school}
-          onChoose={onSchool}
+          chosen={searching.school}
+          onChoose={searching.onSchool}
         />
       </Part>
     </Sheet>
@@ -141,7 +133,7 @@ function LookRow({
 }: {
   readonly ask: LookAsk
   readonly visit: OpenVisit
-  readonly onSaw: AskDetailProps['onSaw']
+  readonly onSaw: DetailDoings['onSaw']
 }) {
   return (
     <Stack gap="hair">

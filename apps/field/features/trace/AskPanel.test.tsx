@@ -12,6 +12,7 @@ const complaint: EntryBody = { kind: 'complaint', complaint: 'not-cooling', word
 const inFan: EntryBody = { kind: 'call', call: 'fan' }
 const live: EntryBody = { kind: 'reading', meter: 'volts', from: 'TB.Y1', to: 'TB.C', value: 25.2 }
 const onMeasure = jest.fn()
+const onSuspects = jest.fn()
 
 const weather: readonly EntryBody[] = [
   { kind: 'condition', of: 'outdoorDryBulb', value: 88 },
@@ -32,21 +33,13 @@ const askTo = (sort: 'measure' | 'look'): Ask => {
   return found
 }
 
-const show = (ask: Ask, entries: readonly EntryBody[]) =>
+const show = (ask: Ask, entries: readonly EntryBody[], leading = '') =>
   renderVisit(unit, entries, (visit) => (
     <AskPanel
       visit={visit}
-      asks={[ask]}
-      busy={false}
-      story="So far it is live."
-      warning=""
-      leading=""
-      school="best"
-      onSchool={jest.fn()}
-      onMeasure={onMeasure}
-      onCondition={jest.fn()}
-      onSaid={jest.fn()}
-      onSuspects={jest.fn()}
+      asked={{ asks: [ask], busy: false, story: 'So far it is live.', warning: '', leading }}
+      searching={{ school: 'best', onSchool: jest.fn() }}
+      doings={{ onMeasure, onCondition: jest.fn(), onSaid: jest.fn(), onSuspects }}
     />
   ))
 
@@ -143,4 +136,19 @@ test('an ask for a reading that was taken already says why it is taken once more
   screen.unmount()
   show({ ...ask, again: false, reason: 'It parts two.' }, [complaint])
   expect(screen.queryByText('It parts two.')).toBeNull()
+})
+
+test('an ask that tells only what is wrong in one part says so, and shows the way to it', () => {
+  show({ ...askTo('measure'), inside: 'Compressor contactor 1' }, [complaint], 'Compressor contactor 1')
+  expect(
+    screen.getByText('Most likely: Compressor contactor 1. This only tells what is wrong in it.'),
+  ).toBeTruthy()
+  expect(screen.queryByText('So far it is live.')).toBeNull()
+  fireEvent.press(screen.getByText('Go to the suspects'))
+  expect(onSuspects).toHaveBeenCalledTimes(1)
+})
+
+test('while an ask still tells the parts apart nothing leads away from it', () => {
+  show(askTo('measure'), [complaint], 'Compressor contactor 1')
+  expect(screen.queryByText('Go to the suspects')).toBeNull()
 })

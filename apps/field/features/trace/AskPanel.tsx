@@ -1,11 +1,9 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import type { Ask } from '@jokulgale/core/diagnosis/briefing'
-import type { School } from '@jokulgale/core/diagnosis/schools'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { awaitsProof } from '@jokulgale/core/visit/awaitsProof'
 import { observationOf } from '@jokulgale/core/visit/observationOf'
-import { takenApart } from '@jokulgale/core/visit/poweredAgain'
 import { switchFirst } from '@jokulgale/core/visit/switchFirst'
 import { seenWords } from '@jokulgale/core/parts/lookVocabulary'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
@@ -19,6 +17,7 @@ import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
 import { ActionSheet } from './ActionSheet'
 import { AskAnswer } from './AskAnswer'
+import type { AskDoings, Asked, Searching } from './asked'
 import { AskDetail } from './AskDetail'
 import { AskWords } from './AskWords'
 import { SeenSheet } from './SeenSheet'
@@ -26,22 +25,13 @@ import { Line } from '../../ui/Line'
 
 interface AskPanelProps {
   readonly visit: OpenVisit
-  readonly asks: readonly Ask[]
-  readonly busy: boolean
-  readonly story: string
-  /** What does not fit together in the evidence; told instead of the story. */
-  readonly warning: string
-  /** The suspect that leads, in words; empty while none stands out. */
-  readonly leading: string
-  readonly school: School
-  readonly onSchool: (school: School) => void
-  readonly onMeasure: (wanted: ReadingWanted) => void
-  /** Weather, water or a pressure is to be entered. */
-  readonly onCondition: (of: string) => void
-  /** Something was logged, and may be undone. */
-  readonly onSaid: (entry: string, words: string) => void
-  readonly onSuspects: () => void
+  readonly asked: Asked
+  readonly searching: Searching
+  readonly doings: AskDoings
 }
+
+/** What stands over the panel. */
+type Over = 'detail' | 'seeing' | 'doing' | 'switching'
 
 /** Says to programs whether what is shown has been worked out from all that was entered. */
 const settled = (done: boolean): object => ({ dataSet: { settled: done ? 'yes' : 'no' } })
@@ -60,50 +50,35 @@ function leftOut(ask: Ask): { readonly of: string; readonly words: string } | nu
   }
 }
 
+/** What is said where nothing is asked for. */
+function nothingAsked({ busy, leading }: Asked): string {
+  if (busy) return 'Working out the next reading …'
+  return leading
+    ? `No reading tells the rest apart. Leading: ${leading}.`
+    : 'No reading would tell the rest apart.'
+}
+
 /** The next step, as one would say it to a helper, and the way to enter what came of it. */
-export function AskPanel({
-  visit,
-  asks,
-  busy,
-  story,
-  warning,
-  leading,
-  school,
-  onSchool,
-  onMeasure,
-  onCondition,
-  onSaid,
-  onSuspects,
-}: AskPanelProps) {
-  const [detail, setDetail] = useState(false)
-  const [seeing, setSeeing] = useState(false)
-  const [doing, setDoing] = useState(false)
-  const [switching, setSwitching] = useState(false)
+export function AskPanel({ visit, asked, searching, doings }: AskPanelProps) {
+  const { asks, busy, leading } = asked
+  const [over, setOver] = useState<Over | null>(null)
   const [first] = asks
-  const toSwitch = first && first.do !== 'condition' ? switchFirst(first.power, visit.state.power) : null
-  const more = (
-    <Press
-      title="More"
-      label="More: outcomes, alternatives, can’t reach it"
-      onPress={() => {
-        setDetail(true)
-      }}
-    />
-  )
+  const close = (): void => {
+    setOver(null)
+  }
   const say = (body: EntryBody, words: string): void => {
-    setDetail(false)
-    setSeeing(false)
+    close()
     void visit.say(body, (entry) => {
-      onSaid(entry, `${words} logged`)
+      doings.onSaid(entry, `${words} logged`)
     })
   }
   const setCall = async (call: string): Promise<void> => {
     if (call !== currentCall(visit)) await visit.say({ kind: 'call', call })
   }
   const measure = (wanted: ReadingWanted, call = currentCall(visit)): void => {
-    setDetail(false)
+    close()
     void setCall(call).then(() => {
-      onMeasure(wanted)
+      doings.onMeasure(wanted)
     })
   }
   const saw = (of: string, what: string): void => {
@@ -120,120 +95,95 @@ export function AskPanel({
   }
   return (
     <View {...settled(!busy)} style={{ padding: space.medium, gap: space.small }}>
-      {busy && first ? (
-        <Words size="small" quiet>
-          Working out the next one …
-        </Words>
-      ) : (
-        <SoFar warning={warning} story={story} repaired={awaitsProof(visit.state)} />
-      )}
-      {first ? (
-        <AskWords ask={first} visit={visit} />
-      ) : (
-        <Words strong>
-          {busy
-            ? 'Working out the next reading …'
-            : leading
-              ? `No reading tells the rest apart. Leading: ${leading}.`
-              : 'No reading would tell the rest apart.'}
-        </Words>
-      )}
+      <SoFar asked={asked} repaired={awaitsProof(visit.state)} />
+      {first ? <AskWords ask={first} visit={visit} /> : <Words strong>{nothingAsked(asked)}</Words>}
       <Line wraps gap="small">
-        {more}
-        <AskAnswer
-          ask={first ?? null}
-          toSwitch={toSwitch}
-          isSet={first?.call === currentCall(visit)}
-          onSwitch={() => {
-            setSwitching(true)
+        <Press
+          title="More"
+          label="More: outcomes, alternatives, can’t reach it"
+          onPress={() => {
+            setOver('detail')
           }}
-          toPutBack={toSwitch === 'power-on' ? (takenApart(visit.state.standing)[0] ?? null) : null}
-          onPutBack={(body) => {
-            void visit.say(body)
-          }}
-          onMeasure={measure}
-          onCondition={onCondition}
-          onSaw={sawInCall}
         />
-        {first ? null : leading && !busy ? (
-          <Press grow kind="main" title="Go to the suspects" onPress={onSuspects} />
-        ) : (
+        {first ? (
+          <AskAnswer
+            ask={first}
+            visit={visit}
+            onSwitch={() => {
+              setOver('switching')
+            }}
+            onMeasure={measure}
+            onCondition={doings.onCondition}
+            onSaw={sawInCall}
+          />
+        ) : null}
+        {leading && !busy && (!first || first.inside) ? (
+          <Press grow kind={first ? 'side' : 'main'} title="Go to the suspects" onPress={doings.onSuspects} />
+        ) : first ? null : (
           <Press
             grow
             title="Enter another reading"
             onPress={() => {
-              onMeasure({ meter: 'volts', from: '', to: visit.diagram.common })
+              doings.onMeasure({ meter: 'volts', from: '', to: visit.diagram.common })
             }}
           />
         )}
       </Line>
-      {detail ? (
+      {over === 'detail' ? (
         <AskDetail
           visit={visit}
           asks={asks}
-          open
-          school={school}
-          onSchool={onSchool}
-          onClose={() => {
-            setDetail(false)
-          }}
-          onSaw={sawInCall}
-          onCannot={cannot}
-          onMeasure={measure}
-          onSee={() => {
-            setDetail(false)
-            setSeeing(true)
-          }}
-          onDo={() => {
-            setDetail(false)
-            setDoing(true)
+          searching={searching}
+          onClose={close}
+          doings={{
+            onSaw: sawInCall,
+            onCannot: cannot,
+            onMeasure: measure,
+            onSee: () => {
+              setOver('seeing')
+            },
+            onDo: () => {
+              setOver('doing')
+            },
           }}
         />
       ) : null}
-      {switching ? (
+      {over === 'switching' ? (
         <PowerSheet
           visit={visit}
           open
-          isolating={toSwitch === 'isolate'}
-          onClose={() => {
-            setSwitching(false)
-          }}
+          isolating={first !== undefined && switchFirst(first.power, visit.state.power) === 'isolate'}
+          onClose={close}
         />
       ) : null}
-      {doing ? (
-        <ActionSheet
-          visit={visit}
-          open
-          onClose={() => {
-            setDoing(false)
-          }}
-        />
-      ) : null}
-      {seeing ? (
-        <SeenSheet
-          visit={visit}
-          open
-          onSaw={saw}
-          onClose={() => {
-            setSeeing(false)
-          }}
-        />
-      ) : null}
+      {over === 'doing' ? <ActionSheet visit={visit} open onClose={close} /> : null}
+      {over === 'seeing' ? <SeenSheet visit={visit} open onSaw={saw} onClose={close} /> : null}
     </View>
   )
 }
 
 /** What the evidence so far comes to, or what does not fit together in it. */
 function SoFar({
-  warning,
-  story,
+  asked: { asks, busy, warning, story },
   repaired,
-}: Pick<AskPanelProps, 'warning' | 'story'> & { readonly repaired: boolean }) {
+}: {
+  readonly asked: Asked
+  readonly repaired: boolean
+}) {
+  const [first] = asks
+  if (busy && first)
+    return (
+      <Words size="small" quiet>
+        Working out the next one …
+      </Words>
+    )
   if (repaired)
     return (
       <Notice kind="plain">It is repaired: run it and prove it, before anything more is looked for.</Notice>
     )
   if (warning) return <Notice kind="caution">{warning}</Notice>
+  if (first?.inside)
+    return <Words strong>{`Most likely: ${first.inside}. This only tells what is wrong in it.`}</Words>
   return story ? (
     <Words size="small" strong>
       {story}

@@ -1,4 +1,5 @@
 import { memo, useState } from 'react'
+import { shallowEqual } from 'react-redux'
 import { Pressable, StyleSheet, View } from 'react-native'
 import type { Stop, StopState, Strip } from '@jokulgale/core/diagnosis/strip'
 import { provenBefore } from '@jokulgale/core/diagnosis/provenStops'
@@ -73,7 +74,7 @@ export function StripView({ strip, startsOpen, folds, red, black, onStop }: Stri
             .map((stop, k) => (
               <StopRow
                 key={stop.point}
-                {...rowOf(stops, folded + k)}
+                row={rowOf(stops, folded + k)}
                 low={low}
                 lead={stop.point === red ? 'red' : stop.point === black ? 'black' : null}
                 onStop={onStop}
@@ -122,7 +123,8 @@ function rowOf(stops: readonly Stop[], k: number): Row {
   }
 }
 
-interface StopRowProps extends Row {
+interface StopRowProps {
+  readonly row: Row
   /** The screen is low: rows are as small as a finger allows. */
   readonly low: boolean
   readonly lead: 'red' | 'black' | null
@@ -134,21 +136,11 @@ export const stopElement = (point: string): string => `stop-${point}`
 
 const stateWords = { live: 'live', dead: 'dead', unknown: 'not known' } as const
 
-const StopRow = memo(function StopRow({
-  point,
-  state,
-  contradicted,
-  measured,
-  expected,
-  under,
-  part,
-  symbol,
-  above,
-  below,
-  lead,
-  low,
-  onStop,
-}: StopRowProps) {
+const isDrawnAlready = (before: StopRowProps, now: StopRowProps): boolean =>
+  shallowEqual({ ...before, row: null }, { ...now, row: null }) && shallowEqual(before.row, now.row)
+
+const StopRow = memo(function StopRow({ row, lead, low, onStop }: StopRowProps) {
+  const { point, state, contradicted, measured, expected, under, part, symbol, above, below } = row
   const height = low ? heights.low : heights.usual
   const lines = low ? 1 : 2
   const palette = usePalette()
@@ -209,4 +201,4 @@ const StopRow = memo(function StopRow({
       </Pressable>
     </View>
   )
-})
+}, isDrawnAlready)

@@ -22,6 +22,7 @@ import { SuspectsList } from '../suspects/SuspectsList'
 import { UnsentNote } from '../sync/UnsentNote'
 import { TemporarySheet } from '../temporary/TemporarySheet'
 import { EntriesSheet } from '../record/EntriesSheet'
+import type { Asked } from '../trace/asked'
 import { AskPanel } from '../trace/AskPanel'
 import { stopElement } from '../trace/StripView'
 import { Strips } from '../trace/Strips'
@@ -122,17 +123,17 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const panel = (
     <AskPanel
       visit={visit}
-      {...asksShown(briefing, wide)}
-      busy={busy}
-      school={school}
-      onSchool={setSchool}
-      onMeasure={measure}
-      onCondition={setCondition}
-      onSaid={(entry, words) => {
-        setSaid({ entry, words })
-      }}
-      onSuspects={() => {
-        setTab('suspects')
+      asked={asksShown(briefing, busy, wide)}
+      searching={{ school, onSchool: setSchool }}
+      doings={{
+        onMeasure: measure,
+        onCondition: setCondition,
+        onSaid: (entry, words) => {
+          setSaid({ entry, words })
+        },
+        onSuspects: () => {
+          setTab('suspects')
+        },
       }}
     />
   )
@@ -280,8 +281,9 @@ function askedIn(briefing: Briefing | null): {
 }
 
 /** What the panel says; wide, story and warning stand over the suspects beside it. */
-function asksShown(briefing: Briefing | null, wide: boolean) {
+function asksShown(briefing: Briefing | null, busy: boolean, wide: boolean): Asked {
   return {
+    busy,
     asks: briefing?.asks ?? [],
     story: wide ? '' : (briefing?.story ?? ''),
     warning: wide ? '' : (briefing?.warning ?? ''),
