@@ -56,6 +56,15 @@ test('all that is right at once leaves what was said to be wrong', async () => {
   expect(said(onSaid).some((body) => body.kind === 'first-look' && body.item === 'wires')).toBe(false)
 })
 
+test('all at once says of each part what its own “Right” says', async () => {
+  const onSaid = show(complaint)
+  fireEvent.press(screen.getByText('All of these are right'))
+  await waitFor(() => {
+    expect(said(onSaid)).toContainEqual({ kind: 'first-look', item: 'jumpers', is: 'right' })
+  })
+  expect(said(onSaid)).toContainEqual({ kind: 'observation', of: 'FILT', what: 'clean' })
+})
+
 test('weather is entered by its pad, and stands as measured then', () => {
   const onSaid = show(complaint)
   fireEvent.press(screen.getByText(/^Outdoor temperature: .*\(not measured\)$/))

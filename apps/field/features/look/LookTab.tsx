@@ -14,7 +14,7 @@ import type { OpenVisit } from '../visit/useVisit'
 import { Alterations } from './Alterations'
 import { Codes } from './Codes'
 import { Conditions } from './Conditions'
-import { lookItemsFor } from './firstLook'
+import { lookedAt, lookItemsFor, type LookItem } from './firstLook'
 import { Plate } from './Plate'
 import { Replaced } from './Replaced'
 
@@ -80,18 +80,20 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
   const { state, diagram, say } = visit
   const [noting, setNoting] = useState<string | null>(null)
   const [note, setNote] = useState('')
+  const items = lookItemsFor(diagram)
+  const enter = async (looked: readonly LookItem[], is: 'right' | 'wrong'): Promise<void> => {
+    for (const body of looked.flatMap((item) => lookedAt(item, is))) await say(body)
+  }
   return (
     <View>
       <Words strong quiet role="heading" aria-level={2}>
         First look, before any power changes
       </Words>
-      {lookItemsFor(diagram).map(({ id, words, seen }) => {
+      {items.map((item) => {
+        const { id, words } = item
         const now = state.firstLook.get(id)?.body
         const look = async (is: 'right' | 'wrong'): Promise<void> => {
-          await say({ kind: 'first-look', item: id, is, ...(is === 'wrong' ? { words } : {}) })
-          // what a look says of a part is evidence too
-          for (const { of, right, wrong } of seen)
-            await say({ kind: 'observation', of, what: is === 'right' ? right : wrong })
+          await enter([item], is)
           setNoting(is === 'wrong' ? id : null)
         }
         return (
@@ -145,10 +147,10 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
       <Press
         title="All of these are right"
         onPress={() => {
-          void (async () => {
-            for (const { id } of lookItemsFor(diagram))
-              if (!state.firstLook.has(id)) await say({ kind: 'first-look', item: id, is: 'right' })
-          })()
+          void enter(
+            items.filter(({ id }) => !state.firstLook.has(id)),
+            'right',
+          )
         }}
       />
     </View>

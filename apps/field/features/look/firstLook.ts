@@ -1,4 +1,5 @@
 import type { Diagram, Part } from '@jokulgale/core/diagram/diagram'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
 
 /** What a first look goes over, before any power changes; fitted to the parts that the unit has. */
 export interface LookItem {
@@ -28,3 +29,13 @@ export function lookItemsFor(diagram: Diagram): readonly LookItem[] {
   })
   return [...fitted, ...everywhere]
 }
+
+/** What is entered when an item was looked at: the item, and of each part that it speaks of what was seen. */
+export const lookedAt = ({ id, words, seen }: LookItem, is: 'right' | 'wrong'): readonly EntryBody[] => [
+  { kind: 'first-look', item: id, is, ...(is === 'wrong' ? { words } : {}) },
+  ...seen.map(({ of, right, wrong }): EntryBody => ({
+    kind: 'observation',
+    of,
+    what: is === 'right' ? right : wrong,
+  })),
+]
