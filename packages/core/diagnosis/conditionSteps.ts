@@ -35,6 +35,7 @@ export function conditionSteps(search: Search): readonly ConditionStep[] {
           cost: seconds,
           outcomes,
           first: bearing >= verdictFrom ? 'verdict' : null,
+          bearing,
         },
       ]
     })

@@ -17,7 +17,16 @@ import { inOrderOf } from './inOrderOf'
 import type { School } from './schools'
 import { poweredAgain } from '../visit/poweredAgain'
 import type { Standing } from '../visit/standing'
-import { rate, sortOf, type Step, type StepSort, type WaitStep } from './steps'
+import {
+  rate,
+  sortOf,
+  type ConditionStep,
+  type LookStep,
+  type ReadingStep,
+  type Step,
+  type StepSort,
+  type WaitStep,
+} from './steps'
 import type { Belief } from './suspects'
 
 /** Information below which a step is not worth taking, bits. */
@@ -76,18 +85,33 @@ function decidingFirst({ power }: Standing, steps: readonly Step[]): readonly St
   return others.some(({ bits }) => bits > tellsMuchBits) ? steps : [...steps.filter(decides), ...others]
 }
 
+/** Share of what is believed that cannot be told without a condition, from which it waits for no reading. */
+const conditionDue = 0.7
+
+/**
+ * Whether a reading or look here goes before a condition that part of what is believed answers to: it tells much, and
+ * more for its time. Volts across a pressure switch go before gauges.
+ */
+function waitsFor(step: ConditionStep, best: ReadingStep | LookStep): boolean {
+  const isHere = best.call === step.call && best.power === step.power
+  return step.bearing < conditionDue && isHere && best.bits > tellsMuchBits && rate(best) > rate(step)
+}
+
 /**
  * What must be measured outside the circuit comes first: before a verdict, and before a reading that it
  * would change.
  */
 function surroundingsFirst(search: Search, steps: readonly Step[]): readonly Step[] {
   const best = steps.find((step) => step.do === 'measure' || step.do === 'look')
-  const judged = steps.map((step): Step =>
-    step.do === 'condition' && step.first === null && best && turnsOn(search, best, step.of)
-      ? // without it the reading would tell another thing than it seems to
-        { ...step, first: 'reading', bits: Math.max(step.bits, best.bits) }
-      : step,
-  )
+  const judged = steps.map((step): Step => {
+    if (step.do !== 'condition' || !best) return step
+    const isDue = step.first !== null && !waitsFor(step, best)
+    if (isDue) return step
+    // without it the reading would tell another thing than it seems to
+    return turnsOn(search, best, step.of)
+      ? { ...step, first: 'reading', bits: Math.max(step.bits, best.bits) }
+      : { ...step, first: null }
+  })
   const isFirst = (step: Step): boolean => step.do === 'condition' && step.first !== null
   return [...judged.filter(isFirst), ...judged.filter((step) => !isFirst(step))]
 }

@@ -81,6 +81,8 @@ export interface ConditionStep extends StepFacts {
    * null: it need not.
    */
   readonly first: 'verdict' | 'reading' | null
+  /** How much of what is believed cannot be told without it. */
+  readonly bearing: number
 }
 
 export type Step = ReadingStep | LookStep | WaitStep | ConditionStep

@@ -2,6 +2,7 @@ import type { Conditions } from '../parts/kind'
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { diagnose, judge, modelOf, type Diagnosis } from './diagnose'
+import { volts } from '../visit/testReadings'
 import type { Step } from './steps'
 
 /** A technician who follows the asks on a unit with nothing wrong, in these surroundings. */
@@ -106,6 +107,24 @@ const openSwitch: readonly EntryBody[] = [
   { kind: 'reading', meter: 'volts', from: 'LPS1.1', to: 'LPS1.2', value: 25 },
 ]
 const proving = builtInUnit('package-proving')
+
+test('volts across a pressure switch go before gauges, and gauges before the verdict', () => {
+  const pump = builtInUnit('package-heat-pump')
+  const lockedOut: readonly EntryBody[] = [
+    { kind: 'call', call: 'heat2' },
+    { kind: 'observation', of: 'FILT', what: 'clean' },
+    { kind: 'observation', of: 'DF', what: 'code', words: '2 flashes' },
+    volts('CC1.A1', 0),
+  ]
+  const nextAfter = (...entries: readonly EntryBody[]) =>
+    diagnose(pump, { complaint: 'cold-mornings', entries }).next[0]
+  expect(nextAfter(...lockedOut)).toMatchObject({ do: 'measure', meter: 'volts' })
+  expect(nextAfter(...lockedOut, volts('LPS.1', 25.6, 'LPS.2'))).toMatchObject({
+    do: 'condition',
+    of: 'suctionPressure',
+    first: 'verdict',
+  })
+})
 
 test('an open pressure switch: pressures are asked for before any verdict', () => {
   const { next } = diagnose(proving, { complaint: 'not-cooling', entries: openSwitch })
