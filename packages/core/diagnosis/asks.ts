@@ -5,6 +5,7 @@ import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
 import type { Again, ConditionStep, Deed, LookStep, Outcome, ReadingStep, Step, WaitStep } from './steps'
 import { conditionNamed, spanWords, type ConditionSpan } from '../visit/conditionWords'
+import { percentWords } from '../visit/percentWords'
 import { seenWords } from '../parts/lookVocabulary'
 import { meterWords, oddsWords } from './words'
 
@@ -191,7 +192,7 @@ function factsOf(
     healthy,
     reason:
       first && second
-        ? `Parts ${count(first.hypotheses.length)} from ${count(second.hypotheses.length)}, ${percent(first.probability)} against ${percent(second.probability)}`
+        ? `Parts ${count(first.hypotheses.length)} from ${count(second.hypotheses.length)}, ${percentWords(first.probability)} against ${percentWords(second.probability)}`
         : '',
     outcomes: step.outcomes
       .filter(({ probability }) => probability > shownFrom)
@@ -266,4 +267,3 @@ const meaning = (leading: readonly string[], all: number): string =>
     ? `${count(all)} left`
     : `${leading.join(' · ')}${all > leading.length ? ` · ${all - leading.length} more` : ''}`
 const count = (n: number): string => (n === 1 ? 'one suspect' : `${n} suspects`)
-const percent = (share: number): string => `${Math.round(100 * share)} %`

@@ -11,6 +11,7 @@ export const damperActuator: PartKind = {
   cause: 'economizer',
   symbol: 'motor',
   lookWords: () => ['open-drawn', 'shut'],
+  putBack: { id: 'damper', words: 'Outside-air damper where it should be' },
   settings: { va: 6 },
   terminals: () => [
     { name: 'R', words: '24 V' },

@@ -3,6 +3,7 @@ import { plainThing } from './plain'
 /** Drain pan, trap and line. */
 export const drain = plainThing({
   kind: 'drain',
+  putBack: { id: 'drain', words: 'Drain runs' },
   cause: 'drain',
   words: 'condensate drain',
   symbol: 'valve',

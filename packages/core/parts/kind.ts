@@ -214,6 +214,12 @@ export interface Late {
  * A kind of part: its terminals in the trade's letters, the branches between them and their laws, how its
  * state follows from what it feels, and what goes wrong with it. Pure data and pure functions.
  */
+/** One of the things to be ticked when a unit is left. */
+export interface PutBack {
+  readonly id: string
+  readonly words: string
+}
+
 export interface PartKind {
   readonly kind: string
   readonly words: string
@@ -303,6 +309,8 @@ export interface PartKind {
   readonly ageShown?: true
   /** What a first look, before any power changes, says of it: right and wrong are words of its looks. */
   readonly firstLook?: { readonly words: string; readonly right: string; readonly wrong: string }
+  /** What is put back where it belongs before a unit with such a part is left. */
+  readonly putBack?: PutBack
   readonly likelier?: readonly Liking[]
   landings?(settings: Settings): readonly Landings[]
   readonly polarity?: Polarity

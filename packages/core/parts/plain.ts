@@ -27,6 +27,7 @@ interface PlainThing {
   readonly faults: readonly PlainFault[]
   readonly likelier?: PartKind['likelier']
   readonly firstLook?: PartKind['firstLook']
+  readonly putBack?: PartKind['putBack']
 }
 
 const trips = (s: Settings): readonly Effect[] =>

@@ -22,14 +22,3 @@ const nearShare = 0.15
 /** Whether a value read is near what it should be. */
 export const isNear = (expected: number | null, value: number): boolean =>
   expected === null || Math.abs(value - expected) <= Math.max(nearShare * Math.abs(expected), 0.3)
-
-/** What is put back before the unit is left, whatever was done to it. */
-export const restoredItems: readonly { readonly id: string; readonly words: string }[] = [
-  { id: 'fuses', words: 'Fuses of the right size in, stand-ins out' },
-  { id: 'jumpers', words: 'Jumpers, test leads and tone set off' },
-  { id: 'settings', words: 'Thermostat and controller settings back' },
-  { id: 'drain', words: 'Drain runs' },
-  { id: 'damper', words: 'Outside-air damper where it should be' },
-  { id: 'tucked', words: 'Wires tucked in, run once more with covers on' },
-  { id: 'panels', words: 'Panels on, screws in' },
-]

@@ -3,6 +3,12 @@ import { readingMarks, readingPlace } from './readingPlace'
 
 const diagram = builtInUnit('rooftop-480')
 
+test('a terminal that is named by what it leads to', () => {
+  expect(readingPlace(builtInUnit('package-heat-pump'), { meter: 'volts', from: 'DF.Y', to: 'DF.CC' })).toBe(
+    'Defrost control: compressor call, to the compressor contactor',
+  )
+})
+
 test.each([
   ['volts', 'LPS1.2', undefined, 'LPS1.2 to TB.C', 'Low-pressure switch 1: low-pressure switch, out'],
   [

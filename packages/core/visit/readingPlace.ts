@@ -18,8 +18,10 @@ export function readingPlace(diagram: Diagram, { meter, from, to = diagram.commo
   if (meter === 'amps') return `${words}, in its wire to ${wordsOf(diagram, to)}`
   if (to === diagram.common && meter === 'volts') return words
   const own = `${words.split(': ')[0]}: `
-  const other = wordsOf(diagram, to)
-  return `${words}, to ${other.startsWith(own) ? other.slice(own.length) : other}`
+  const whole = wordsOf(diagram, to)
+  const other = whole.startsWith(own) ? whole.slice(own.length) : whole
+  // a terminal may be named by what it leads to
+  return other.startsWith('to ') ? `${words}, ${other}` : `${words}, to ${other}`
 }
 
 const wordsOf = ({ points }: Diagram, point: string): string =>

@@ -3,7 +3,7 @@ import { dialValue, dialWords } from '../diagram/dials'
 import { addendumWords } from './entryWords'
 import { entriesOf } from './fold'
 import { openCauses } from './openCauses'
-import { restoredItems } from './proofLine'
+import { restoredItems } from './restoredItems'
 import { callWords, line, type ReportSection } from './reportLine'
 import { temporaryWords } from './temporary'
 import { closingProblems, type VisitState } from './visitState'
@@ -54,7 +54,7 @@ export function proof(state: VisitState, diagram: Diagram): ReportSection {
   const unproven = diagram.calls.filter(
     ({ id }) => !state.proofs.some(({ body }) => body.call === id && body.passed),
   )
-  const undone = restoredItems.filter(({ id }) => state.restored.get(id) !== true)
+  const undone = restoredItems(diagram).filter(({ id }) => state.restored.get(id) !== true)
   return {
     title: 'Proof',
     none: 'Nothing was proven.',

@@ -7,6 +7,7 @@ import { readingMarks, readingPlace } from './readingPlace'
 import { seenWords } from '../parts/lookVocabulary'
 import { alterationWords } from './temporary'
 import type { VisitState } from './visitState'
+import { percentWords } from './percentWords'
 
 export function complaint(
   { complaint: said, complaintWords, controls }: VisitState,
@@ -101,9 +102,9 @@ export function cause(state: VisitState, diagram: Diagram): ReportSection {
       if (!reasoning) return [line(words, '', lastReadings(state, entry.clock.wall))]
       const { chance, shownBy, rivals } = reasoning
       return [
-        line(words, percent(chance), shownBy.length > 0 ? `shown by ${shownBy.join('; ')}` : ''),
+        line(words, percentWords(chance), shownBy.length > 0 ? `shown by ${shownBy.join('; ')}` : ''),
         ...rivals.map((rival) =>
-          line(`Rather than: ${rival.words}`, percent(rival.chance), rival.against.join('; ')),
+          line(`Rather than: ${rival.words}`, percentWords(rival.chance), rival.against.join('; ')),
         ),
       ]
     }),
@@ -113,8 +114,6 @@ export function cause(state: VisitState, diagram: Diagram): ReportSection {
 /** Repairs of what nobody took for a cause first. */
 const repairsAlone = ({ causes, repairs }: VisitState): VisitState['repairs'] =>
   repairs.filter(({ body }) => !causes.some((cause) => cause.body.of === body.of))
-
-const percent = (chance: number): string => (chance < 0.01 ? 'under 1 %' : `${Math.round(100 * chance)} %`)
 
 /** For repairs from before their reasoning was kept. */
 function lastReadings(state: VisitState, until: number): string {

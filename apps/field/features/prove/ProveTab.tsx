@@ -2,7 +2,8 @@ import { useRouter } from 'expo-router'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { Of } from '@jokulgale/core/visit/fold'
-import { restoredItems, type ProofSheet } from '@jokulgale/core/visit/proofLine'
+import type { ProofSheet } from '@jokulgale/core/visit/proofLine'
+import { restoredItems } from '@jokulgale/core/visit/restoredItems'
 import { signOffProblems } from '@jokulgale/core/visit/signOff'
 import { closingProblems } from '@jokulgale/core/visit/visitState'
 import { Check } from '../../ui/Check'
@@ -55,7 +56,7 @@ export function ProveTab({ visit, delays, onMeasures }: ProveTabProps) {
       </Part>
       <BenchPress visitId={visit.id} />
       <Part title="Put back">
-        {restoredItems.map(({ id, words }) => (
+        {restoredItems(diagram).map(({ id, words }) => (
           <Check
             key={id}
             title={words}
@@ -69,7 +70,7 @@ export function ProveTab({ visit, delays, onMeasures }: ProveTabProps) {
           title="All of these"
           onPress={() => {
             void (async () => {
-              for (const { id } of restoredItems)
+              for (const { id } of restoredItems(diagram))
                 if (state.restored.get(id) !== true) await say({ kind: 'restored', item: id, is: true })
             })()
           }}
