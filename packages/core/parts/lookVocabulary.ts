@@ -47,7 +47,7 @@ const lookWords: Readonly<Record<string, LookWord>> = {
   dirty: glance('closely'),
   running: glance('closely'),
   blocked: glance('closely'),
-  charged: glance('closely'),
+  charged: glance('closely', 'no oil to be seen'),
   oily: glance('closely'),
   lit: glance('closely'),
   out: glance('closely'),
