@@ -39,9 +39,9 @@ describe.each(eachCall)('%s in %s', (id, call) => {
   })
 
   test('low-rank updates agree with a fresh factorisation, fault by fault', () => {
-    // every twenty-first fault of each unit in each call, other ones in each
+    // every twenty-eighth fault of each unit in each call, other ones in each
     const faults = faultsOf(diagram).filter(
-      (_, k) => k % 21 === (2 * diagram.calls.findIndex(({ id: name }) => name === call)) % 21,
+      (_, k) => k % 28 === (2 * diagram.calls.findIndex(({ id: name }) => name === call)) % 28,
     )
     for (const fault of faults) {
       const settled = circuit.vary(fault.effects)

@@ -94,17 +94,15 @@ const calls = [...circuits].flatMap(([id, diagram]) =>
   diagram.calls.map((call) => [id, call.id, diagram] as const),
 )
 
-test.each(calls)('%s in %s: ngspice finds the same, healthy and with faults', (id, call, diagram) => {
+test.each(calls)('%s in %s: ngspice finds the same, healthy and with a fault', (id, call, diagram) => {
   const circuit = new Circuit(diagram, situationOf(diagram, call))
   expect(differences(circuit.healthy, [])).toEqual([])
   const faults = faultsOf(diagram)
-  const step = Math.floor(faults.length / 2)
-  for (let k = (id.length * 7 + call.length * 31) % step; k < faults.length; k += step) {
-    const settled = circuit.vary(faults[k].effects)
-    if (settled.oscillates) continue
-    const wrong = differences(settled, faults[k].effects)
-    if (wrong.length > 0) throw new Error(`${faults[k].id}: ${wrong.slice(0, 4).join('\n')}`)
-  }
+  // another one in each call of each circuit
+  const fault = faults[(id.length * 7 + call.length * 31) % faults.length]
+  const settled = circuit.vary(fault.effects)
+  if (!settled.oscillates)
+    expect({ of: fault.id, wrong: differences(settled, fault.effects) }).toEqual({ of: fault.id, wrong: [] })
 })
 
 test.each(builtInUnitIds)('%s isolated: ngspice finds the same ohms', (id) => {
