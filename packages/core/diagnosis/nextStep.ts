@@ -89,8 +89,8 @@ function decidingFirst({ power }: Standing, steps: readonly Step[]): readonly St
 const conditionDue = 0.7
 
 /**
- * Whether a reading or look here goes before a condition that part of what is believed answers to: it tells much, and
- * more for its time. Volts across a pressure switch go before gauges.
+ * Whether a reading or look here goes before a condition that part of what is believed answers to: it tells
+ * much, and more for its time. Volts across a pressure switch go before gauges.
  */
 function waitsFor(step: ConditionStep, best: ReadingStep | LookStep): boolean {
   const isHere = best.call === step.call && best.power === step.power

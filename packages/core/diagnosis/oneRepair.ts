@@ -1,4 +1,4 @@
-import type { FaultClass } from '../parts/faultClass'
+import { mendedByRenewing } from '../parts/faultClass'
 import type { UnitModel } from './predictor'
 import type { Belief } from './suspects'
 
@@ -12,22 +12,11 @@ export interface OneRepair {
   readonly share: number
 }
 
-/** Faults that are mended by renewing what they are in; what is set, reset or landed anew is not. */
-const renewed: ReadonlySet<FaultClass> = new Set([
-  'open',
-  'loose',
-  'short',
-  'ground',
-  'stuck',
-  'sensor',
-  'unlike',
-])
-
 /** With so much of what is believed a technician acts. */
 const acted = 0.8
 /**
- * What a step tells between faults of the part that will be renewed anyway counts for so much: somebody may want to know
- * it, but nobody walks for it. A judgement, not a measurement.
+ * What a step tells between faults of the part that will be renewed anyway counts for so much: somebody may
+ * want to know it, but nobody walks for it. A judgement, not a measurement.
  */
 const insideCounts = 0.1
 /** A step of which this share tells faults of one part from each other tells nothing else worth saying. */
@@ -47,7 +36,7 @@ export function oneRepairOf(
     return (
       hypothesis.of.length === 1 &&
       hypothesis.of[0] === of &&
-      hypothesis.faults.every((fault) => renewed.has(fault.class))
+      hypothesis.faults.every((fault) => mendedByRenewing.has(fault.class))
     )
   }
   const [leader] = suspects
@@ -66,7 +55,7 @@ export interface Worth {
   readonly inside: string | null
 }
 
-/** Counts the information of a step, bits, where `bitsAmong` gives what it tells among some suspects alone. */
+/** Counts the information of a step, bits; `bitsAmong` gives what it tells among some suspects alone. */
 export function worthOf(
   repair: OneRepair | null,
   bits: number,

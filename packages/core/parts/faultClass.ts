@@ -36,3 +36,14 @@ export type FaultClass =
   | 'fouled'
   | 'supply'
   | 'surroundings'
+
+/** Faults that are mended by renewing what they are in; what is set, reset or landed anew is not. */
+export const mendedByRenewing: ReadonlySet<FaultClass> = new Set([
+  'open',
+  'loose',
+  'short',
+  'ground',
+  'stuck',
+  'sensor',
+  'unlike',
+])

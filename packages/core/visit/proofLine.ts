@@ -22,3 +22,7 @@ const nearShare = 0.15
 /** Whether a value read is near what it should be. */
 export const isNear = (expected: number | null, value: number): boolean =>
   expected === null || Math.abs(value - expected) <= Math.max(nearShare * Math.abs(expected), 0.3)
+
+/** A value of a proof in the digits that a meter gives it, without its unit. */
+export const proofDigits = (value: number, unit: string): string =>
+  value.toFixed(unit === 'A' && Math.abs(value) < 10 ? 2 : 1)

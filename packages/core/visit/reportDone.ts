@@ -3,6 +3,7 @@ import { dialValue, dialWords } from '../diagram/dials'
 import { addendumWords } from './entryWords'
 import { entriesOf } from './fold'
 import { openCauses } from './openCauses'
+import { proofDigits } from './proofLine'
 import { restoredItems } from './restoredItems'
 import { callWords, line, type ReportSection } from './reportLine'
 import { temporaryWords } from './temporary'
@@ -67,7 +68,7 @@ export function proof(state: VisitState, diagram: Diagram): ReportSection {
             body.words,
             ...(body.values ?? []).map(
               ({ what, value, typed, unit, expected }) =>
-                `${what}: ${typed ?? value} ${unit}${expected === undefined ? '' : ` (should ${expected.toFixed(unit === 'A' && expected < 10 ? 2 : 1)})`}`,
+                `${what}: ${typed ?? value} ${unit}${expected === undefined ? '' : ` (should ${proofDigits(expected, unit)})`}`,
             ),
           ]
             .filter(Boolean)

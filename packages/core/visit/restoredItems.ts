@@ -12,7 +12,7 @@ const last: readonly PutBack[] = [
   { id: 'panels', words: 'Panels on, screws in' },
 ]
 
-/** What is put back before a unit is left, whatever was done to it: of every unit, and of parts that it has. */
+/** What is put back before a unit is left, whatever was done to it: of every unit, and of its parts. */
 export function restoredItems({ parts }: Diagram): readonly PutBack[] {
   const fitted = new Map(
     [...parts.values()].flatMap(({ kind }) =>

@@ -4,7 +4,7 @@ import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { ProofValue } from '@jokulgale/core/visit/entry'
 import type { Of } from '@jokulgale/core/visit/fold'
 import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
-import { isNear, type ProofLine } from '@jokulgale/core/visit/proofLine'
+import { isNear, proofDigits, type ProofLine } from '@jokulgale/core/visit/proofLine'
 import { needsReason } from '@jokulgale/core/visit/needsReason'
 import { proofsSinceRepair } from '@jokulgale/core/visit/proofsSinceRepair'
 import { readinessOf } from '@jokulgale/core/visit/proofStands'
@@ -39,7 +39,7 @@ interface ProofRowProps {
 }
 
 const shown = (value: number, unit: string, units: DisplayUnits): string =>
-  `${valueShown(value, unit, units).toFixed(unit === 'A' && Math.abs(value) < 10 ? 2 : 1)} ${unitShown(unit, units)}`
+  `${proofDigits(valueShown(value, unit, units), unit)} ${unitShown(unit, units)}`
 
 /** A value that was read, in the digits that were typed where they are of the unit that is shown. */
 const readWords = ({ value, typed, unit }: ProofValue, units: DisplayUnits): string =>

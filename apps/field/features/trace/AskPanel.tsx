@@ -63,6 +63,8 @@ export function AskPanel({ visit, asked, searching, doings }: AskPanelProps) {
   const { asks, busy, leading } = asked
   const [over, setOver] = useState<Over | null>(null)
   const [first] = asks
+  // nothing tells the leading suspects apart that must be told before they are mended
+  const toSuspects = leading !== '' && !busy && (!first || first.inside !== '')
   const close = (): void => {
     setOver(null)
   }
@@ -117,9 +119,10 @@ export function AskPanel({ visit, asked, searching, doings }: AskPanelProps) {
             onSaw={sawInCall}
           />
         ) : null}
-        {leading && !busy && (!first || first.inside) ? (
+        {toSuspects ? (
           <Press grow kind={first ? 'side' : 'main'} title="Go to the suspects" onPress={doings.onSuspects} />
-        ) : first ? null : (
+        ) : null}
+        {first || toSuspects ? null : (
           <Press
             grow
             title="Enter another reading"

@@ -137,7 +137,10 @@ export const stopElement = (point: string): string => `stop-${point}`
 const stateWords = { live: 'live', dead: 'dead', unknown: 'not known' } as const
 
 const isDrawnAlready = (before: StopRowProps, now: StopRowProps): boolean =>
-  shallowEqual({ ...before, row: null }, { ...now, row: null }) && shallowEqual(before.row, now.row)
+  before.low === now.low &&
+  before.lead === now.lead &&
+  before.onStop === now.onStop &&
+  shallowEqual(before.row, now.row)
 
 const StopRow = memo(function StopRow({ row, lead, low, onStop }: StopRowProps) {
   const { point, state, contradicted, measured, expected, under, part, symbol, above, below } = row
