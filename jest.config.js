@@ -4,7 +4,7 @@ const plain = (name, folder) => ({
   testEnvironment: 'node',
   testMatch: ['<rootDir>/**/*.test.ts'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
-  transform: { '\\.[jt]s$': ['babel-jest', { configFile: require.resolve('./babel.config.js') }] },
+  transform: { '\\.[jt]s$': require.resolve('./scripts/house/jestTypeScript.cjs') },
   transformIgnorePatterns: ['/node_modules/(?!(@jokulgale)/)'],
 })
 

@@ -41,7 +41,9 @@ async function barriers(page: Page, scheme: 'light' | 'dark'): Promise<readonly 
   await page.emulateMedia({ colorScheme: scheme })
   await page.waitForTimeout(scheme === 'light' ? 300 : 100)
   // in one frame: no page of its own for the findings
-  const axe = new AxeBuilder({ page }).setLegacyMode(true)
+  const axe = new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ resultTypes: ['violations', 'incomplete'] })
   const { violations, incomplete } = await (scheme === 'dark' ? axe.withRules(ofColors) : axe).analyze()
   return [
     ...violations.map(({ id, nodes }) => `${id} ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),

@@ -29,6 +29,13 @@ const show = (command, args, env = {}) =>
     child.on('close', (code) => resolve(code ?? 1))
   })
 
+/**
+ * Runs a program of the packages. Both cores are at work all the time: to collect garbage and to compile beside the
+ * program would take more there than it gives.
+ */
+const showPackaged = (file, args, env) =>
+  show(process.execPath, ['--single-threaded', path.join(root, 'node_modules', file), ...args], env)
+
 function count(name, good) {
   if (good) passed += 1
   else failed += 1
@@ -65,14 +72,14 @@ const typed = [
 
 /** What needs neither database nor browser: types, format, lint. */
 const checks = [
-  ['lint', ['eslint', '.', '--max-warnings', '0']],
-  ['no circles', ['oxlint', '.']],
-  ...typed.map(({ words, config }) => [`types of ${words}`, ['tsc', '-p', config]]),
-  ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
-].map(([words, args]) => [
+  ['lint', 'eslint/bin/eslint.js', ['.', '--max-warnings', '0']],
+  ['no circles', 'oxlint/bin/oxlint', ['.']],
+  ...typed.map(({ words, config }) => [`types of ${words}`, 'typescript/bin/tsc', ['-p', config]]),
+  ['format', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']],
+].map(([words, file, args]) => [
   words,
   async () => {
-    count(words, (await show('npx', args)) === 0)
+    count(words, (await showPackaged(file, args)) === 0)
   },
 ])
 
@@ -82,12 +89,10 @@ const coreShards = ['1/5', '2/5', '3/5', '4/5', '5/5']
 /** The unit tests of some projects, or a share of them, on one core. */
 async function unitTests(scratch, projects, { env = {}, shard = '1/1' } = {}) {
   const report = path.join(scratch, `${projects[0]}-${shard.replace('/', '-of-')}.json`)
-  const args = ['jest', '--ci', '--silent', '--maxWorkers=1', '--json', `--outputFile=${report}`]
+  const args = ['--ci', '--silent', '--maxWorkers=1', '--json', `--outputFile=${report}`]
   args.push(`--shard=${shard}`)
-  const code = await show('npx', [...args, '--reporters=default', '--selectProjects', ...projects], {
-    ...env,
-    NODE_ENV: 'test',
-  })
+  args.push('--reporters=default', '--selectProjects', ...projects)
+  const code = await showPackaged('jest/bin/jest.js', args, { ...env, NODE_ENV: 'test' })
   await countJest(report).catch(() => count(`unit tests of ${projects.join(', ')}`, code === 0))
 }
 

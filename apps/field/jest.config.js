@@ -3,6 +3,7 @@ module.exports = {
   preset: 'jest-expo',
   // the tree above has a plain babel configuration of its own
   transform: {
+    '/packages/.*\\.[jt]s$': require.resolve('../../scripts/house/jestTypeScript.cjs'),
     '\\.m?[jt]sx?$': [
       'babel-jest',
       {
