@@ -1,5 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
+import { runAxe } from './axe'
 import { faintAmong } from './contrast'
 import { Technician } from './technician'
 
@@ -40,11 +40,7 @@ const ofColors = ['color-contrast', 'link-in-text-block']
 async function barriers(page: Page, scheme: 'light' | 'dark'): Promise<readonly string[]> {
   await page.emulateMedia({ colorScheme: scheme })
   await page.waitForTimeout(scheme === 'light' ? 300 : 100)
-  // in one frame: no page of its own for the findings
-  const axe = new AxeBuilder({ page })
-    .setLegacyMode(true)
-    .options({ resultTypes: ['violations', 'incomplete'] })
-  const { violations, incomplete } = await (scheme === 'dark' ? axe.withRules(ofColors) : axe).analyze()
+  const { violations, incomplete } = await runAxe(page, scheme === 'dark' ? ofColors : null)
   return [
     ...violations.map(({ id, nodes }) => `${id} ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
     ...incomplete.filter(({ id }) => id !== 'color-contrast').map(({ id }) => `${id} undecided`),

@@ -1,5 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
+import { runAxe } from './axe'
 
 /** From one thing to the next that is needed, so many presses of Tab at the most. */
 const mostTabs = 40
@@ -25,7 +25,7 @@ async function enter(page: Page, name: RegExp): Promise<number> {
 
 /** What bars the way on the screen that is open. */
 async function barriers(page: Page): Promise<readonly string[]> {
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).analyze()
+  const { violations } = await runAxe(page)
   return violations.map(
     ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
   )

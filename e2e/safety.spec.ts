@@ -25,10 +25,10 @@ test('a bridge does not leave silently; left with its particulars it is in the s
   await technician.press('Close')
   await technician.powerOn()
   await technician.tab('Prove')
-  await technician.press('Not repaired: leave it restricted or off')
   await page
     .getByLabel('For the building, in plain words')
     .fill('Heats by its strips alone until the coil is decided.')
+  await technician.press('Not repaired: leave it restricted or off')
   await page.getByLabel('Who was told', { exact: true }).fill('front desk')
   await page.getByLabel('Until', { exact: true }).fill('2031-02-01')
   await expect(page.getByRole('button', { name: 'Left restricted' })).toBeDisabled()

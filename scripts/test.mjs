@@ -1,7 +1,7 @@
 // npm test: every check there is, on a throw-away database; the last line counts them.
 import { spawn } from 'node:child_process'
 import { chmod, mkdtemp, readFile, rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
+import { availableParallelism, tmpdir } from 'node:os'
 import path from 'node:path'
 import { randomBytes } from 'node:crypto'
 import { backupProblems } from './house/backupCheck.mjs'
@@ -29,8 +29,11 @@ const show = (command, args, env = {}) =>
     child.on('close', (code) => resolve(code ?? 1))
   })
 
+/** One more than there are cores: the journeys wait for their pages half of the time. */
+const lanes = availableParallelism() + 1
+
 /**
- * Runs a program of the packages. Both cores are at work all the time: to collect garbage and to compile beside the
+ * Runs a program of the packages. All cores are at work all the time: to collect garbage and to compile beside the
  * program would take more there than it gives.
  */
 const showPackaged = (file, args, env) =>
@@ -161,7 +164,7 @@ undo.push(() => rm(scratch, { recursive: true, force: true }))
 try {
   await installPackages()
   await findNgspice()
-  // each of two cores takes the next when it has done with one: long ones first
+  // each lane takes the next when it has done with one: long ones first
   const waiting = [
     ['journeys', () => journeys(scratch)],
     ...coreShards.map((shard) => [`core ${shard}`, () => unitTests(scratch, ['core'], { shard })]),
@@ -173,7 +176,7 @@ try {
   const takeAll = async () => {
     for (let task = waiting.shift(); task; task = waiting.shift()) await timed(...task)
   }
-  await Promise.all([takeAll(), takeAll()])
+  await Promise.all(Array.from({ length: lanes }, takeAll))
 } catch (error) {
   console.error(error)
   failed += 1

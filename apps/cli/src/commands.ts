@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
 import { Circuit } from '@jokulgale/core/circuit/circuit'
 import { readMeter } from '@jokulgale/core/circuit/meter'
-import { meters, type Meter, type Reading } from '@jokulgale/core/circuit/meters'
+import { isDead, isInWire, meters, type Meter, type Reading } from '@jokulgale/core/circuit/meters'
 import { playTimeline } from '@jokulgale/core/circuit/timeline'
 import { situationOf } from '@jokulgale/core/circuit/situation'
 import { diagnose, modelOf } from '@jokulgale/core/diagnosis/diagnose'
@@ -86,7 +86,7 @@ function read(args: readonly string[]): Reading {
     throw new Error(`--power is on or off, not “${values.power}”`)
   if (from === undefined)
     throw new Error('name one point, or two: read UNIT --call CALL --meter METER POINT [POINT]')
-  if (meter === 'ohms' && values.power === 'on') throw new Error('ohms on a live circuit: add --power off')
+  if (isDead(meter) && values.power === 'on') throw new Error(`${meter} on a live circuit: add --power off`)
   return measure(unit, values.call, values.power, effectsOf(unit, values.fault), meter, from, to)
 }
 
@@ -100,9 +100,9 @@ function measure(
   to: string | undefined,
 ): Reading {
   const circuit = new Circuit(unit, situationOf(unit, call, power))
-  if (meter === 'amps' && to === undefined) {
+  if (isInWire(meter) && to === undefined) {
     const [wire] = unit.wires.values()
-    throw new Error(`amps need a wire: name its two ends, as in ${wire.from} ${wire.to}`)
+    throw new Error(`${meter} need a wire: name its two ends, as in ${wire.from} ${wire.to}`)
   }
   return readMeter(circuit.vary(effects), meter, from, to ?? unit.common)
 }

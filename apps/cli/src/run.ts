@@ -6,8 +6,8 @@ units                       every built-in unit with its calls
 points UNIT                 its test points
 faults UNIT                 what can go wrong with it, and how often each is the cause
 ladder UNIT                 the unit as ladder text, to begin one of your own from
-read UNIT --call CALL [--fault F]… --meter volts|loz|ohms|amps|dc|millivolts [--power off] POINT [POINT]
-                            what a meter shows; amps take the two ends of a wire, as in TS.Y1 TB.Y1
+read UNIT --call CALL [--fault F]… --meter volts|loz|ohms|megohms|amps|dc|millivolts|microamps|microfarads [--power off] POINT [POINT]
+                            what a meter shows; amps and microamps take the two ends of a wire, as in TS.Y1 TB.Y1
 diagnose CASE.json          suspects, classes, side findings and next steps of a case file
 isolate UNIT [--policy best|walk|split|pull|usual] [--fault F|all] [--noise] [--seed N]
 spice UNIT --call CALL [--fault F]…

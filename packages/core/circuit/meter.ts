@@ -1,6 +1,19 @@
 import { UnknownNameError } from '../diagram/nearest'
 import type { Settled } from './circuit'
-import { display, meterOhms, ohmsRangeEnd, unitOf, type LeadMeter, type Meter, type Reading } from './meters'
+import { capacitance } from './capacitance'
+import {
+  display,
+  isInWire,
+  isOhms,
+  meterOhms,
+  rangeEnd,
+  unitOf,
+  type LeadMeter,
+  type Meter,
+  type OhmsMeter,
+  type Reading,
+  type WireMeter,
+} from './meters'
 import { Sweep } from './sweep'
 import type { Variation } from './variation'
 
@@ -10,10 +23,9 @@ const scratch = new Float64Array(2)
 const unreadVolts = 1e-7
 
 /**
- * What the meter reads between two points of a settled circuit, its own input resistance included; for
- * `amps`, in the
- * wire with these two ends. Volts and amps are root-mean-square, ohms by direct current. Throws
- * UnknownNameError.
+ * What the meter reads between two points of a settled circuit, its own input resistance included; for `amps` and
+ * `microamps`, in the wire with these two ends. Volts and amps are root-mean-square, microamps and ohms by direct
+ * current; microfarads are of a capacitor with its leads off. Throws UnknownNameError and NoCapacitorError.
  */
 export function readMeter(settled: Settled, meter: Meter, from: string, to: string): Reading {
   const value = meterValue(settled, meter, from, to)
@@ -22,7 +34,8 @@ export function readMeter(settled: Settled, meter: Meter, from: string, to: stri
 
 /** The bare value of `readMeter`. */
 export function meterValue(settled: Settled, meter: Meter, from: string, to: string): number | null {
-  if (meter === 'amps') return clampAmps(settled, wireLink(settled, from, to))
+  if (isInWire(meter)) return currentIn(settled, meter, wireLink(settled, from, to))
+  if (meter === 'microfarads') return capacitance(settled, from, to)
   return valueBetween(settled, meter, nodeOf(settled, from), nodeOf(settled, to))
 }
 
@@ -34,15 +47,19 @@ export function clampAmpsOf(solution: Variation, link: number): number {
   return size(scratch[0], scratch[1])
 }
 
+/** What a meter shows of the current of a link. */
+export const currentIn = (settled: Settled, meter: WireMeter, link: number): number =>
+  meter === 'amps' ? clampAmps(settled, link) : 1e6 * clampAmpsOf(settled.dc, link)
+
 /** Size of a phasor; its parts are far from where squares overflow, and `Math.hypot` is slow. */
 const size = (re: number, im: number): number => Math.sqrt(re * re + im * im)
 
 /** The value between two nodes; see `readMeter`. */
 export function valueBetween(settled: Settled, meter: LeadMeter, a: number, b: number): number | null {
   if (a === b) return 0
-  if (meter === 'ohms') {
+  if (isOhms(meter)) {
     solutionFor(settled, meter).impedance(a, b, scratch)
-    return ohmsShown(scratch[0])
+    return ohmsShown(meter, scratch[0])
   }
   const fed = feedBetween(solutionFor(settled, meter), a, b)
   return fed ? voltsShown(meter, fed.vRe, fed.vIm, fed.zRe, fed.zIm) : 0
@@ -113,9 +130,9 @@ export class MeterSweep {
       sweep: { voltsRe, voltsIm, ohmsRe, ohmsIm },
     } = this
     if (a === b) return shown.fill(0)
-    if (meter === 'ohms') {
+    if (isOhms(meter)) {
       sweep.impedance(a, b)
-      for (let k = 0; k < shown.length; k++) shown[k] = ohmsShown(ohmsRe[k]) ?? NaN
+      for (let k = 0; k < shown.length; k++) shown[k] = ohmsShown(meter, ohmsRe[k]) ?? NaN
       return shown
     }
     sweep.volts(a, b)
@@ -133,9 +150,12 @@ export class MeterSweep {
 }
 
 const solutionFor = (settled: Settled, meter: LeadMeter): Variation =>
-  meter === 'ohms' ? settled.circuit.wholeDirect(settled) : meter === 'dc' ? settled.dc : settled.ac
+  isOhms(meter) ? settled.circuit.wholeDirect(settled) : meter === 'dc' ? settled.dc : settled.ac
 
-const ohmsShown = (ohms: number): number | null => (Math.abs(ohms) > ohmsRangeEnd ? null : Math.max(0, ohms))
+function ohmsShown(meter: OhmsMeter, ohms: number): number | null {
+  if (Math.abs(ohms) > rangeEnd[meter]) return null
+  return Math.max(0, meter === 'megohms' ? ohms / 1e6 : ohms)
+}
 
 /** Nothing there is nothing read, whatever feeds it. */
 const isUnread = (vRe: number, vIm: number): boolean => Math.abs(vRe) + Math.abs(vIm) < unreadVolts
@@ -144,7 +164,7 @@ const isUnread = (vRe: number, vIm: number): boolean => Math.abs(vRe) + Math.abs
  * The meter is an element too: volts divide between what feeds it, behind its impedance, and its own input.
  */
 function voltsShown(
-  meter: Exclude<LeadMeter, 'ohms'>,
+  meter: Exclude<LeadMeter, OhmsMeter>,
   vRe: number,
   vIm: number,
   zRe: number,

@@ -1,38 +1,71 @@
-/** Functions of a multimeter that readings are taken with. */
-export type Meter = 'volts' | 'loz' | 'ohms' | 'amps' | 'dc' | 'millivolts'
-export const meters: readonly Meter[] = ['volts', 'loz', 'ohms', 'amps', 'dc', 'millivolts']
-/** Those that two leads are held to the circuit for. */
-export type LeadMeter = Exclude<Meter, 'amps'>
+/** Functions of a multimeter, and of an insulation tester, that readings are taken with. */
+export const meters = [
+  'volts',
+  'loz',
+  'ohms',
+  'megohms',
+  'amps',
+  'dc',
+  'millivolts',
+  'microamps',
+  'microfarads',
+] as const
+export type Meter = (typeof meters)[number]
+
+const isAmong =
+  <Some extends Meter>(...some: readonly Some[]) =>
+  (meter: Meter): meter is Some =>
+    some.some((each) => each === meter)
+
+/** What is read in a wire: around it with a clamp, or in series with it. */
+export type WireMeter = 'amps' | 'microamps'
+export const isInWire = isAmong<WireMeter>('amps', 'microamps')
+
+/** Resistance by direct current, over many decades: it may be out of range. */
+export type OhmsMeter = 'ohms' | 'megohms'
+export const isOhms = isAmong<OhmsMeter>('ohms', 'megohms')
+
+/** What puts out a current of its own, and is spoiled by any other: only with the unit isolated. */
+export type DeadMeter = OhmsMeter | 'microfarads'
+export const isDead = isAmong<DeadMeter>('ohms', 'megohms', 'microfarads')
+
+/** Those that two leads are held to the circuit for, wherever they are held. */
+export type LeadMeter = Exclude<Meter, WireMeter | 'microfarads'>
 
 /** Input resistance, ohms. */
 export const meterOhms = { volts: 10e6, millivolts: 10e6, dc: 10e6, loz: 3000 } as const
-/** Beyond this the ohms range shows OL. */
-export const ohmsRangeEnd = 40e6
+/** Beyond this a range of resistance shows OL, ohms: an insulation tester's is wider. */
+export const rangeEnd: Readonly<Record<OhmsMeter, number>> = { ohms: 40e6, megohms: 10e9 }
+
+const units = {
+  volts: 'V',
+  loz: 'V',
+  ohms: 'Ω',
+  megohms: 'MΩ',
+  amps: 'A',
+  dc: 'V DC',
+  millivolts: 'mV',
+  microamps: 'µA',
+  microfarads: 'µF',
+} as const satisfies Readonly<Record<Meter, string>>
 
 export interface Reading {
-  /** Volts, amps or ohms; null when out of range. */
+  /** In `unit`; null when out of range. */
   readonly value: number | null
-  readonly unit: 'V' | 'A' | 'Ω' | 'mV' | 'V DC'
+  readonly unit: (typeof units)[Meter]
   /** What the display says. */
   readonly shows: string
 }
 
-export const unitOf = (meter: Meter): Reading['unit'] =>
-  meter === 'amps'
-    ? 'A'
-    : meter === 'ohms'
-      ? 'Ω'
-      : meter === 'millivolts'
-        ? 'mV'
-        : meter === 'dc'
-          ? 'V DC'
-          : 'V'
+export const unitOf = (meter: Meter): Reading['unit'] => units[meter]
 
 /** A value as a meter's display would give it, with its unit. */
 export function display(value: number | null, meter: Meter): string {
   if (value === null) return 'OL'
   if (meter === 'ohms') return ohmsText(value)
-  if (meter === 'amps') return `${value.toFixed(Math.abs(value) < 10 ? 2 : 1)} A`
+  if (meter === 'amps' || meter === 'microamps' || meter === 'microfarads')
+    return `${value.toFixed(Math.abs(value) < 10 ? 2 : 1)} ${unitOf(meter)}`
+  if (meter === 'megohms') return `${value.toFixed(value < 10 ? 2 : 0)} MΩ`
   return `${value.toFixed(1)} ${unitOf(meter)}`
 }
 

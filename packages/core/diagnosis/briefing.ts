@@ -4,7 +4,7 @@ import { partWords, type Diagram } from '../diagram/diagram'
 import { askOf, type Ask } from './asks'
 import { coverageOf, type Coverage } from './coverage'
 import { diagnose, judge, type Diagnosis, type Judgement } from './diagnose'
-import { mayBePhantom } from './likelihood'
+import { goodDensity, mayBePhantom } from './likelihood'
 import type { Choosing } from './nextStep'
 import { notDrawn } from './hypothesis'
 import { notDrawnBetween } from './notDrawnBetween'
@@ -185,6 +185,17 @@ function delaysShown({ model, findings }: Diagnosis): Briefing['delays'] {
   return [...lasts].map(([part, seconds]) => ({ words: partWords(model.diagram, part), seconds }))
 }
 
+/** Density from which a reading on a scale of its own is one that a prediction gives. */
+const leastDensity = 1e-3
+
+/** Whether a value is what a prediction may read as. */
+function isNear(meter: Meter, value: number | null, predicted: number | null): boolean {
+  if (meter === 'megohms' || meter === 'microfarads')
+    return goodDensity(meter, value, predicted) > leastDensity
+  if (value === null || predicted === null) return value === predicted
+  return Math.abs(predicted - value) <= Math.max(1.5, 0.2 * Math.abs(predicted))
+}
+
 /**
  * How a value just typed sits against what the circuit can give: an empty text, or a question worth asking.
  */
@@ -199,12 +210,7 @@ export function doubtAbout(
   const situation = situationIn(judgement, findings.now)
   const all = ranked.filter((h) => h < model.singles)
   const outcomes = partition(meter, situation.predict(meter, from, to, all), belief, all)
-  const near = outcomes.some((outcome) =>
-    outcome.value === null
-      ? value === null
-      : value !== null && Math.abs(outcome.value - value) <= Math.max(1.5, 0.2 * Math.abs(outcome.value)),
-  )
-  if (near) return ''
+  if (outcomes.some((outcome) => isNear(meter, value, outcome.value))) return ''
   if (outcomes.some((outcome) => mayBePhantom(meter, value, outcome.value)))
     return phantomWords(display(value, meter))
   return 'No state of this circuit gives that. Check the meter’s function, the leads and the terminal.'

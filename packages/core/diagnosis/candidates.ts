@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meters'
+import { isDead, isInWire, type Meter } from '../circuit/meters'
 import type { Diagram, Part, Zone } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
 import { isCarried } from '../diagram/feeding'
@@ -116,8 +116,9 @@ const feedsLoad = (diagram: Diagram, point: string): boolean => {
 }
 
 /**
- * Ohms, unit isolated: across what can be open or shorted, control points to common, and to bare metal every terminal of a
- * load and of what breaks line conductors: after a trip this is how the grounded one is found.
+ * Unit isolated: ohms across what can be open or shorted, microfarads of capacitors; ohms from control points to common,
+ * and to bare metal from every terminal of a load and of what breaks line conductors: after a trip this is how the
+ * grounded one is found.
  */
 export const isolatedCandidates = (diagram: Diagram): readonly Candidate[] => candidatesOf(diagram).isolated
 
@@ -126,7 +127,8 @@ function findIsolated(diagram: Diagram): readonly Candidate[] {
     .filter((part) => part.kind.symbol !== 'source' && part.kind.symbol !== 'terminal')
     .flatMap((part) =>
       across(part).map(([from, to]): Candidate => ({
-        meter: 'ohms',
+        // with ohms the winding beside it would be read
+        meter: part.kind.symbol === 'capacitor' ? 'microfarads' : 'ohms',
         from: `${part.id}.${from}`,
         to: `${part.id}.${to}`,
       })),
@@ -150,6 +152,8 @@ function findIsolated(diagram: Diagram): readonly Candidate[] {
 export interface CostRules {
   readonly touchSeconds: number
   readonly clampSeconds: number
+  /** A wire taken off for a reading, what it holds discharged, and the wire put back. */
+  readonly wireOffSeconds: number
   readonly changeCallSeconds: number
   readonly isolateSeconds: number
   /** Factor on work at line voltage. */
@@ -161,10 +165,16 @@ export interface CostRules {
 export const defaultCosts: CostRules = {
   touchSeconds: 15,
   clampSeconds: 25,
+  wireOffSeconds: 90,
   changeCallSeconds: 45,
   isolateSeconds: 240,
   lineRisk: 1.6,
   asideSeconds: 4,
+}
+
+const handlingSeconds = (meter: Meter, rules: CostRules): number => {
+  if (meter === 'microamps' || meter === 'microfarads') return rules.wireOffSeconds
+  return meter === 'amps' ? rules.clampSeconds : rules.touchSeconds
 }
 
 /**
@@ -183,9 +193,9 @@ export function costOf(
   const reach = [...zones]
     .filter((zone) => !open.has(zone))
     .reduce((sum, zone) => sum + (zoneOf(diagram, zone)?.reachSeconds ?? 0), 0)
-  const live = meter !== 'ohms' && isLine(diagram, from)
-  const touch = (meter === 'amps' ? rules.clampSeconds : rules.touchSeconds) * (live ? rules.lineRisk : 1)
-  const aside = path.has(from) || meter === 'amps' || meter === 'ohms' ? 0 : rules.asideSeconds
+  const live = !isDead(meter) && isLine(diagram, from)
+  const touch = handlingSeconds(meter, rules) * (live ? rules.lineRisk : 1)
+  const aside = path.has(from) || isInWire(meter) || isDead(meter) ? 0 : rules.asideSeconds
   return (
     touch +
     reach +

@@ -1,3 +1,4 @@
+import { isOhms } from '../circuit/meters'
 import type { Evidence, Findings } from '../visit/evidence'
 import { tolerances } from './likelihood'
 import { likely } from './outcomes'
@@ -23,7 +24,7 @@ export function isHinge({ evidence }: Findings, belief: Belief, e: number): bool
 function readsNothing(piece: Evidence): boolean {
   if (piece.kind !== 'reading') return false
   const { meter, value } = piece
-  if (meter === 'ohms' || value === null) return value === null
+  if (isOhms(meter) || value === null) return value === null
   return Math.abs(value) < tolerances[meter].floor
 }
 

@@ -1,5 +1,6 @@
 import { toldBy, type ToldBy } from '../parts/lookVocabulary'
-import { ohmsRangeEnd, type Meter } from '../circuit/meters'
+import { rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
+import { insulationBlunder, insulationDensity, leaksApart } from './insulation'
 import type { Coarseness } from './typed'
 
 /** Chance that a reading is a blunder: wrong terminal, wrong function, a lead that does not touch. */
@@ -14,6 +15,9 @@ const deadLeadShare = 0.3
  */
 const phantom = { chance: 0.06, meanVolts: 4, mostVolts: 16, deadBelowVolts: 1 } as const
 
+/** Functions whose readings spread evenly to both sides of what is predicted. */
+type EvenMeter = Exclude<Meter, OhmsMeter>
+
 interface Tolerance {
   /** Share of the predicted value: meter and model together, one standard deviation. */
   readonly share: number
@@ -27,27 +31,33 @@ interface Tolerance {
  * share also
  * covers the supply's drift and what the diagram cannot know of this unit.
  */
-export const tolerances: Readonly<Record<Exclude<Meter, 'ohms'>, Tolerance>> = {
+export const tolerances: Readonly<Record<EvenMeter, Tolerance>> = {
   volts: { share: 0.04, floor: 0.35, span: 500 },
   loz: { share: 0.04, floor: 0.35, span: 500 },
   dc: { share: 0.04, floor: 0.12, span: 30 },
   amps: { share: 0.08, floor: 0.08, span: 60 },
   millivolts: { share: 0.35, floor: 4, span: 2000 },
+  // a flame flickers, and burns weaker or stronger from burner to burner
+  microamps: { share: 0.4, floor: 0.1, span: 50 },
+  // six per cent either way is what their makers promise
+  microfarads: { share: 0.05, floor: 0.1, span: 60 },
 }
 /** Ohms are judged on a logarithmic scale, above what leads, clips and the touch of a chafed wire add. */
 const ohmsSpread = 0.25
 const ohmsFloor = 1
-const ohmsSpan = Math.log(ohmsRangeEnd / 0.1)
+const ohmsSpan = Math.log(rangeEnd.ohms / 0.1)
 
-/** One count of a display at a value: volts and ohms to a tenth, amps to a hundredth below ten. */
+/** One count of a display at a value: volts and ohms to a tenth, what is mostly small to a hundredth below ten. */
 export const displayStep = (meter: Meter, value: number): number => {
-  if (meter === 'amps') return Math.abs(value) < 10 ? 0.01 : 0.1
+  if (meter === 'amps' || meter === 'microamps' || meter === 'microfarads')
+    return Math.abs(value) < 10 ? 0.01 : 0.1
+  if (meter === 'megohms') return value < 10 ? 0.01 : 1
   if (meter === 'ohms') return value >= 1e6 ? 1e4 : value >= 1000 ? 10 : 0.1
   return 0.1
 }
 
 /** One standard deviation of a good reading about its prediction. */
-export const spreadOf = (meter: Exclude<Meter, 'ohms'>, predicted: number): number => {
+export const spreadOf = (meter: EvenMeter, predicted: number): number => {
   const { share, floor } = tolerances[meter]
   const part = share * predicted
   return Math.sqrt(part * part + floor * floor)
@@ -63,12 +73,14 @@ export interface Sharing extends Coarseness {
 /**
  * A share of the predicted value that is a reading's own, where what readings share is told apart from it.
  */
-const ownShares: Readonly<Record<Exclude<Meter, 'ohms'>, number>> = {
+const ownShares: Readonly<Record<EvenMeter, number>> = {
   volts: 0.015,
   loz: 0.015,
   dc: 0.04,
   amps: 0.035,
   millivolts: 0.35,
+  microamps: 0.4,
+  microfarads: 0.05,
 }
 
 /**
@@ -81,7 +93,7 @@ const faint = { belowVolts: 5, share: 0.8 } as const
  * Variance of a reading that is its own: the meter, this place of this unit, and the digits that were left
  * out.
  */
-export function ownVariance(meter: Exclude<Meter, 'ohms'>, predicted: number, coarse: Coarseness): number {
+export function ownVariance(meter: EvenMeter, predicted: number, coarse: Coarseness): number {
   const isFaint = meter === 'volts' && predicted < faint.belowVolts
   const part = (isFaint ? faint.share : ownShares[meter]) * predicted
   return part ** 2 + tolerances[meter].floor ** 2 + coarse.rounding ** 2 + coarse.nominal ** 2
@@ -108,6 +120,8 @@ export function goodDensity(
   sharing?: Sharing,
 ): number {
   if (meter === 'ohms') return ohmsDensity(value, predicted)
+  if (meter === 'megohms') return insulationDensity(value, predicted)
+  if (meter === 'microfarads' && predicted === 0) return lostCapacity(value)
   if (value === null || predicted === null) return value === predicted ? 1 : 0
   const center = sharing ? predicted * (1 + sharing.mean) : predicted
   const spread = sharing
@@ -127,7 +141,7 @@ export function densityBetween(
   b: number | null,
   sharing: Sharing,
 ): number {
-  if (value === null || a === null || b === null)
+  if (meter === 'megohms' || value === null || a === null || b === null)
     return 0.5 * (goodDensity(meter, value, a, sharing) + goodDensity(meter, value, b, sharing))
   if (meter === 'ohms') {
     const [at, from, to] = [value, a, b].map((ohms) => Math.log(ohms + ohmsFloor))
@@ -169,6 +183,7 @@ export function blunderDensity(
   sharing: Sharing = exactly,
 ): number {
   if (meter === 'ohms') return ohmsBlunder(value, predicted)
+  if (meter === 'megohms') return insulationBlunder(value)
   if (value === null || predicted === null) return 1
   const { floor, span } = tolerances[meter]
   const elsewhere = deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span
@@ -190,6 +205,16 @@ function ohmsBlunder(value: number | null, predicted: number | null): number {
   if (predicted === null) return (1 - slipShare) * elsewhere
   const slipped = (factor: number): number => ohmsDensity(value * factor, predicted)
   return (1 - slipShare) * elsewhere + (slipShare / 2) * (slipped(10) + slipped(0.1))
+}
+
+/** Of capacitors that are open or have lost their value, the share that has nothing left. */
+const nothingLeftShare = 0.4
+
+/** A capacitor that is called open may as well have lost a part of its value. Microfarads. */
+function lostCapacity(value: number | null): number {
+  if (value === null) return 0
+  const { floor, span } = tolerances.microfarads
+  return nothingLeftShare * bell(value, floor) + (1 - nothingLeftShare) / span
 }
 
 const mayPickUp = (meter: Meter, predicted: number | null): boolean =>
@@ -214,7 +239,7 @@ function ohmsDensity(value: number | null, predicted: number | null): number {
   if (value === null || predicted === null) {
     // near the end of the range a display may say either
     const other = value ?? predicted
-    const near = other !== null && other > ohmsRangeEnd / 4
+    const near = other !== null && other > rangeEnd.ohms / 4
     return value === predicted ? 1 : near ? 0.3 : 0
   }
   return bell(Math.log((value + ohmsFloor) / (predicted + ohmsFloor)), ohmsSpread)
@@ -231,7 +256,7 @@ export const electronicDensity = (value: number | null): number =>
     ? electronicOpen
     : value < electronicFromOhms
       ? 0
-      : (1 - electronicOpen) / Math.log(ohmsRangeEnd / electronicFromOhms)
+      : (1 - electronicOpen) / Math.log(rangeEnd.ohms / electronicFromOhms)
 
 const bell = (distance: number, spread: number): number =>
   Math.exp(-0.5 * (distance / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI))
@@ -240,6 +265,7 @@ const bell = (distance: number, spread: number): number =>
 export function spreadsApart(meter: Meter, a: number | null, b: number | null): number {
   // most predictions are the healthy one
   if (a === b) return 0
+  if (meter === 'megohms') return leaksApart(a, b)
   if (a === null || b === null) return Infinity
   if (meter === 'ohms') return Math.abs(Math.log((a + ohmsFloor) / (b + ohmsFloor))) / ohmsSpread
   return Math.abs(a - b) / Math.min(spreadOf(meter, a), spreadOf(meter, b))

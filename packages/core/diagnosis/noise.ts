@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meters'
+import { isOhms, type Meter } from '../circuit/meters'
 import type { Candidate } from './candidates'
 import { normal, type Random } from '../world/random'
 import { displayStep } from './likelihood'
@@ -14,6 +14,9 @@ const accuracy: Readonly<Record<Meter, { readonly share: number; readonly counts
   millivolts: { share: 0.01, counts: 5 },
   amps: { share: 0.02, counts: 5 },
   ohms: { share: 0.009, counts: 2 },
+  megohms: { share: 0.05, counts: 5 },
+  microamps: { share: 0.02, counts: 5 },
+  microfarads: { share: 0.02, counts: 5 },
 }
 /** What a unit's supply and its loads differ from the diagram, one standard deviation of a reading. */
 const unitSpread = 0.012
@@ -25,7 +28,7 @@ export function noisy(meter: Meter, value: number | null, random: Random): numbe
   const step = displayStep(meter, Math.abs(value))
   const spread = Math.hypot(
     (share * Math.abs(value) + counts * step) / 2,
-    meter === 'ohms' ? 0.03 * Math.abs(value) : unitSpread * Math.abs(value),
+    isOhms(meter) ? 0.03 * Math.abs(value) : unitSpread * Math.abs(value),
   )
   const read = Math.round((value + spread * normal(random)) / step) * step
   return meter === 'dc' ? read : Math.max(0, read)

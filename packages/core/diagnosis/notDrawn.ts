@@ -1,4 +1,4 @@
-import { ohmsRangeEnd, type Meter } from '../circuit/meters'
+import { isOhms, rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
 import { likelihood } from './likelihood'
 
 /**
@@ -18,12 +18,16 @@ export function notDrawnChance(
   anything: number,
 ): number {
   const asDrawn = Number.isNaN(healthy) ? null : healthy
-  const dead = meter === 'ohms' ? null : 0
+  const dead = isOhms(meter) ? null : 0
   return (
     shares.healthy * likelihood(meter, value, asDrawn) +
     shares.dead * likelihood(meter, value, dead) +
-    shares.anything * (meter === 'ohms' ? anyOhms(value) : anything)
+    shares.anything * (isOhms(meter) ? anyOhms(meter, value) : anything)
   )
 }
 
-const anyOhms = (value: number | null): number => (value === null ? 0.3 : 0.7 / Math.log(ohmsRangeEnd / 0.1))
+/** Least ohms that are told from none. */
+const leastOhms: Readonly<Record<OhmsMeter, number>> = { ohms: 0.1, megohms: 5000 }
+
+const anyOhms = (meter: OhmsMeter, value: number | null): number =>
+  value === null ? 0.3 : 0.7 / Math.log(rangeEnd[meter] / leastOhms[meter])

@@ -1,5 +1,8 @@
 import { partWords, type Diagram, type Part } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
+import { asTyped } from '../circuit/meters'
+import { partOfPoint } from '../diagram/diagram'
+import { insulationMegohms } from '../physics/insulation'
 import { mostFuseShare } from '../visit/likeForLike'
 import type { Judgement } from './diagnose'
 import type { Expected } from './factors'
@@ -18,6 +21,7 @@ export const sideFindings = (diagnosis: Judgement): readonly SideFinding[] => [
   ...ofSupply(diagnosis),
   ...ofControlPower(diagnosis.model.diagram),
   ...unbalanceOf(diagnosis.findings.evidence),
+  ...poorInsulation(diagnosis),
   ...secondFaults(diagnosis),
 ]
 
@@ -60,6 +64,23 @@ function supplyOff(diagram: Diagram, share: number): SideFinding {
     .map(({ id }) => id)
   const side = share < 0 ? 'low' : 'high'
   return { id: `supply-${side}`, of, words: `Supply about ${percent(share)} ${side}: measure it leg to leg` }
+}
+
+/** The last word on each winding whose insulation was measured, where it is not sound. */
+function poorInsulation({ model: { diagram }, findings }: Judgement): readonly SideFinding[] {
+  const measured = new Map<string, Evidence & { readonly kind: 'reading' }>()
+  for (const piece of findings.evidence)
+    if (piece.kind === 'reading' && piece.meter === 'megohms')
+      measured.set(partOfPoint(piece.from === 'EARTH' ? piece.to : piece.from), piece)
+  return [...measured].flatMap(([of, { value, meter, typed }]) => {
+    if (value === null || value >= insulationMegohms.sound) return []
+    const advice =
+      value < insulationMegohms.suspect
+        ? 'wet, dirty or failing. Not to be energised before that is cleared'
+        : `under ${insulationMegohms.sound} MΩ. Measure it again warm and dry`
+    const words = `${partWords(diagram, of)}: insulation ${asTyped(value, meter, typed)}, ${advice}`
+    return [{ id: 'insulation', of, words }]
+  })
 }
 
 function ofControlPower({ parts }: Diagram): readonly SideFinding[] {

@@ -2,6 +2,7 @@ import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
 import { glanceOf } from '../circuit/glance'
 import {
   clampAmps,
+  currentIn,
   MeterSweep,
   meterValue,
   nodeOf,
@@ -9,7 +10,8 @@ import {
   voltsBetween,
   wireLink,
 } from '../circuit/meter'
-import type { LeadMeter, Meter } from '../circuit/meters'
+import { capacitance } from '../circuit/capacitance'
+import { isInWire, type LeadMeter, type Meter } from '../circuit/meters'
 import type { Part } from '../diagram/diagram'
 import type { Clearing, Effect, Fault } from '../parts/effect'
 import { openingSeconds } from '../physics/fuseTimes'
@@ -160,10 +162,12 @@ export class SituationModel {
     if (isAllDone(which, done)) return values
     const asked = which.filter((h) => done[h] !== 1)
     const { healthy } = this.circuit
-    if (meter === 'amps') {
+    if (isInWire(meter)) {
       const link = wireLink(healthy, from, to)
-      for (const h of asked) values[h] = clampAmps(this.settle(h), link)
-    } else {
+      for (const h of asked) values[h] = currentIn(this.settle(h), meter, link)
+    } else if (meter === 'microfarads')
+      for (const h of asked) values[h] = capacitance(this.settle(h), from, to) ?? NaN
+    else {
       const a = nodeOf(healthy, from)
       const b = nodeOf(healthy, to)
       if (asked.length >= sweptFrom) {

@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meters'
+import { isOhms, type Meter } from '../circuit/meters'
 import { readingOf } from './grouping'
 import { Factors, type FactorTerm } from './factors'
 import {
@@ -264,7 +264,7 @@ function densityResting(reading: Weighable, values: readonly (number | null)[], 
  * between its ends. It teaches the factors the less, the more its resistance, which nobody knows, tells.
  */
 function middleOf(meter: Meter, values: readonly (number | null)[]): Predicted | null {
-  if (meter === 'ohms' || values.includes(null)) return null
+  if (isOhms(meter) || values.includes(null)) return null
   const [low, high] = endsOf(values)
   return { value: (low + high) / 2, variance: (high - low) ** 2 / 12 }
 }
@@ -272,7 +272,7 @@ function middleOf(meter: Meter, values: readonly (number | null)[]): Predicted |
 /** Factors after a reading; nothing is learned of a dead wire, nor from what is likelier a blunder. */
 function learned({ meter, value, coarse, terms }: Weighable, factors: Factors, best: Explained): Factors {
   const { predicted, good, chance } = best
-  if (meter === 'ohms' || terms.length === 0 || value === null || predicted === null) return factors
+  if (isOhms(meter) || terms.length === 0 || value === null || predicted === null) return factors
   const isBlunder = good < learnsFrom * (chance - (1 - blunderChance) * good)
   if (isBlunder || Math.abs(predicted.value) < 1e-3) return factors
   const after = factors.clone()

@@ -1,3 +1,4 @@
+import { isInWire, isOhms } from '../circuit/meters'
 import type { EntryBody } from '../visit/entry'
 import type { Candidate } from './candidates'
 import { diagnose, type Diagnosis } from './diagnose'
@@ -187,16 +188,16 @@ function blundered(
   const { diagram } = model
   switch (blunder) {
     case 'open-lead':
-      return step.meter === 'ohms' ? null : 0
+      return isOhms(step.meter) ? null : 0
     case 'function':
       // dial on direct volts, or on the wrong side of volts and amps: next to nothing
-      return step.meter === 'ohms' ? null : Math.abs(trueValue(model, truth, standing, step) ?? 0) * 0.02
+      return isOhms(step.meter) ? null : Math.abs(trueValue(model, truth, standing, step) ?? 0) * 0.02
     case 'call': {
       const other = diagram.calls[Math.floor(random() * diagram.calls.length)].id
       return trueValue(model, truth, step.power === 'on' ? { ...standing, call: other } : standing, step)
     }
     case 'neighbour':
-      return step.meter === 'amps'
+      return isInWire(step.meter) || step.meter === 'microfarads'
         ? 0
         : trueValue(model, truth, standing, neighbourOf(step, [...diagram.points.keys()], random))
   }

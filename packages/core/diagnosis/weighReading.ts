@@ -1,3 +1,4 @@
+import { isDead, isInWire, isOhms } from '../circuit/meters'
 import { partOfPoint } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
 import { stays, whetherThere } from './comesAndGoes'
@@ -35,11 +36,11 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
     isElectronic: meter === 'ohms' && isIntoElectronics(model, from, to),
     collapsedBelow: meter === 'volts' || meter === 'loz' ? collapsedShare * healthy : 0,
   }
-  const leadOff = meter === 'ohms' ? withLeadOff(model, situation, from, to) : null
+  const leadOff = isOhms(meter) ? withLeadOff(model, situation, from, to) : null
   const density = movingDensity(piece, situation)
   const moving = (version: number): Moving | null => {
     // with the power off nothing moves
-    const values = meter === 'ohms' ? [] : situation.predictInCycle(meter, from, to, version)
+    const values = isDead(meter) ? [] : situation.predictInCycle(meter, from, to, version)
     const moves = values.some((each) => spreadsApart(meter, each, values[0]) > standsStillWithin)
     return moves ? { values, density } : null
   }
@@ -67,7 +68,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
         ...track,
         logWeight: track.logWeight + Math.log(notDrawnChance(meter, value, healthy, density)),
       }
-    const there = under(moment.met(h, track.blown, meter === 'amps'), track)
+    const there = under(moment.met(h, track.blown, isInWire(meter)), track)
     if (track.present === null) {
       const told = inSurroundings(track, there.chance, isAsHealthy(h) ? elsewhere : null)
       // what the weather explains teaches nothing of the supply

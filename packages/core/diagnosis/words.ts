@@ -1,4 +1,4 @@
-import { asTyped, type Meter } from '../circuit/meters'
+import { asTyped, isInWire, type Meter } from '../circuit/meters'
 import { partWords, pointName, type Diagram } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
 import { seenWords } from '../parts/lookVocabulary'
@@ -12,13 +12,23 @@ export const meterWords: Readonly<Record<Meter, string>> = {
   amps: 'Clamp amps',
   dc: 'DC volts',
   millivolts: 'AC millivolts',
+  megohms: 'Insulation, megohms at 500 V',
+  microamps: 'DC microamps, in series',
+  microfarads: 'Microfarads',
+}
+
+const meterCautions: Readonly<Partial<Record<Meter, string>>> = {
+  millivolts:
+    'Volts range first; millivolts only where that shows under 1 V. Across what is open stands the full supply.',
+  megohms:
+    'The tester puts out 500 V: isolated, apart from boards and drives, hands off; never on a compressor under vacuum. Discharge it afterwards.',
+  microamps:
+    'In series: power off, the wire off at one end, the meter between, power on. Off again before it goes back.',
+  microfarads: 'Discharge it through a resistor, measure that it is, and take its leads off first.',
 }
 
 /** What is to be minded with a function of the meter, before the leads touch; empty for most. */
-export const meterCaution = (meter: Meter): string =>
-  meter === 'millivolts'
-    ? 'Volts range first; millivolts only where that shows under 1 V. Across what is open stands the full supply.'
-    : ''
+export const meterCaution = (meter: Meter): string => meterCautions[meter] ?? ''
 
 /** Probability from which a suspect is called possible. */
 export const possibleFrom = 0.15
@@ -35,7 +45,7 @@ export function oddsWords(probability: number): string {
 
 /** Where a reading is taken, as one says it. */
 export const placeWords = (meter: Meter, from: string, to: string): string =>
-  `${meter === 'amps' ? 'in the wire ' : ''}${pointName(from)} to ${pointName(to)}`
+  `${isInWire(meter) ? 'in the wire ' : ''}${pointName(from)} to ${pointName(to)}`
 
 /** Under which call or power state something was read. */
 export function standingWords({ calls }: Diagram, call: string, power: Standing['power']): string {

@@ -3,8 +3,7 @@ import { impedance } from '../electric/law'
 import { fixed } from './contact'
 import { shorts, opens } from './fault'
 import type { PartKind } from './kind'
-
-const supplyHertz = 60
+import { supplyHertz } from '../physics/supplyHertz'
 
 /** A running capacitor, microfarads. */
 export const capacitor: PartKind = {

@@ -1,3 +1,4 @@
+import { isDead } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
 import { atArrival } from './standing'
 import { gather } from './evidence'
@@ -11,7 +12,7 @@ import type { EntryBody } from './entry'
  */
 export function entryProblem(diagram: Diagram, body: EntryBody): string {
   const before: readonly EntryBody[] =
-    body.kind === 'reading' && body.meter === 'ohms' ? [{ kind: 'power', is: 'isolated' }] : []
+    body.kind === 'reading' && isDead(body.meter) ? [{ kind: 'power', is: 'isolated' }] : []
   try {
     gather(diagram, { complaint: '', entries: [...before, body] })
     const isOfThing = body.kind === 'cause' || body.kind === 'repair'

@@ -1,5 +1,6 @@
 import { codeWord } from '../parts/codeWord'
-import type { Meter } from '../circuit/meters'
+import { isDead, isInWire, type Meter } from '../circuit/meters'
+import { capacitorBetween } from '../diagram/capacitorBetween'
 import type { Diagram } from '../diagram/diagram'
 import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
@@ -237,22 +238,22 @@ function reading(diagram: Diagram, standing: Standing, entry: EntryBody & { kind
       throw new UnknownNameError('point', point, diagram.points.keys())
     return point
   }
-  if (meter === 'amps') {
+  if (isInWire(meter)) {
     const wire =
       diagram.wires.get(from) ??
       diagram.wires.get(`${from}-${entry.to ?? ''}`) ??
       diagram.wires.get(`${entry.to ?? ''}-${from}`)
     if (!wire) throw new UnknownNameError('wire', `${from}-${entry.to ?? ''}`, diagram.wires.keys())
     if (value === null)
-      throw new EvidenceError('a clamp does not show OL: enter the amps, or leave the reading out')
+      throw new EvidenceError(`${meter} do not show OL: enter the ${meter}, or leave the reading out`)
     return { kind: 'reading', standing, meter, from: wire.from, to: wire.to, value, typed }
   }
   const to = entry.to ?? diagram.common
-  if (meter === 'ohms' && standing.power === 'on')
+  if (isDead(meter) && standing.power === 'on')
     throw new EvidenceError(
-      `ohms ${from} to ${to} with the power on: isolate the unit and prove it dead first`,
+      `${meter} ${from} to ${to} with the power on: isolate the unit and prove it dead first`,
     )
-  if (meter !== 'ohms' && value === null)
+  if (!isDead(meter) && value === null)
     throw new EvidenceError(`${meter} ${from} to ${to}: OL is for the ohms range; enter the volts`)
   if (value !== null && (!Number.isFinite(value) || (value < 0 && meter !== 'dc')))
     throw new EvidenceError(
@@ -260,5 +261,6 @@ function reading(diagram: Diagram, standing: Standing, entry: EntryBody & { kind
     )
   if (known(from) === known(to))
     throw new EvidenceError(`${from}: both leads on one point; choose two points`)
+  if (meter === 'microfarads') capacitorBetween(diagram, from, to)
   return { kind: 'reading', standing, meter, from, to, value, typed }
 }

@@ -1,5 +1,5 @@
 import type { Diagram } from '../diagram/diagram'
-import type { Meter } from '../circuit/meters'
+import { isDead, type Meter } from '../circuit/meters'
 import { highestVolts } from '../diagram/highestVolts'
 import type { VisitState } from './visitState'
 
@@ -22,9 +22,9 @@ export function meterCategory(
 ): string {
   const line = (ends: readonly (string | undefined)[]): boolean =>
     ends.some((point) => point !== undefined && isLine(diagram, point))
-  if (meter === 'ohms' || !line(points)) return ''
+  if (isDead(meter) || !line(points)) return ''
   const wasSaid = readings.some(
-    ({ body, power }) => power === 'on' && body.meter !== 'ohms' && line([body.from, body.to]),
+    ({ body, power }) => power === 'on' && !isDead(body.meter) && line([body.from, body.to]),
   )
   const most = highestVolts(diagram)
   return wasSaid || most <= fromVolts

@@ -1,3 +1,4 @@
+import { isInWire } from '../circuit/meters'
 import { pointName, type Diagram } from '../diagram/diagram'
 import type { Of } from './fold'
 
@@ -6,7 +7,7 @@ type Place = Pick<Of<'reading'>, 'meter' | 'from' | 'to'>
 /** The two points of a reading by their marks, as a technician says them: `LPS1.2 to TB.C`. */
 export function readingMarks({ common }: Diagram, { meter, from, to = common }: Place): string {
   const marks = `${pointName(from)} to ${pointName(to)}`
-  return meter === 'amps' ? `${marks}, in the wire` : marks
+  return isInWire(meter) ? `${marks}, in the wire` : marks
 }
 
 /**
@@ -15,7 +16,7 @@ export function readingMarks({ common }: Diagram, { meter, from, to = common }: 
  */
 export function readingPlace(diagram: Diagram, { meter, from, to = diagram.common }: Place): string {
   const words = wordsOf(diagram, from)
-  if (meter === 'amps') return `${words}, in its wire to ${wordsOf(diagram, to)}`
+  if (isInWire(meter)) return `${words}, in its wire to ${wordsOf(diagram, to)}`
   if (to === diagram.common && meter === 'volts') return words
   const own = `${words.split(': ')[0]}: `
   const whole = wordsOf(diagram, to)

@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meters'
+import { isOhms, type Meter } from '../circuit/meters'
 import type { Unlikeness } from './siteUnit'
 import type { Random } from './random'
 
@@ -13,6 +13,9 @@ const digits: Readonly<Record<Meter, readonly number[]>> = {
   amps: [1, 1, 2],
   ohms: [0, 1],
   millivolts: [0],
+  megohms: [0, 1],
+  microamps: [1],
+  microfarads: [1],
 }
 /** What a meter and the hand that holds it add, one standard deviation of the reading. */
 const spread: Readonly<Record<Meter, number>> = {
@@ -22,6 +25,9 @@ const spread: Readonly<Record<Meter, number>> = {
   amps: 0.02,
   ohms: 0.04,
   millivolts: 0.05,
+  megohms: 0.1,
+  microamps: 0.05,
+  microfarads: 0.03,
 }
 
 /** A reading as it comes in: read, rounded, typed; now and then wrong. `normal` is a standard normal number. */
@@ -33,7 +39,7 @@ export function typedReading(
   normal: (random: Random) => number,
 ): number | null {
   if (!readings) return value
-  if (random() < blunderChance) return meter === 'ohms' && random() < 0.5 ? null : 0
+  if (random() < blunderChance) return isOhms(meter) && random() < 0.5 ? null : 0
   if (value === null) return null
   const read = value * (1 + spread[meter] * normal(random))
   const slip = random() < slipChance ? (random() < 0.5 ? 10 : 0.1) : 1

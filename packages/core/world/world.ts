@@ -1,5 +1,5 @@
 import { Circuit, type Settled } from '../circuit/circuit'
-import { clampAmps, meterValue, wireLink } from '../circuit/meter'
+import { clampAmps, meterValue } from '../circuit/meter'
 import type { Meter } from '../circuit/meters'
 import { situationOf } from '../circuit/situation'
 import { glanceOf } from '../circuit/glance'
@@ -56,9 +56,7 @@ export class World {
   /** What a meter shows; null is out of range. */
   measure(standing: Standing, meter: Meter, from: string, to: string): number | null {
     const settled = this.settled(standing)
-    return meter === 'amps'
-      ? clampAmps(settled, wireLink(settled, from, to))
-      : meterValue(settled, meter, from, to)
+    return meterValue(settled, meter, from, to)
   }
 
   /**

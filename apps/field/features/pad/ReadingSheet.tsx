@@ -1,5 +1,6 @@
 import { useState } from 'react'
-import { unitOf, type Meter } from '@jokulgale/core/circuit/meters'
+import { isDead, isInWire, meters, unitOf, type Meter } from '@jokulgale/core/circuit/meters'
+import { areOfOneCapacitor, capacitorPoints } from '@jokulgale/core/diagram/capacitorBetween'
 import { meterCaution, meterWords } from '@jokulgale/core/diagnosis/words'
 import { meterCategory } from '@jokulgale/core/visit/meterCategory'
 import { Notice } from '../../ui/Notice'
@@ -29,8 +30,6 @@ interface ReadingSheetProps {
   readonly onClose: () => void
   readonly onLogged: (entry: string, words: string) => void
 }
-
-const functions: readonly Meter[] = ['volts', 'loz', 'dc', 'millivolts', 'amps', 'ohms']
 
 /**
  * Enters a reading: function, both leads, the value. What no state of the circuit can give is asked about
@@ -109,7 +108,7 @@ function ReadingForm({
     return (
       <PointChooser
         diagram={visit.diagram}
-        among={meter === 'amps' ? clampable(visit, choosing, from) : null}
+        among={pointsFor(visit, meter, choosing, from)}
         onChoose={(point) => {
           choose(point)
           setChoosing(choosing === 'red' && to === '' ? 'black' : null)
@@ -133,14 +132,14 @@ function ReadingForm({
       <Line gap="small">
         <Press
           grow
-          title={`${meter === 'amps' ? 'From' : 'Red'} ${from}`}
+          title={`${isInWire(meter) ? 'From' : 'Red'} ${from}`}
           onPress={() => {
             setChoosing('red')
           }}
         />
         <Press
           grow
-          title={`${meter === 'amps' ? 'to' : 'Black'} ${to}`}
+          title={`${isInWire(meter) ? 'to' : 'Black'} ${to}`}
           onPress={() => {
             setChoosing('black')
           }}
@@ -168,7 +167,7 @@ function ReadingForm({
       {blocked ? null : (
         <NumberPad
           unit={unit}
-          overload={meter === 'ohms'}
+          overload={isDead(meter)}
           multiples={meter === 'ohms' ? ohmMultiples : []}
           signed={meter === 'dc'}
           onDone={(value, typed) => {
@@ -185,6 +184,17 @@ const partners = ({ diagram }: OpenVisit, point: string): readonly string[] =>
     wire.from === point ? [wire.to] : wire.to === point ? [wire.from] : [],
   )
 
+/** What a lead may be held to with a function; null for every point. */
+function pointsFor(
+  visit: OpenVisit,
+  meter: Meter,
+  choosing: 'red' | 'black',
+  from: string,
+): readonly string[] | null {
+  if (isInWire(meter)) return clampable(visit, choosing, from)
+  return meter === 'microfarads' ? capacitorPoints(visit.diagram) : null
+}
+
 /** Points of wires that a clamp can be closed around: every end, or the other ends of those at a point. */
 const clampable = (visit: OpenVisit, choosing: 'red' | 'black', from: string): readonly string[] =>
   choosing === 'black'
@@ -194,10 +204,12 @@ const clampable = (visit: OpenVisit, choosing: 'red' | 'black', from: string): r
 /** Why a reading cannot be taken like this; empty when it can. */
 function blockedBecause(visit: OpenVisit, { meter, from, to }: ReadingWanted): string {
   if (from === to) return 'Both leads are on one point.'
-  if (meter === 'ohms' && visit.state.power !== 'isolated')
-    return 'Ohms only with the unit isolated and proven dead: set the power state first.'
-  return meter === 'amps' && !partners(visit, from).includes(to)
-    ? `No wire joins ${from} and ${to}: choose the two ends of the wire in the jaw.`
+  if (isDead(meter) && visit.state.power !== 'isolated')
+    return `${meterWords[meter]} only with the unit isolated and proven dead: set the power state first.`
+  if (isInWire(meter) && !partners(visit, from).includes(to))
+    return `No wire joins ${from} and ${to}: choose the two ends of the wire.`
+  return meter === 'microfarads' && !areOfOneCapacitor(visit.diagram, from, to)
+    ? 'Choose the two terminals of one capacitor.'
     : ''
 }
 
@@ -209,7 +221,7 @@ interface FunctionChooserProps {
 function FunctionChooser({ meter, onChoose }: FunctionChooserProps) {
   return (
     <Stack gap="small">
-      {functions.map((name) => (
+      {meters.map((name) => (
         <Press
           key={name}
           title={meterWords[name]}

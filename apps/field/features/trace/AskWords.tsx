@@ -1,5 +1,6 @@
 import { View } from 'react-native'
 import type { Ask, LookAsk, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
+import { isInWire } from '@jokulgale/core/circuit/meters'
 import { meterCaution } from '@jokulgale/core/diagnosis/words'
 import { takenApart } from '@jokulgale/core/visit/poweredAgain'
 import { meterCategory } from '@jokulgale/core/visit/meterCategory'
@@ -91,8 +92,8 @@ function Leads({ ask }: { readonly ask: MeasureAsk }) {
     <>
       <Line align="baseline" gap="small" wraps>
         <Words strong>{ask.meterWords}</Words>
-        <Words strong color={palette.wrong}>{`${ask.meter === 'amps' ? 'wire' : 'red'} ${ask.from}`}</Words>
-        <Words strong>{`${ask.meter === 'amps' ? 'to' : 'black'} ${ask.to}`}</Words>
+        <Words strong color={palette.wrong}>{`${isInWire(ask.meter) ? 'wire' : 'red'} ${ask.from}`}</Words>
+        <Words strong>{`${isInWire(ask.meter) ? 'to' : 'black'} ${ask.to}`}</Words>
       </Line>
       <Words size="small" quiet numberOfLines={1}>
         {`${ask.fromWords} · ${ask.zone}`}

@@ -1,0 +1,2 @@
+/** Cycles per second of the supply. */
+export const supplyHertz = 60
