@@ -1,7 +1,7 @@
 // npm test: every check there is, on a throw-away database; the last line counts them.
 import { spawn } from 'node:child_process'
 import { chmod, mkdtemp, readFile, rm } from 'node:fs/promises'
-import { availableParallelism, tmpdir } from 'node:os'
+import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { randomBytes } from 'node:crypto'
 import { backupProblems } from './house/backupCheck.mjs'
@@ -28,16 +28,6 @@ const show = (command, args, env = {}) =>
     child.on('error', () => resolve(1))
     child.on('close', (code) => resolve(code ?? 1))
   })
-
-/** One more than there are cores: the journeys wait for their pages half of the time. */
-const lanes = availableParallelism() + 1
-
-/**
- * Runs a program of the packages. All cores are at work all the time: to collect garbage and to compile beside the
- * program would take more there than it gives.
- */
-const showPackaged = (file, args, env) =>
-  show(process.execPath, ['--single-threaded', path.join(root, 'node_modules', file), ...args], env)
 
 function count(name, good) {
   if (good) passed += 1
@@ -75,36 +65,52 @@ const typed = [
 
 /** What needs neither database nor browser: types, format, lint. */
 const checks = [
-  ['lint', 'eslint/bin/eslint.js', ['.', '--max-warnings', '0']],
-  ['no circles', 'oxlint/bin/oxlint', ['.']],
-  ...typed.map(({ words, config }) => [`types of ${words}`, 'typescript/bin/tsc', ['-p', config]]),
-  ['format', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']],
-].map(([words, file, args]) => [
+  ['lint', ['eslint', '.', '--max-warnings', '0']],
+  ['no circles', ['oxlint', '.']],
+  ...typed.map(({ words, config }) => [`types of ${words}`, ['tsc', '-p', config]]),
+  ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
+].map(([words, args]) => [
   words,
   async () => {
-    count(words, (await showPackaged(file, args)) === 0)
+    count(words, (await show('npx', args)) === 0)
   },
 ])
 
-/** The core's tests are half of all: in pieces, so that neither core waits for the other at the end. */
-const coreShards = ['1/5', '2/5', '3/5', '4/5', '5/5']
-
-/** The unit tests of some projects, or a share of them, on one core. */
-async function unitTests(scratch, projects, { env = {}, shard = '1/1' } = {}) {
-  const report = path.join(scratch, `${projects[0]}-${shard.replace('/', '-of-')}.json`)
-  const args = ['--ci', '--silent', '--maxWorkers=1', '--json', `--outputFile=${report}`]
-  args.push(`--shard=${shard}`)
-  args.push('--reporters=default', '--selectProjects', ...projects)
-  const code = await showPackaged('jest/bin/jest.js', args, { ...env, NODE_ENV: 'test' })
-  await countJest(report).catch(() => count(`unit tests of ${projects.join(', ')}`, code === 0))
+/** Some unit tests, on one core. Both cores are at work: what Node does beside them gains nothing. */
+async function unitTests(scratch, words, chosen, env) {
+  const report = path.join(scratch, `${words.replaceAll(/\W+/g, '-')}.json`)
+  const args = [
+    '--ci',
+    '--silent',
+    '--maxWorkers=1',
+    '--json',
+    `--outputFile=${report}`,
+    '--reporters=default',
+  ]
+  const jest = path.join(root, 'node_modules/jest/bin/jest.js')
+  const code = await show(process.execPath, ['--single-threaded', jest, ...args, ...chosen], {
+    ...env,
+    NODE_ENV: 'test',
+  })
+  await countJest(report).catch(() => count(words, code === 0))
 }
+
+/** The core's tests are half of all: in parts, so that neither core waits for the other at the end. */
+const coreParts = ['1/4', '2/4', '3/4', '4/4'].map((part) => [
+  `core ${part}`,
+  (scratch) =>
+    unitTests(scratch, `core ${part}`, ['--config', 'scripts/house/coreTests.config.cjs'], {
+      TESTS_PART: part,
+    }),
+])
 
 /** Those that need a database are among the rest. */
 async function otherUnitTests(scratch) {
   const postgres = await startPostgres(path.join(scratch, 'postgres'), { throwAway: true })
   undo.push(() => postgres.stop())
-  await unitTests(scratch, ['server', 'field', 'contract', 'cli'], {
-    env: { TEST_DATABASE_URL: postgres.url, TEST_ADMIN_URL: postgres.adminUrl },
+  await unitTests(scratch, 'unit tests', ['--selectProjects', 'server', 'field', 'contract', 'cli'], {
+    TEST_DATABASE_URL: postgres.url,
+    TEST_ADMIN_URL: postgres.adminUrl,
   })
   await postgres.stop()
 }
@@ -164,10 +170,10 @@ undo.push(() => rm(scratch, { recursive: true, force: true }))
 try {
   await installPackages()
   await findNgspice()
-  // each lane takes the next when it has done with one: long ones first
+  // each of two cores takes the next when it has done with one: long ones first
   const waiting = [
     ['journeys', () => journeys(scratch)],
-    ...coreShards.map((shard) => [`core ${shard}`, () => unitTests(scratch, ['core'], { shard })]),
+    ...coreParts.map(([words, part]) => [words, () => part(scratch)]),
     ['the other unit tests', () => otherUnitTests(scratch)],
     ...checks,
     ['backup and restore', () => backups(scratch)],
@@ -176,7 +182,7 @@ try {
   const takeAll = async () => {
     for (let task = waiting.shift(); task; task = waiting.shift()) await timed(...task)
   }
-  await Promise.all(Array.from({ length: lanes }, takeAll))
+  await Promise.all([takeAll(), takeAll()])
 } catch (error) {
   console.error(error)
   failed += 1

@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import path from 'node:path'
 import { SparseLu, type SparseMatrix } from '@jokulgale/core/circuit/sparseLu'
+import { median } from './median'
 
 const repeats = 501
 
@@ -48,9 +49,6 @@ function byColumn({ rows, columns, re, im }: SparseMatrix): readonly Entry[] {
   })
   return [...at.values()].sort((a, b) => a.column - b.column || a.row - b.row)
 }
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
 
 const microseconds = (count: number, work: () => void): number =>
   median(

@@ -15,13 +15,12 @@ import { builtInUnit, builtInUnitIds } from '@jokulgale/core/units/index'
 import { machine } from '../house/machine.mjs'
 import { table, writeDocs } from '../house/page'
 import { kluProgram, measureKlu } from './klu'
+import { median } from './median'
 
 const repeats = 21
 const passesEach = 5
 const steppedByNgspice = 60
 
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
 const timed = (work: () => void): number => {
   const start = performance.now()
   work()

@@ -2,6 +2,7 @@ import { desc, eq } from 'drizzle-orm'
 import type { Board } from '@jokulgale/contract/places'
 import { callSummary } from '@jokulgale/core/visit/callSummary'
 import type { Database } from '../db/connect'
+import { ofReadersSite } from '../db/ofReadersSite'
 import { ofShop } from '../db/ofShop'
 import { sites, units, visits, visitSummaries } from '../db/schema'
 import type { Who } from '../requests/signedIn'
@@ -25,7 +26,7 @@ export async function boardOf(db: Database, { shopId, siteId }: Who): Promise<Bo
     .innerJoin(units, ofShop(units, shopId, eq(units.id, visits.unitId)))
     .innerJoin(sites, ofShop(sites, shopId, eq(sites.id, units.siteId)))
     .leftJoin(visitSummaries, ofShop(visitSummaries, shopId, eq(visitSummaries.visitId, visits.id)))
-    .where(ofShop(visits, shopId, siteId === null ? undefined : eq(units.siteId, siteId)))
+    .where(ofShop(visits, shopId, ofReadersSite(units.siteId, siteId)))
     .orderBy(desc(visits.startedAt))
     .limit(mostItems)
   return {

@@ -3,6 +3,7 @@ import type { OtherValue, Places, SiteRecord, UnitRecord } from '@jokulgale/cont
 import { foldPlace } from '@jokulgale/core/places/foldPlace'
 import type { PlaceEdit } from '@jokulgale/core/places/placeEdit'
 import type { Database } from '../db/connect'
+import { ofReadersSite } from '../db/ofReadersSite'
 import { ofShop } from '../db/ofShop'
 import { diagrams, epochs, people, sites, units, visits } from '../db/schema'
 import type { Who } from '../requests/signedIn'
@@ -35,12 +36,12 @@ export async function placesOf(db: Database, { shopId, siteId }: Who): Promise<P
     db
       .select(siteColumns)
       .from(sites)
-      .where(ofShop(sites, shopId, siteId === null ? undefined : eq(sites.id, siteId)))
+      .where(ofShop(sites, shopId, ofReadersSite(sites.id, siteId)))
       .orderBy(asc(sites.name)),
     db
       .select(unitColumns)
       .from(units)
-      .where(ofShop(units, shopId, siteId === null ? undefined : eq(units.siteId, siteId)))
+      .where(ofShop(units, shopId, ofReadersSite(units.siteId, siteId)))
       .orderBy(asc(units.label)),
     db
       .select(diagramColumns)

@@ -2,6 +2,7 @@ import { eq, ne } from 'drizzle-orm'
 import { createEvents, type EventAttributes } from 'ics'
 import type { OpenMeasure } from '@jokulgale/contract/register'
 import type { Database } from '../db/connect'
+import { ofReadersSite } from '../db/ofReadersSite'
 import { ofShop } from '../db/ofShop'
 import { sites, units, unitSummaries } from '../db/schema'
 import type { Who } from '../requests/signedIn'
@@ -17,14 +18,7 @@ export async function openMeasuresOf(db: Database, { shopId, siteId }: Who): Pro
     .from(unitSummaries)
     .innerJoin(units, ofShop(units, shopId, eq(units.id, unitSummaries.unitId)))
     .innerJoin(sites, ofShop(sites, shopId, eq(sites.id, units.siteId)))
-    .where(
-      ofShop(
-        unitSummaries,
-        shopId,
-        ne(unitSummaries.measures, []),
-        siteId === null ? undefined : eq(units.siteId, siteId),
-      ),
-    )
+    .where(ofShop(unitSummaries, shopId, ne(unitSummaries.measures, []), ofReadersSite(units.siteId, siteId)))
   return rows
     .flatMap(({ unit, site, measures }) => measures.map((measure) => ({ ...measure, unit, site })))
     .sort((a, b) => (a.left?.expires ?? '').localeCompare(b.left?.expires ?? ''))

@@ -2,6 +2,7 @@ import { desc, eq, sql } from 'drizzle-orm'
 import type { FoundVisit } from '@jokulgale/contract/records'
 import { lineFound, wordsSought } from '@jokulgale/core/visit/visitWords'
 import type { Database } from '../db/connect'
+import { ofReadersSite } from '../db/ofReadersSite'
 import { ofShop } from '../db/ofShop'
 import { units, visits, visitSummaries } from '../db/schema'
 import type { Who } from '../requests/signedIn'
@@ -31,7 +32,7 @@ export async function visitsWithWords(
       ofShop(
         visitSummaries,
         shopId,
-        siteId === null ? undefined : eq(units.siteId, siteId),
+        ofReadersSite(units.siteId, siteId),
         sql`to_tsvector('simple', ${visitSummaries.words}) @@ to_tsquery('simple', ${query})`,
       ),
     )

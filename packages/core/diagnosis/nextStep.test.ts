@@ -321,9 +321,31 @@ describe('a fan that stands still with volts on it', () => {
     { kind: 'reading', meter: 'volts', from: 'FM2.C', to: 'FM2.R', value: 206 },
   ]
 
+  const firstAfter = (...entries: readonly EntryBody[]) =>
+    diagnose(
+      diagram,
+      { complaint: 'not-cooling', entries: [...standsStill, ...entries] },
+      { count: 1 },
+    ).next.at(0)
+
+  const capacity = { meter: 'microfarads', from: 'CAP2.1', to: 'CAP2.2' } as const
+
+  test('its capacitor is read by itself, and at its label the windings are next', () => {
+    expect(firstAfter()).toMatchObject({ do: 'measure', ...capacity })
+    const atItsLabel: EntryBody = { kind: 'reading', ...capacity, value: 7.4 }
+    expect(firstAfter({ kind: 'power', is: 'isolated' }, atItsLabel)).toMatchObject({
+      meter: 'ohms',
+      from: 'FM2.C',
+    })
+  })
+
   test('its windings are read with its common lead off: its twin hangs on the same wires', () => {
-    const [first] = diagnose(diagram, { complaint: 'not-cooling', entries: standsStill }, { count: 1 }).next
-    expect(first).toMatchObject({ do: 'measure', meter: 'ohms', deed: { verb: 'lift', of: 'CFC.T1-FM2.C' } })
+    const outOfReach: EntryBody = { kind: 'unreachable', of: 'CAP2.1' }
+    expect(firstAfter(outOfReach)).toMatchObject({
+      do: 'measure',
+      meter: 'ohms',
+      deed: { verb: 'lift', of: 'CFC.T1-FM2.C' },
+    })
   })
 
   test('power comes back with the lead on again; at rest it may stay off', () => {

@@ -1,6 +1,7 @@
 import type { PartSymbol } from '../parts/kind'
 import { partOfPoint, terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
 import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
+import { partFirst } from './partFirst'
 import { boardHot, callTerminals } from './roles'
 
 /**
@@ -47,7 +48,7 @@ const partFaults = (diagram: Diagram, part: Part): readonly Fault[] =>
   part.kind.faults(part.settings).map(({ name, words, effects, cause = '', prove = '', ...rest }) => ({
     ...rest,
     id: `${part.id}:${name}`,
-    words: `${part.words}: ${words}`,
+    words: partFirst(part, words),
     effects: effects.map((effect) => whileHeating(diagram, inPart(part, effect))),
     cause,
     prove,

@@ -25,6 +25,7 @@ import type {
 } from './ladderStatement'
 import { nearest } from './nearest'
 import { parsed } from './parsed'
+import { partFirst } from './partFirst'
 import { unsoundWiring } from './soundness'
 
 /** One thing wrong with a ladder text: where, and what to do. */
@@ -227,7 +228,7 @@ class Reader {
         const point = `${id}.${terminal.name}`
         this.points.set(point, {
           id: point,
-          words: `${statement.words}: ${terminal.words}`,
+          words: partFirst({ words: statement.words, kind }, terminal.words),
           zone: statement.zone,
           part: id,
         })

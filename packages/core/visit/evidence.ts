@@ -231,36 +231,40 @@ function foundSet(
     : [{ kind: 'found-set', standing, found: { ...place, to: found } }]
 }
 
-function reading(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'reading' }): Evidence {
+type ReadingEntry = EntryBody & { readonly kind: 'reading' }
+
+function reading(diagram: Diagram, standing: Standing, entry: ReadingEntry): Evidence {
   const { meter, from, value, typed = '' } = entry
-  const known = (point: string): string => {
+  if (isInWire(meter)) return readingInWire(diagram, standing, entry)
+  const to = entry.to ?? diagram.common
+  const problem = valueProblem(meter, value, standing.power)
+  if (problem !== '') throw new EvidenceError(`${meter} ${from} to ${to}${problem}`)
+  for (const point of [from, to])
     if (point !== 'EARTH' && !diagram.points.has(point))
       throw new UnknownNameError('point', point, diagram.points.keys())
-    return point
-  }
-  if (isInWire(meter)) {
-    const wire =
-      diagram.wires.get(from) ??
-      diagram.wires.get(`${from}-${entry.to ?? ''}`) ??
-      diagram.wires.get(`${entry.to ?? ''}-${from}`)
-    if (!wire) throw new UnknownNameError('wire', `${from}-${entry.to ?? ''}`, diagram.wires.keys())
-    if (value === null)
-      throw new EvidenceError(`${meter} do not show OL: enter the ${meter}, or leave the reading out`)
-    return { kind: 'reading', standing, meter, from: wire.from, to: wire.to, value, typed }
-  }
-  const to = entry.to ?? diagram.common
-  if (isDead(meter) && standing.power === 'on')
-    throw new EvidenceError(
-      `${meter} ${from} to ${to} with the power on: isolate the unit and prove it dead first`,
-    )
-  if (!isDead(meter) && value === null)
-    throw new EvidenceError(`${meter} ${from} to ${to}: OL is for the ohms range; enter the volts`)
-  if (value !== null && (!Number.isFinite(value) || (value < 0 && meter !== 'dc')))
-    throw new EvidenceError(
-      `${meter} ${from} to ${to}: ${value} cannot be a reading; enter a number of zero or more`,
-    )
-  if (known(from) === known(to))
-    throw new EvidenceError(`${from}: both leads on one point; choose two points`)
+  if (from === to) throw new EvidenceError(`${from}: both leads on one point; choose two points`)
   if (meter === 'microfarads') capacitorBetween(diagram, from, to)
   return { kind: 'reading', standing, meter, from, to, value, typed }
+}
+
+/** What is wrong with a value of such a function, as the end of a sentence; empty when nothing is. */
+function valueProblem(meter: Meter, value: number | null, power: Standing['power']): string {
+  if (isDead(meter) && power === 'on') return ' with the power on: isolate the unit and prove it dead first'
+  if (value === null) return isDead(meter) ? '' : ': OL is for the ohms range; enter the volts'
+  return Number.isFinite(value) && (value >= 0 || meter === 'dc')
+    ? ''
+    : `: ${value} cannot be a reading; enter a number of zero or more`
+}
+
+/** What was read in a wire, the ends as the unit has them. */
+function readingInWire(
+  { wires }: Diagram,
+  standing: Standing,
+  { meter, from, to = '', value, typed = '' }: ReadingEntry,
+): Evidence {
+  const wire = wires.get(from) ?? wires.get(`${from}-${to}`) ?? wires.get(`${to}-${from}`)
+  if (!wire) throw new UnknownNameError('wire', `${from}-${to}`, wires.keys())
+  if (value === null)
+    throw new EvidenceError(`${meter} do not show OL: enter the ${meter}, or leave the reading out`)
+  return { kind: 'reading', standing, meter, from: wire.from, to: wire.to, value, typed }
 }

@@ -10,7 +10,7 @@ test('a terminal that is named by what it leads to', () => {
 })
 
 test.each([
-  ['volts', 'LPS1.2', undefined, 'LPS1.2 to TB.C', 'Low-pressure switch 1: low-pressure switch, out'],
+  ['volts', 'LPS1.2', undefined, 'LPS1.2 to TB.C', 'Low-pressure switch 1: out'],
   [
     'ohms',
     'CC1.A1',

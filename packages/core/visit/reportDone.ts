@@ -5,7 +5,7 @@ import { entriesOf } from './fold'
 import { openCauses } from './openCauses'
 import { proofDigits } from './proofLine'
 import { restoredItems } from './restoredItems'
-import { callWords, line, type ReportSection } from './reportLine'
+import { callOfLine, line, type ReportSection } from './reportLine'
 import { temporaryWords } from './temporary'
 import { closingProblems, type VisitState } from './visitState'
 
@@ -62,7 +62,7 @@ export function proof(state: VisitState, diagram: Diagram): ReportSection {
     lines: [
       ...state.proofs.map(({ body }) =>
         line(
-          callWords(diagram, body.call),
+          callOfLine(diagram, body.call),
           body.passed ? 'right' : 'not right',
           [
             body.words,

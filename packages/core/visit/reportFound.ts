@@ -2,7 +2,7 @@ import { asTyped } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { conditionNamed } from './conditionWords'
 import { entriesOf } from './fold'
-import { callWords, line, measured, type ReportLine, type ReportSection } from './reportLine'
+import { callOfLine, line, measured, type ReportLine, type ReportSection } from './reportLine'
 import { readingMarks, readingPlace } from './readingPlace'
 import { seenWords } from '../parts/lookVocabulary'
 import { alterationWords } from './temporary'
@@ -125,4 +125,4 @@ function lastReadings(state: VisitState, until: number): string {
 }
 
 const standingWords = (diagram: Diagram, call: string | null, power: VisitState['power']): string =>
-  power === 'on' ? callWords(diagram, call) : power === 'isolated' ? 'isolated' : 'power off'
+  power === 'on' ? callOfLine(diagram, call) : power === 'isolated' ? 'isolated' : 'power off'

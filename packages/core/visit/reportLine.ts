@@ -1,5 +1,5 @@
 import { asTyped, unitOf } from '../circuit/meters'
-import type { Diagram } from '../diagram/diagram'
+import { callWords, type Diagram } from '../diagram/diagram'
 import type { Of } from './fold'
 
 export interface ReportLine {
@@ -29,5 +29,6 @@ export const measured = (
   number: { value, unit: unitOf(meter) },
 })
 
-export const callWords = (diagram: Diagram, id: string | null): string =>
-  diagram.calls.find((call) => call.id === id)?.words ?? ''
+/** The call that something was seen in; empty where none is known. */
+export const callOfLine = (diagram: Diagram, id: string | null): string =>
+  id === null ? '' : callWords(diagram, id)

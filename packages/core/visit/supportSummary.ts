@@ -1,13 +1,13 @@
 import { asTyped } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
 import { readingMarks } from './readingPlace'
-import { callWords } from './reportLine'
+import { callOfLine } from './reportLine'
 import type { VisitState } from './visitState'
 
 /** A few lines to send in the middle of a visit, to somebody who does not stand in front of the unit. */
 export function supportSummary(state: VisitState, diagram: Diagram, suspects: readonly string[]): string {
   const readings = state.readings.slice(-12).map(({ body, call, power }) => {
-    const standing = power === 'on' ? callWords(diagram, call) || 'as found' : 'isolated'
+    const standing = power === 'on' ? callOfLine(diagram, call) || 'as found' : 'isolated'
     return `- ${readingMarks(diagram, body)}: ${asTyped(body.value, body.meter, body.typed)} (${standing})`
   })
   return [
