@@ -16,7 +16,7 @@ test('a lockout that stays open is traced, repaired, proven and reported, and is
   await expect(
     page.getByText('25.0 V at LAL.1, 0.0 V at LAL.2: it stops between these two.').first(),
   ).toBeVisible()
-  await technician.repairLeader(/Low-ambient lockout: low-ambient lockout open/)
+  await technician.repairLeader(/Low-ambient lockout: open/)
 
   await technician.tab('Prove')
   await expect(page.getByRole('button', { name: 'Sign off: repaired' })).toBeDisabled()

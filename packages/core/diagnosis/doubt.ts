@@ -1,5 +1,5 @@
 import type { Findings } from '../visit/evidence'
-import { likelihood } from './likelihood'
+import { likelihoodAtBest } from './likelihood'
 import { notDrawn } from './hypothesis'
 import type { UnitModel } from './predictor'
 import type { Belief } from './suspects'
@@ -23,7 +23,7 @@ export function isDoubted(
 ): boolean {
   const piece = evidence[e]
   if (piece.kind !== 'reading') return false
-  const exact = Math.log(likelihood(piece.meter, piece.value, piece.value))
+  const exact = Math.log(likelihoodAtBest(piece.meter, piece.value))
   let doubt = 0
   weight[e].forEach((chance, h) => {
     if (exact - chance > explains && hypotheses[h].id !== notDrawn) doubt += probability[h]

@@ -1,6 +1,6 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
-import { doubtAbout } from './briefing'
+import { brief, doubtAbout } from './briefing'
 import { judge } from './diagnose'
 import { insulationBlunder, insulationDensity, leaksApart } from './insulation'
 import { sideFindings } from './sideFindings'
@@ -82,6 +82,14 @@ test('a capacitor that reads a third low has lost its value; one at its label ha
   const before = given()
   expect(given(read(label * 0.66))).toBeGreaterThan(10 * before)
   expect(given(read(label * 1.02))).toBeLessThan(before / 10)
+})
+
+test('values that no circuit predicts, and some suspect explains, are not called unexplained', () => {
+  const warningOf = (...entries: readonly EntryBody[]): string =>
+    brief(unit, { complaint: 'not-cooling', entries: [isolated, ...entries] }).warning
+  const lost = { kind: 'reading', meter: 'microfarads', from: 'CAP1.1', to: 'CAP1.2', value: 3.1 } as const
+  expect(warningOf(lost)).toBe('')
+  for (const value of [0.3, 2, 40]) expect(warningOf(tested('C1.T1', value))).toBe('')
 })
 
 test('a tester, an ohmmeter and a capacity are for what is isolated, and are refused on a live unit', () => {

@@ -8,7 +8,7 @@ const floorMegohms = 0.005
 const spread = 0.7
 
 /** Sound insulation is out of range, or anything in it; aged and damp it is a little below the rule. */
-const sound = { outOfRange: 0.25, inService: 0.7, aged: 0.05, agedFrom: 0.5 } as const
+const sound = { outOfRange: 0.25, inService: 0.7, aged: 0.05, agedFrom: 0.05 } as const
 const endMegohms = rangeEnd.megohms / 1e6
 
 const isSound = (megohms: number | null): boolean => megohms === null || megohms >= soundMegohms
@@ -26,6 +26,10 @@ export function insulationDensity(value: number | null, predicted: number | null
   if (value >= soundMegohms) return sound.inService / Math.log(endMegohms / soundMegohms)
   return value < sound.agedFrom ? 0 : sound.aged / Math.log(soundMegohms / sound.agedFrom)
 }
+
+/** What is most likely predicted where a tester shows this: sound insulation, or a short. Megohms. */
+export const insulationBehind = (value: number | null): number | null =>
+  value !== null && value < sound.agedFrom ? 0 : null
 
 /** How far apart two predictions are, in standard deviations; what is sound is all alike. */
 export function leaksApart(a: number | null, b: number | null): number {

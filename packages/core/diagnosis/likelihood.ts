@@ -1,6 +1,7 @@
 import { toldBy, type ToldBy } from '../parts/lookVocabulary'
 import { rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
-import { insulationBlunder, insulationDensity, leaksApart } from './insulation'
+import { flameBehind, flameDensity } from './flameReading'
+import { insulationBehind, insulationBlunder, insulationDensity, leaksApart } from './insulation'
 import type { Coarseness } from './typed'
 
 /** Chance that a reading is a blunder: wrong terminal, wrong function, a lead that does not touch. */
@@ -112,6 +113,20 @@ export function likelihood(
   )
 }
 
+/**
+ * The same under the prediction that fits a reading best. Not every value is predicted by some circuit: between a short
+ * and sound insulation, or a capacitor’s label and nothing, lies what no suspect names and some explain.
+ */
+export const likelihoodAtBest = (meter: Meter, value: number | null): number =>
+  likelihood(meter, value, predictedAtBest(meter, value))
+
+function predictedAtBest(meter: Meter, value: number | null): number | null {
+  if (meter === 'megohms') return insulationBehind(value)
+  if (value === null) return null
+  if (meter === 'microamps') return flameBehind(value)
+  return meter === 'microfarads' ? 0 : value
+}
+
 /** The same of a reading that is no blunder. */
 export function goodDensity(
   meter: Meter,
@@ -123,6 +138,7 @@ export function goodDensity(
   if (meter === 'megohms') return insulationDensity(value, predicted)
   if (meter === 'microfarads' && predicted === 0) return lostCapacity(value)
   if (value === null || predicted === null) return value === predicted ? 1 : 0
+  if (meter === 'microamps') return flameDensity(value, predicted)
   const center = sharing ? predicted * (1 + sharing.mean) : predicted
   const spread = sharing
     ? Math.sqrt(predicted * predicted * sharing.variance + ownVariance(meter, predicted, sharing))
@@ -214,7 +230,8 @@ const nothingLeftShare = 0.4
 function lostCapacity(value: number | null): number {
   if (value === null) return 0
   const { floor, span } = tolerances.microfarads
-  return nothingLeftShare * bell(value, floor) + (1 - nothingLeftShare) / span
+  const partLeft = value <= span ? 1 / span : 0
+  return nothingLeftShare * bell(value, floor) + (1 - nothingLeftShare) * partLeft
 }
 
 const mayPickUp = (meter: Meter, predicted: number | null): boolean =>

@@ -4,7 +4,7 @@ import { findTheShort } from '../parts/energising'
 import type { Diagnosis } from './diagnose'
 import { notDrawn, type Hypothesis } from './hypothesis'
 import { readingOf } from './grouping'
-import { likelihood, mayBePhantom } from './likelihood'
+import { likelihoodAtBest, mayBePhantom } from './likelihood'
 import { situationIn } from './proposals'
 import type { Stop, Strip } from './strip'
 import { evidenceWords } from './words'
@@ -62,7 +62,7 @@ export function contradictionOf({ belief, findings, model, ranked }: Diagnosis):
         ? [
             {
               piece,
-              short: best(belief.weight[e]) - Math.log(likelihood(piece.meter, piece.value, piece.value)),
+              short: best(belief.weight[e]) - Math.log(likelihoodAtBest(piece.meter, piece.value)),
             },
           ]
         : [],

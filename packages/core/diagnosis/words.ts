@@ -24,7 +24,8 @@ const meterCautions: Readonly<Partial<Record<Meter, string>>> = {
     'The tester puts out 500 V: isolated, apart from boards and drives, hands off; never on a compressor under vacuum. Discharge it afterwards.',
   microamps:
     'In series: power off, the wire off at one end, the meter between, power on. Off again before it goes back.',
-  microfarads: 'Discharge it through a resistor, measure that it is, and take its leads off first.',
+  microfarads:
+    'Discharge it through a resistor, measure that it is, and take its leads off; back on afterwards.',
 }
 
 /** What is to be minded with a function of the meter, before the leads touch; empty for most. */

@@ -7,6 +7,7 @@ test.each([
   ['Low-pressure switch 1', 'low-pressure switch', 'low-pressure switch, in', 'in'],
   ['Drive', 'drive', 'drive’s run input dead', 'run input dead'],
   ['Bypass drive', 'drive', 'drive output 1', 'output 1'],
+  ['Fan 2 capacitor', 'running capacitor', 'capacitor, common', 'common'],
   ['Coil relay', 'relay', 'coil open', 'coil open'],
   // another word that only begins alike
   ['Heat', 'heat', 'heater open', 'heater open'],

@@ -12,7 +12,9 @@ const joint = /^(’s |, | )/
  * name, the name stands once.
  */
 export function partFirst({ words, kind }: Named, said: string): string {
-  const name = [words, kind.words].find(
+  // a detector, a capacitor: what it is, without of what sort
+  const lastWord = kind.words.slice(kind.words.lastIndexOf(' ') + 1)
+  const name = [words, kind.words, lastWord].find(
     (each) => said.toLowerCase().startsWith(each.toLowerCase()) && joint.test(said.slice(each.length)),
   )
   return `${words}: ${name === undefined ? said : said.slice(name.length).replace(joint, '')}`

@@ -12,4 +12,5 @@ export const flameOhms = 4e6
 export const flameVolts = (microamperes: number): number => microamperes * 1e-6 * (flameOhms + flameSenseOhms)
 
 /** Flame is proven from one microampere: one volt at the sense input. */
-export const provenFlameVolts = 1
+export const provenMicroamps = 1
+export const provenFlameVolts = provenMicroamps * 1e-6 * flameSenseOhms

@@ -24,7 +24,7 @@ test.each([
     'CC1.T1',
     'C1.T1',
     'CC1.T1 to C1.T1, in the wire',
-    'Compressor contactor 1: load side, pole 1, in its wire to Compressor 1: compressor lead 1',
+    'Compressor contactor 1: load side, pole 1, in its wire to Compressor 1: lead 1',
   ],
 ] as const)('%s from %s to %s', (meter, from, to, marks, words) => {
   expect(readingMarks(diagram, { meter, from, to })).toBe(marks)

@@ -1,60 +1,44 @@
-// Jest Snapshot v1, https://goo.gl/fbAQLP
-
-exports[`air-handler-drive: what runs in which call 1`] = `
-"
+/**
+ * Which load of each built-in unit runs in which of its calls, healthy, and what it draws in amperes: read line by line,
+ * and once more whenever a line changes.
+ */
+export const whatRuns: Readonly<Record<string, string>> = {
+  'air-handler-drive': `
                                           off        fan      heat1      heat2      cool1
 IFM Blower motor                                     7.6        7.6        7.6        7.6
 HB1 Heater bank 1                                              10.4       10.4
 HB2 Heater bank 2                                                         10.4
-"
-`;
-
-exports[`air-handler-drive-running: what runs in which call 1`] = `
-"
+`,
+  'air-handler-drive-running': `
                                           off        fan      heat1      heat2      cool1
 IFM Blower motor                                     6.9        6.9        6.9        6.9
 HB1 Heater bank 1                                              10.4       10.4
 HB2 Heater bank 2                                                         10.4
-"
-`;
-
-exports[`air-handler-heat: what runs in which call 1`] = `
-"
+`,
+  'air-handler-heat': `
                                           off        fan      heat1      heat2      cool1
 IFM Blower motor                                     7.6        7.6        7.6        7.6
 HB1 Heater bank 1                                              10.4       10.3
 HB2 Heater bank 2                                                         10.3
 HB3 Heater bank 3                                                         10.3
-"
-`;
-
-exports[`fan-coil-cooling: what runs in which call 1`] = `
-"
+`,
+  'fan-coil-cooling': `
                                           off        fan      cool1
 IFM Fan motor                                        1.2        1.2
 C1 Compressor                                                   8.7
 FM Condenser fan                                                1.1
-"
-`;
-
-exports[`fan-coil-hydronic: what runs in which call 1`] = `
-"
+`,
+  'fan-coil-hydronic': `
                                           off        fan      heat1      cool1
 PMP Zone pump                                                   1.5
 IFM Fan motor                                        2.2        2.2        2.2
-"
-`;
-
-exports[`fan-coil-two-pipe: what runs in which call 1`] = `
-"
+`,
+  'fan-coil-two-pipe': `
                                           off        fan      cool1      heat1      heat2
 HE1 Heater element                                                        12.4
 IFM Fan motor                                        1.0        1.0        1.0        1.0
-"
-`;
-
-exports[`package-heat-pump: what runs in which call 1`] = `
-"
+`,
+  'package-heat-pump': `
                                           off        fan      cool1      heat1      heat2  emergency    defrost
 C1 Compressor                                                  18.3       18.3       18.2                  18.2
 CH Crankcase heater                       0.2        0.2        0.2        0.2        0.2        0.2        0.2
@@ -62,11 +46,8 @@ FM Outdoor fan                                                  1.7        1.7  
 IFM Blower motor                                     3.8        3.8        3.8        3.7        3.8        3.7
 HE1 Heater element 1                                                                 19.7       19.8       19.8
 HE2 Heater element 2                                                                 19.7       19.8
-"
-`;
-
-exports[`package-heat-pump-unfused: what runs in which call 1`] = `
-"
+`,
+  'package-heat-pump-unfused': `
                                           off        fan      cool1      heat1      heat2  emergency    defrost
 C1 Compressor                                                  18.3       18.3       18.2                  18.2
 CH Crankcase heater                       0.2        0.2        0.2        0.2        0.2        0.2        0.2
@@ -74,11 +55,8 @@ FM Outdoor fan                                                  1.7        1.7  
 IFM Blower motor                                     3.8        3.8        3.8        3.7        3.8        3.7
 HE1 Heater element 1                                                                 19.7       19.8       19.8
 HE2 Heater element 2                                                                 19.7       19.8
-"
-`;
-
-exports[`package-proving: what runs in which call 1`] = `
-"
+`,
+  'package-proving': `
                                           off        fan      cool1      cool2      heat1
 C1 Compressor 1                                                13.0       13.0
 C2 Compressor 2                                                           13.0
@@ -87,11 +65,8 @@ CH2 Crankcase heater 2                    0.2        0.2        0.2        0.2  
 FM Condenser fan                                                2.5        2.5
 IFM Blower motor                                     5.0        5.0        5.0        5.0
 HB1 Heater bank                                                                      19.0
-"
-`;
-
-exports[`rooftop-480: what runs in which call 1`] = `
-"
+`,
+  'rooftop-480': `
                                           off        fan      cool1      cool2      heat1
 DA Outdoor damper actuator                0.3        0.3        0.3        0.3        0.3
 C1 Compressor 1                                                25.9       25.8
@@ -103,11 +78,8 @@ FM2 Condenser fan 2                                             1.4        1.3
 IFM Blower motor                                     8.1        8.1        8.1        8.1
 IDM Inducer motor                                                                     0.6
 IGN Igniter
-"
-`;
-
-exports[`rooftop-enthalpy: what runs in which call 1`] = `
-"
+`,
+  'rooftop-enthalpy': `
                                           off        fan      cool1      cool2      heat1
 DA Outdoor damper actuator                0.3        0.3        0.3        0.3        0.3
 C1 Compressor 1                                                15.7       15.7
@@ -119,11 +91,8 @@ FM2 Condenser fan 2                                             2.3        2.3
 IFM Blower motor                                     7.4        7.4        7.3        7.4
 IDM Inducer motor                                                                     1.1
 IGN Igniter
-"
-`;
-
-exports[`rooftop-two-stage: what runs in which call 1`] = `
-"
+`,
+  'rooftop-two-stage': `
                                           off        fan      cool1      cool2      heat1
 DA Outdoor damper actuator                0.3        0.3        0.3        0.3        0.3
 C1 Compressor 1                                                15.7       15.7
@@ -135,11 +104,8 @@ FM2 Condenser fan 2                                             2.3        2.3
 IFM Blower motor                                     7.4        7.4        7.3        7.4
 IDM Inducer motor                                                                     1.1
 IGN Igniter
-"
-`;
-
-exports[`split-heat-pump: what runs in which call 1`] = `
-"
+`,
+  'split-heat-pump': `
                                           off        fan      cool1      heat1      heat2  emergency    defrost
 IFM Blower motor                                     3.0        3.0        3.0        3.0        3.0        3.0
 HE1 Heater element 1                                                                 17.8       17.8       17.8
@@ -147,5 +113,5 @@ HE2 Heater element 2                                                            
 C1 Compressor                                                  12.5       12.5       12.5                  12.5
 CH Crankcase heater                       0.1        0.1        0.1        0.1        0.1        0.1        0.1
 FM Outdoor fan                                                  1.4        1.4        1.3
-"
-`;
+`,
+}
