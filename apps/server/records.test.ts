@@ -208,7 +208,7 @@ test('the report is a document, a table and data', async () => {
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
   expect(pdf.length).toBeGreaterThan(5000)
   const csv = await (await ask.raw('GET', `/visits/${visit}/report.csv`)).text()
-  expect(csv).toMatch(/As found,"Low-pressure switch 1: [^"]*, in",25\.1 V/)
+  expect(csv).toMatch(/As found,Low-pressure switch 1: in,25\.1 V/)
   expect(csv).not.toMatch(/,=HYPERLINK/)
   const { body } = await ask('GET', `/visits/${visit}/report.json`)
   expect(body.report.headline).toBe('Repaired and proven')
