@@ -96,13 +96,9 @@ async function unitTests(scratch, words, chosen, env) {
 }
 
 /** The core's tests are half of all: in parts, so that neither core waits for the other at the end. */
-const coreParts = ['1/4', '2/4', '3/4', '4/4'].map((part) => [
-  `core ${part}`,
-  (scratch) =>
-    unitTests(scratch, `core ${part}`, ['--config', 'scripts/house/coreTests.config.cjs'], {
-      TESTS_PART: part,
-    }),
-])
+const coreParts = ['1/4', '2/4', '3/4', '4/4']
+const coreTests = (scratch, part) =>
+  unitTests(scratch, `core ${part}`, ['--config', 'scripts/house/coreTests.config.cjs'], { TESTS_PART: part })
 
 /** Those that need a database are among the rest. */
 async function otherUnitTests(scratch) {
@@ -173,7 +169,7 @@ try {
   // each of two cores takes the next when it has done with one: long ones first
   const waiting = [
     ['journeys', () => journeys(scratch)],
-    ...coreParts.map(([words, part]) => [words, () => part(scratch)]),
+    ...coreParts.map((part) => [`core ${part}`, () => coreTests(scratch, part)]),
     ['the other unit tests', () => otherUnitTests(scratch)],
     ...checks,
     ['backup and restore', () => backups(scratch)],

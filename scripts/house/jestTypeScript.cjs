@@ -27,7 +27,7 @@ const options = {
 /** What a file was made with: another esbuild or other options make it anew. */
 const madeWith = JSON.stringify([version, options])
 
-/** How Jest reads the plain packages: esbuild takes a fifth of Babel's time for a file. */
+/** How Jest reads the plain packages: with esbuild, which takes less time for a file than Babel. */
 module.exports = {
   getCacheKey: (source, file, { configString }) =>
     createHash('sha1').update([madeWith, configString, file, source].join('\0')).digest('hex'),

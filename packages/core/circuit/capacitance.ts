@@ -6,16 +6,18 @@ import { replacedRow } from './overrides'
 /** A capacitor with less impedance is shorted, ohms. */
 const shortedBelowOhms = 1
 
+/** The link between the plates of the capacitor that has both points. Throws NoCapacitorError. */
+export function capacitorLink({ circuit: { network } }: Settled, from: string, to: string): number {
+  const { id } = capacitorBetween(network.diagram, from, to)
+  return network.links.findIndex(({ part }) => part?.id === id)
+}
+
 /**
- * Microfarads of a capacitor by itself, its leads off, as it is in a settled circuit: 0 where it is open, null where it
- * is shorted. Throws NoCapacitorError.
+ * Microfarads of a capacitor by itself, its leads off, as it is in a settled circuit: 0 where it is open, null
+ * where it is shorted.
  */
-export function capacitance(settled: Settled, from: string, to: string): number | null {
-  const { circuit, states, overrides } = settled
-  const { links, diagram } = circuit.network
-  const part = capacitorBetween(diagram, from, to)
-  const link = links.findIndex((each) => each.part?.id === part.id)
-  const own = links[link].states[states[link]]
+export function capacitance({ circuit, states, overrides }: Settled, link: number): number | null {
+  const own = circuit.network.links[link].states[states[link]]
   const replaced = overrides.rows.get(link)
   const row = replaced ? replacedRow(replaced, own, 'ac') : own.ac
   if (row === null) return 0

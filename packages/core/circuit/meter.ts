@@ -1,6 +1,6 @@
 import { UnknownNameError } from '../diagram/nearest'
 import type { Settled } from './circuit'
-import { capacitance } from './capacitance'
+import { capacitance, capacitorLink } from './capacitance'
 import {
   display,
   isInWire,
@@ -23,9 +23,10 @@ const scratch = new Float64Array(2)
 const unreadVolts = 1e-7
 
 /**
- * What the meter reads between two points of a settled circuit, its own input resistance included; for `amps` and
- * `microamps`, in the wire with these two ends. Volts and amps are root-mean-square, microamps and ohms by direct
- * current; microfarads are of a capacitor with its leads off. Throws UnknownNameError and NoCapacitorError.
+ * What the meter reads between two points of a settled circuit, its own input resistance included; for `amps`
+ * and `microamps`, in the wire with these two ends. Volts and amps are root-mean-square, microamps and ohms by
+ * direct current; microfarads are of a capacitor with its leads off. Throws UnknownNameError and
+ * NoCapacitorError.
  */
 export function readMeter(settled: Settled, meter: Meter, from: string, to: string): Reading {
   const value = meterValue(settled, meter, from, to)
@@ -35,7 +36,7 @@ export function readMeter(settled: Settled, meter: Meter, from: string, to: stri
 /** The bare value of `readMeter`. */
 export function meterValue(settled: Settled, meter: Meter, from: string, to: string): number | null {
   if (isInWire(meter)) return currentIn(settled, meter, wireLink(settled, from, to))
-  if (meter === 'microfarads') return capacitance(settled, from, to)
+  if (meter === 'microfarads') return capacitance(settled, capacitorLink(settled, from, to))
   return valueBetween(settled, meter, nodeOf(settled, from), nodeOf(settled, to))
 }
 

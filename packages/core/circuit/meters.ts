@@ -29,6 +29,9 @@ export const isOhms = isAmong<OhmsMeter>('ohms', 'megohms')
 export type DeadMeter = OhmsMeter | 'microfarads'
 export const isDead = isAmong<DeadMeter>('ohms', 'megohms', 'microfarads')
 
+/** What is mostly small: read to a hundredth below ten. */
+export const hasSmallValues = isAmong<WireMeter | 'microfarads'>('amps', 'microamps', 'microfarads')
+
 /** Those that two leads are held to the circuit for, wherever they are held. */
 export type LeadMeter = Exclude<Meter, WireMeter | 'microfarads'>
 
@@ -63,8 +66,7 @@ export const unitOf = (meter: Meter): Reading['unit'] => units[meter]
 export function display(value: number | null, meter: Meter): string {
   if (value === null) return 'OL'
   if (meter === 'ohms') return ohmsText(value)
-  if (meter === 'amps' || meter === 'microamps' || meter === 'microfarads')
-    return `${value.toFixed(Math.abs(value) < 10 ? 2 : 1)} ${unitOf(meter)}`
+  if (hasSmallValues(meter)) return `${value.toFixed(Math.abs(value) < 10 ? 2 : 1)} ${unitOf(meter)}`
   if (meter === 'megohms') return `${value.toFixed(value < 10 ? 2 : 0)} MΩ`
   return `${value.toFixed(1)} ${unitOf(meter)}`
 }

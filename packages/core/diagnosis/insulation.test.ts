@@ -6,6 +6,8 @@ import { insulationBlunder, insulationDensity, leaksApart } from './insulation'
 import { sideFindings } from './sideFindings'
 
 const unit = builtInUnit('rooftop-two-stage')
+/** Microfarads on the capacitor. */
+const label = unit.parts.get('CAP1')?.settings.number('microfarads') ?? 0
 const isolated: EntryBody = { kind: 'power', is: 'isolated' }
 const tested = (from: string, value: number | null): EntryBody => ({
   kind: 'reading',
@@ -63,13 +65,11 @@ test('no value of sound insulation is doubted, one of a capacitor that lost half
   const diagnosis = judged()
   for (const value of [2, 40, 900, 9000, null])
     expect(doubtAbout(diagnosis, 'megohms', 'C1.T1', 'EARTH', value)).toBe('')
-  const [label] = [unit.parts.get('CAP1')?.settings.number('microfarads') ?? 0]
   for (const value of [label, label * 0.97, label / 2, 0])
     expect(doubtAbout(diagnosis, 'microfarads', 'CAP1.1', 'CAP1.2', value)).toBe('')
 })
 
 test('a capacitor that reads a third low has lost its value; one at its label has not', () => {
-  const label = unit.parts.get('CAP1')?.settings.number('microfarads') ?? 0
   const read = (value: number): EntryBody => ({
     kind: 'reading',
     meter: 'microfarads',

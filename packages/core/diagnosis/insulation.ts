@@ -1,8 +1,9 @@
 import { rangeEnd } from '../circuit/meters'
 import { insulationMegohms } from '../physics/insulation'
+import { bell } from './bell'
 
 const soundMegohms = insulationMegohms.sound
-/** What the tester's leads and damp hands add beside it, megohms: what is shorted reads about this or less. */
+/** What the tester's leads and damp hands add, megohms: what is shorted reads about this or less. */
 const floorMegohms = 0.005
 /** Spread of a leak from one day to the next, on a logarithmic scale. */
 const spread = 0.7
@@ -19,8 +20,7 @@ const logOf = (megohms: number): number => Math.log(megohms + floorMegohms)
 export function insulationDensity(value: number | null, predicted: number | null): number {
   if (predicted !== null && !isSound(predicted)) {
     if (value === null) return 0
-    const distance = (logOf(value) - logOf(predicted)) / spread
-    return Math.exp(-0.5 * distance * distance) / (spread * Math.sqrt(2 * Math.PI))
+    return bell(logOf(value) - logOf(predicted), spread)
   }
   if (value === null) return sound.outOfRange
   if (value >= soundMegohms) return sound.inService / Math.log(endMegohms / soundMegohms)

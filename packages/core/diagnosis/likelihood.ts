@@ -1,5 +1,6 @@
 import { toldBy, type ToldBy } from '../parts/lookVocabulary'
-import { rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
+import { hasSmallValues, rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
+import { bell } from './bell'
 import { flameBehind, flameDensity } from './flameReading'
 import { insulationBehind, insulationBlunder, insulationDensity, leaksApart } from './insulation'
 import type { Coarseness } from './typed'
@@ -48,10 +49,9 @@ const ohmsSpread = 0.25
 const ohmsFloor = 1
 const ohmsSpan = Math.log(rangeEnd.ohms / 0.1)
 
-/** One count of a display at a value: volts and ohms to a tenth, what is mostly small to a hundredth below ten. */
+/** One count of a display at a value: volts and ohms to a tenth, what is mostly small to a hundredth. */
 export const displayStep = (meter: Meter, value: number): number => {
-  if (meter === 'amps' || meter === 'microamps' || meter === 'microfarads')
-    return Math.abs(value) < 10 ? 0.01 : 0.1
+  if (hasSmallValues(meter)) return Math.abs(value) < 10 ? 0.01 : 0.1
   if (meter === 'megohms') return value < 10 ? 0.01 : 1
   if (meter === 'ohms') return value >= 1e6 ? 1e4 : value >= 1000 ? 10 : 0.1
   return 0.1
@@ -114,8 +114,9 @@ export function likelihood(
 }
 
 /**
- * The same under the prediction that fits a reading best. Not every value is predicted by some circuit: between a short
- * and sound insulation, or a capacitor’s label and nothing, lies what no suspect names and some explain.
+ * The same under the prediction that fits a reading best. Not every value is predicted by some circuit:
+ * between a short and sound insulation, or a capacitor’s label and nothing, lies what no suspect names and
+ * some explain.
  */
 export const likelihoodAtBest = (meter: Meter, value: number | null): number =>
   likelihood(meter, value, predictedAtBest(meter, value))
@@ -274,9 +275,6 @@ export const electronicDensity = (value: number | null): number =>
     : value < electronicFromOhms
       ? 0
       : (1 - electronicOpen) / Math.log(rangeEnd.ohms / electronicFromOhms)
-
-const bell = (distance: number, spread: number): number =>
-  Math.exp(-0.5 * (distance / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI))
 
 /** How far apart two predictions are, in standard deviations of a good reading. */
 export function spreadsApart(meter: Meter, a: number | null, b: number | null): number {

@@ -10,7 +10,7 @@ import {
   voltsBetween,
   wireLink,
 } from '../circuit/meter'
-import { capacitance } from '../circuit/capacitance'
+import { capacitance, capacitorLink } from '../circuit/capacitance'
 import { isInWire, type LeadMeter, type Meter } from '../circuit/meters'
 import type { Part } from '../diagram/diagram'
 import type { Clearing, Effect, Fault } from '../parts/effect'
@@ -165,9 +165,10 @@ export class SituationModel {
     if (isInWire(meter)) {
       const link = wireLink(healthy, from, to)
       for (const h of asked) values[h] = currentIn(this.settle(h), meter, link)
-    } else if (meter === 'microfarads')
-      for (const h of asked) values[h] = capacitance(this.settle(h), from, to) ?? NaN
-    else {
+    } else if (meter === 'microfarads') {
+      const link = capacitorLink(healthy, from, to)
+      for (const h of asked) values[h] = capacitance(this.settle(h), link) ?? NaN
+    } else {
       const a = nodeOf(healthy, from)
       const b = nodeOf(healthy, to)
       if (asked.length >= sweptFrom) {

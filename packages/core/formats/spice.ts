@@ -3,8 +3,7 @@ import { directNetwork } from '../circuit/direct'
 import { leakageSiemens } from '../circuit/factored'
 import type { Analysis, Network, Row } from '../circuit/network'
 import type { Effect } from '../parts/effect'
-
-const hertz = 60
+import { supplyHertz } from '../physics/supplyHertz'
 
 /** A netlist for `ngspice`, settled contacts as resistances; see `spiceNetlist`. */
 class Netlist {
@@ -128,7 +127,7 @@ class Netlist {
     }
     if (im !== 0) {
       const next = this.fresh()
-      const omega = 2 * Math.PI * hertz
+      const omega = 2 * Math.PI * supplyHertz
       this.lines.push(
         im > 0 ? `L${name} ${here} ${next} ${im / omega}` : `C${name} ${here} ${next} ${-1 / (omega * im)}`,
       )
@@ -152,7 +151,7 @@ export function spiceNetlist(
   const { diagram, situation } = settled.circuit
   const title = `${diagram.id}, call ${situation.call}, ${analysis === 'ac' ? 'supply frequency' : 'direct current'}`
   return new Netlist(network, rows[analysis], analysis).text(title, [
-    analysis === 'ac' ? `ac lin 1 ${hertz} ${hertz}` : 'op',
+    analysis === 'ac' ? `ac lin 1 ${supplyHertz} ${supplyHertz}` : 'op',
   ])
 }
 
