@@ -56,19 +56,11 @@ async function countPlaywright(report) {
   failed += stats.unexpected + stats.flaky
 }
 
-/** Programs that share their options are checked as one: what both are made of is read once. */
-const typed = [
-  { words: 'core, contract, command line and server', config: 'tsconfig.node.json' },
-  { words: 'the application', config: 'apps/field' },
-  { words: 'scripts and journeys', config: 'tsconfig.tools.json' },
-]
-
-/** What needs neither database nor browser: types, format, lint. */
+/** What needs neither database nor browser. */
 const checks = [
   ['lint', ['eslint', '.', '--max-warnings', '0']],
-  ['no circles', ['oxlint', '.']],
-  ...typed.map(({ words, config }) => [`types of ${words}`, ['tsc', '-p', config]]),
   ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ['types, lost promises, circles', ['oxlint', '.']],
 ].map(([words, args]) => [
   words,
   async () => {

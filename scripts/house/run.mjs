@@ -28,7 +28,10 @@ export function run(command, args, options = {}) {
 export function freePort(wanted = 0) {
   return new Promise((resolve, reject) => {
     const probe = net.createServer()
-    probe.once('error', (error) => (wanted === 0 ? reject(error) : freePort().then(resolve, reject)))
+    probe.once('error', (error) => {
+      if (wanted === 0) reject(error)
+      else resolve(freePort())
+    })
     probe.listen(wanted, '127.0.0.1', () => {
       const { port } = probe.address()
       probe.close(() => resolve(port))

@@ -1,5 +1,6 @@
 import { Buffer } from 'node:buffer'
 import http from 'node:http'
+import { buffer } from 'node:stream/consumers'
 
 /** Shares of requests that meet with each mishap. */
 const mishaps = { dropped: 0.12, answerLost: 0.12, repeated: 0.1, delayed: 0.25 }
@@ -33,41 +34,39 @@ export function startBadLine(targetPort, random) {
     })
   let calm = false
   let down = false
+  const pass = async (request, response) => {
+    try {
+      const body = await buffer(request)
+      counts.requests += 1
+      const dice = calm ? 1 : random()
+      if (down || dice < mishaps.dropped) {
+        counts.dropped += 1
+        request.socket.destroy()
+        return
+      }
+      if (!calm && random() < mishaps.delayed) {
+        counts.delayed += 1
+        await new Promise((resolve) => {
+          setTimeout(resolve, random() * mostDelayMs)
+        })
+      }
+      if (!calm && random() < mishaps.repeated) {
+        counts.repeated += 1
+        await forward(request, body).catch(() => undefined)
+      }
+      const answer = await forward(request, body)
+      if (dice < mishaps.dropped + mishaps.answerLost) {
+        counts.answersLost += 1
+        request.socket.destroy()
+        return
+      }
+      response.writeHead(answer.status, answer.headers).end(answer.body)
+    } catch {
+      request.socket.destroy()
+    }
+  }
   const server = http.createServer((request, response) => {
-    const parts = []
-    request
-      .on('data', (part) => parts.push(part))
-      .on('end', async () => {
-        const body = Buffer.concat(parts)
-        counts.requests += 1
-        const dice = calm ? 1 : random()
-        try {
-          if (down || dice < mishaps.dropped) {
-            counts.dropped += 1
-            request.socket.destroy()
-            return
-          }
-          if (!calm && random() < mishaps.delayed) {
-            counts.delayed += 1
-            await new Promise((resolve) => {
-              setTimeout(resolve, random() * mostDelayMs)
-            })
-          }
-          if (!calm && random() < mishaps.repeated) {
-            counts.repeated += 1
-            await forward(request, body).catch(() => undefined)
-          }
-          const answer = await forward(request, body)
-          if (dice < mishaps.dropped + mishaps.answerLost) {
-            counts.answersLost += 1
-            request.socket.destroy()
-            return
-          }
-          response.writeHead(answer.status, answer.headers).end(answer.body)
-        } catch {
-          request.socket.destroy()
-        }
-      })
+    void pass(request, response)
   })
   return new Promise((resolve) => {
     server.listen(0, '127.0.0.1', () => {

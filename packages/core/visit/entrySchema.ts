@@ -1,4 +1,15 @@
-import { array, boolean, lazy, mixed, number, object, string, type ObjectSchema, type Schema } from 'yup'
+import {
+  array,
+  boolean,
+  lazy,
+  mixed,
+  number,
+  object,
+  string,
+  type AnyObjectSchema,
+  type ObjectShape,
+  type Schema,
+} from 'yup'
 import { meters } from '../circuit/meters'
 import { actionVerbs, alterationSorts, standInResults, temporarySorts, type EntryBody } from './entry'
 
@@ -29,7 +40,6 @@ const words = (label: string) =>
 const said = (label: string) => words(label).trim().min(1, `${label} is missing`).required()
 const uuid = (label: string) =>
   string().strict().uuid(`${label} must be a UUID`).required(`${label} is missing`)
-const kindIs = (kind: EntryBody['kind']) => string().oneOf([kind]).required()
 /** Where something is on a picture or a sketch. */
 const percent = () => number().strict().min(0).max(100).required()
 
@@ -124,109 +134,97 @@ const whatItWas = {
     .optional(),
 }
 
-const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
-  arrived: object({ kind: kindIs('arrived') }),
-  complaint: object({ kind: kindIs('complaint'), complaint: name('complaint'), words: words('words') }),
-  controls: object({
-    kind: kindIs('controls'),
+/** What an entry of each kind has besides its kind. */
+const fields: Readonly<Record<EntryBody['kind'], ObjectShape>> = {
+  arrived: {},
+  complaint: { complaint: name('complaint'), words: words('words') },
+  controls: {
     by: oneOf('by', ['thermostat', 'building', 'energy-company']),
     telephone: words('telephone'),
     confirmed: boolean().strict(),
     words: words('words'),
-  }),
-  replaced: object({ kind: kindIs('replaced'), of: name('of'), by: words('by'), words: words('words') }),
-  'pairing-step': object({
-    kind: kindIs('pairing-step'),
+  },
+  replaced: { of: name('of'), by: words('by'), words: words('words') },
+  'pairing-step': {
     method: oneOf('method', ['fans-on', 'tone', 'room-temperature']),
     of: name('of'),
     outcome: said('outcome'),
-  }),
-  pairing: object({
-    kind: kindIs('pairing'),
+  },
+  pairing: {
     thermostat: name('thermostat'),
     indoor: name('indoor'),
     outdoor: words('outdoor'),
     breaker: words('breaker'),
     disconnect: words('disconnect'),
     label: name('label'),
-  }),
-  placed: object({ kind: kindIs('placed'), of: name('of'), x: percent(), y: percent() }),
-  call: object({ kind: kindIs('call'), call: name('call') }),
-  power: object({ kind: kindIs('power'), is: oneOf('is', ['on', 'off', 'isolated']), of: words('of') }),
-  condition: object({ kind: kindIs('condition'), of: name('of'), value: number().strict().required() }),
-  wait: object({ kind: kindIs('wait'), seconds: number().strict().min(0).max(86_400).required() }),
-  reading: object({
-    kind: kindIs('reading'),
+  },
+  placed: { of: name('of'), x: percent(), y: percent() },
+  call: { call: name('call') },
+  power: { is: oneOf('is', ['on', 'off', 'isolated']), of: words('of') },
+  condition: { of: name('of'), value: number().strict().required() },
+  wait: { seconds: number().strict().min(0).max(86_400).required() },
+  reading: {
     meter: oneOf('meter', meters),
     from: name('from'),
     to: words('to'),
     value,
     typed: typed(),
-  }),
-  supply: object({ kind: kindIs('supply'), system: name('system') }),
-  plate: object({ kind: kindIs('plate'), of: name('of'), values: plateValues }),
-  'stand-in': object({
-    kind: kindIs('stand-in'),
+  },
+  supply: { system: name('system') },
+  plate: { of: name('of'), values: plateValues },
+  'stand-in': {
     of: name('of'),
     amps: number().strict().positive().max(1000).required(),
     result: oneOf('result', standInResults),
-  }),
-  'found-on': object({ kind: kindIs('found-on'), of: name('of'), at: name('at') }),
-  observation: object({
-    kind: kindIs('observation'),
+  },
+  'found-on': { of: name('of'), at: name('at') },
+  observation: {
     what: name('what'),
     of: name('of'),
     words: words('words'),
-  }),
-  action: object({ kind: kindIs('action'), do: oneOf('do', actionVerbs), of: name('of'), to: words('to') }),
-  setting: object({
-    kind: kindIs('setting'),
+  },
+  action: { do: oneOf('do', actionVerbs), of: name('of'), to: words('to') },
+  setting: {
     of: name('of'),
     from: words('from').defined(),
     to: words('to').defined(),
-  }),
-  unreachable: object({ kind: kindIs('unreachable'), of: name('of') }),
-  'drop-out': object({
-    kind: kindIs('drop-out'),
+  },
+  unreachable: { of: name('of') },
+  'drop-out': {
     fell: dropPoints('fell'),
     held: dropPoints('held'),
     words: words('words'),
-  }),
-  'first-look': object({
-    kind: kindIs('first-look'),
+  },
+  'first-look': {
     item: name('item'),
     is: oneOf('is', ['right', 'wrong', 'not-looked']),
     words: words('words'),
-  }),
-  photo: object({
-    kind: kindIs('photo'),
+  },
+  photo: {
     photo: uuid('photo'),
     of: words('of'),
     on: words('on'),
     words: words('words'),
-  }),
-  pinned: object({
-    kind: kindIs('pinned'),
+  },
+  pinned: {
     photo: uuid('photo'),
     of: name('of'),
     x: percent(),
     y: percent(),
-  }),
-  note: object({ kind: kindIs('note'), words: words('words').required() }),
-  calculation: object({
-    kind: kindIs('calculation'),
+  },
+  note: { words: words('words').required() },
+  calculation: {
     tool: name('tool'),
     of: words('of'),
     given: workedLines('given'),
     found: workedLines('found'),
     level: oneOf('level', ['good', 'watch', 'act']),
     words: said('words'),
-  }),
-  support: object({ kind: kindIs('support'), asked: words('asked'), advice: words('advice').defined() }),
-  retracted: object({ kind: kindIs('retracted'), entry: name('entry') }),
-  corrected: object({ kind: kindIs('corrected'), entry: name('entry'), value, typed: typed() }),
-  isolation: object({
-    kind: kindIs('isolation'),
+  },
+  support: { asked: words('asked'), advice: words('advice').defined() },
+  retracted: { entry: name('entry') },
+  corrected: { entry: name('entry'), value, typed: typed() },
+  isolation: {
     sources: array()
       .of(name('source'))
       .min(1, 'sources: name every source that was isolated')
@@ -241,73 +239,64 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
       .min(1, 'legs: measure each leg to each other and to ground')
       .max(40)
       .required(),
-  }),
-  alteration: object({
-    kind: kindIs('alteration'),
+  },
+  alteration: {
     what: oneOf('what', alterationSorts),
     of: name('of'),
     to: words('to'),
     hazard: said('hazard'),
     owner: words('owner'),
-  }),
-  'alteration-settled': object({
-    kind: kindIs('alteration-settled'),
+  },
+  'alteration-settled': {
     entry: name('entry'),
     of: name('of'),
     to: words('to'),
     as: oneOf('as', ['corrected', 'accepted', 'left-off']),
     words: words('words'),
-  }),
-  temporary: object({
-    kind: kindIs('temporary'),
+  },
+  temporary: {
     sort: oneOf('sort', temporarySorts),
     of: name('of'),
     to: words('to'),
     words: words('words'),
-  }),
-  'temporary-left': object({
-    kind: kindIs('temporary-left'),
+  },
+  'temporary-left': {
     entry: name('entry'),
     hazard: said('hazard'),
     reason: said('reason'),
     authorisedBy: said('authorisedBy'),
     expires: dayOf('expires').required('expires is missing'),
     told: said('told'),
-  }),
-  'temporary-removed': object({
-    kind: kindIs('temporary-removed'),
+  },
+  'temporary-removed': {
     entry: name('entry'),
     words: words('words'),
-  }),
-  'go-ahead': object({ kind: kindIs('go-ahead'), by: said('by'), words: words('words').defined() }),
-  'lead-found': object({
-    kind: kindIs('lead-found'),
+  },
+  'go-ahead': { by: said('by'), words: words('words').defined() },
+  'lead-found': {
     of: name('of'),
     terminal: name('terminal'),
     color: name('color'),
     number: words('number').defined(),
     photo: words('photo'),
-  }),
-  'lead-landed': object({
-    kind: kindIs('lead-landed'),
+  },
+  'lead-landed': {
     of: name('of'),
     terminal: name('terminal'),
     color: name('color'),
     number: words('number').defined(),
-  }),
-  'part-used': object({
-    kind: kindIs('part-used'),
+  },
+  'part-used': {
     of: name('of'),
     words: words('words').defined(),
     dateCode: words('dateCode'),
     rating,
     bench: string().oneOf(['new', 'proven-on-bench', 'unknown']),
-  }),
-  cause: object({ kind: kindIs('cause'), ...whatItWas }),
-  repair: object({ kind: kindIs('repair'), ...whatItWas }),
-  'diagram-changed': object({ kind: kindIs('diagram-changed'), of: name('of'), words: said('words') }),
-  proof: object({
-    kind: kindIs('proof'),
+  },
+  cause: { ...whatItWas },
+  repair: { ...whatItWas },
+  'diagram-changed': { of: name('of'), words: said('words') },
+  proof: {
     call: name('call'),
     words: words('words').defined(),
     passed: boolean().strict().required(),
@@ -323,18 +312,16 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
         }).noUnknown(),
       )
       .max(60),
-  }),
-  restored: object({ kind: kindIs('restored'), item: name('item'), is: boolean().strict().required() }),
-  defect: object({
-    kind: kindIs('defect'),
+  },
+  restored: { item: name('item'), is: boolean().strict().required() },
+  defect: {
     words: said('words'),
     of: words('of'),
     recommend: words('recommend'),
     reason: words('reason'),
-  }),
-  'defect-closed': object({ kind: kindIs('defect-closed'), entry: name('entry') }),
-  'sign-off': object({
-    kind: kindIs('sign-off'),
+  },
+  'defect-closed': { entry: name('entry') },
+  'sign-off': {
     outcome: oneOf('outcome', ['repaired', 'restricted', 'left-off']),
     words: words('words').defined(),
     told: words('told'),
@@ -345,23 +332,33 @@ const shapes: Readonly<Record<EntryBody['kind'], ObjectSchema<object>>> = {
       .max(40_000, 'a signature has at most 40,000 letters')
       .matches(/^[ML0-9. -]*$/, 'a signature is strokes: M x y L x y')
       .label('signature'),
-  }),
+  },
 }
 
-export const entryKinds = Object.keys(shapes) as readonly EntryBody['kind'][]
 const isKind = (kind: unknown): kind is EntryBody['kind'] =>
-  typeof kind === 'string' && Object.hasOwn(shapes, kind)
+  typeof kind === 'string' && Object.hasOwn(fields, kind)
+export const entryKinds: readonly EntryBody['kind'][] = Object.keys(fields).filter(isKind)
+
+const shapes: ReadonlyMap<EntryBody['kind'], AnyObjectSchema> = new Map(
+  entryKinds.map((kind) => [
+    kind,
+    object({ kind: string().oneOf([kind]).required(), ...fields[kind] })
+      .noUnknown(({ unknown }) => `a ${kind} entry has no field ${unknown}`)
+      .strict(),
+  ]),
+)
 
 /** Checks one entry's body by its kind; nothing that is not of that kind passes. */
 export const entryBodySchema: Schema<EntryBody> = lazy((body: unknown) => {
   const kind = typeof body === 'object' && body !== null && 'kind' in body ? body.kind : undefined
-  if (!isKind(kind))
+  const shape = isKind(kind) ? shapes.get(kind) : undefined
+  if (!shape)
     return object({
       kind: string()
         .oneOf(entryKinds, `kind must be one of ${entryKinds.join(', ')}`)
         .required(),
     }).required('body is missing')
-  return shapes[kind].noUnknown(({ unknown }) => `a ${kind} entry has no field ${unknown}`).strict()
+  return shape
 }) as unknown as Schema<EntryBody>
 
 export const caseFileSchema = object({

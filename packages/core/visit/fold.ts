@@ -1,7 +1,8 @@
 import type { EntryBody } from './entry'
 import type { Entry } from './log'
 
-export type Of<K extends EntryBody['kind']> = EntryBody & { readonly kind: K }
+type ByKind = { readonly [B in EntryBody as B['kind']]: B }
+export type Of<K extends EntryBody['kind']> = ByKind[K]
 export type At<K extends EntryBody['kind']> = { readonly entry: Entry; readonly body: Of<K> }
 
 /** All entries of a kind, in order. */
