@@ -11,18 +11,46 @@ export interface SmallLu {
 /** Working space that nothing holds on to. */
 let halfRe = new Float64Array(64)
 let halfIm = new Float64Array(64)
+let columnSize = new Float64Array(64)
+let rowWeight = new Float64Array(64)
 
-/** Dense LU with partial pivoting, in place. Throws RangeError where there is no single solution. */
-export function factorSmall({ matrixRe, matrixIm, order }: SmallLu, size: number): void {
+/**
+ * What an entry of each row is worth when a pivot is chosen: rows are of volts and of amperes, columns of responses to
+ * either, so that their bare sizes say nothing. Columns are brought to one, then rows (Golub and Van Loan, *Matrix
+ * Computations*, 3.5.2); only the choice is scaled, not the numbers.
+ */
+function weighRows({ matrixRe, matrixIm }: SmallLu, size: number): void {
+  if (rowWeight.length < size) {
+    columnSize = new Float64Array(2 * size)
+    rowWeight = new Float64Array(2 * size)
+  }
+  columnSize.fill(0, 0, size)
+  for (let i = 0, entry = 0; i < size; i++)
+    for (let j = 0; j < size; j++, entry++)
+      columnSize[j] = Math.max(columnSize[j], Math.abs(matrixRe[entry]) + Math.abs(matrixIm[entry]))
+  for (let i = 0, entry = 0; i < size; i++) {
+    let most = 0
+    for (let j = 0; j < size; j++, entry++) {
+      const large = Math.abs(matrixRe[entry]) + Math.abs(matrixIm[entry])
+      if (large > most * columnSize[j]) most = large / columnSize[j]
+    }
+    rowWeight[i] = most > 0 ? 1 / most : 1
+  }
+}
+
+/** Dense LU with scaled partial pivoting, in place. Throws RangeError where there is no single solution. */
+export function factorSmall(small: SmallLu, size: number): void {
+  const { matrixRe, matrixIm, order } = small
   order[0] = 0
   if (size === 1 && (matrixRe[0] !== 0 || matrixIm[0] !== 0)) return
   for (let i = 0; i < size; i++) order[i] = i
+  weighRows(small, size)
   for (let k = 0; k < size; k++) {
     let best = k
     let bestSize = -1
     for (let i = k; i < size; i++) {
       const entry = order[i] * size + k
-      const large = Math.abs(matrixRe[entry]) + Math.abs(matrixIm[entry])
+      const large = rowWeight[order[i]] * (Math.abs(matrixRe[entry]) + Math.abs(matrixIm[entry]))
       if (large > bestSize) {
         bestSize = large
         best = i
