@@ -44,16 +44,20 @@ function whileHeating({ parts }: Diagram, effect: Effect): Effect {
   return during ? { ...effect, during } : effect
 }
 
-const partFaults = (diagram: Diagram, part: Part): readonly Fault[] =>
-  part.kind.faults(part.settings).map(({ name, words, effects, cause = '', prove = '', ...rest }) => ({
+function partFaults(diagram: Diagram, part: Part): readonly Fault[] {
+  const inUnit = (effects: readonly Effect[]) =>
+    effects.map((effect) => whileHeating(diagram, inPart(part, effect)))
+  return part.kind.faults(part.settings).map(({ name, words, effects, ends, ...rest }) => ({
+    cause: '',
+    prove: '',
     ...rest,
     id: `${part.id}:${name}`,
     words: partFirst(part, words),
-    effects: effects.map((effect) => whileHeating(diagram, inPart(part, effect))),
-    cause,
-    prove,
+    effects: inUnit(effects),
+    ...(ends && { ends: { least: inUnit(ends.least), most: inUnit(ends.most) } }),
     of: part.id,
   }))
+}
 
 /** Where a wire lies: a cable in the field leads from one place to another and lands on terminals at both. */
 function liesIn({ points, parts, plate }: Diagram, { from, to, wiring }: Wire): Lies {

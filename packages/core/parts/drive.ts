@@ -1,9 +1,9 @@
 import { complex, impedanceFor, polar } from '../electric/complex'
 import { alternatingSource, impedance, opened, resistance } from '../electric/law'
 import { fixed, memory } from './contact'
-import { opens, sticks } from './fault'
+import { misset, opens, sticks } from './fault'
 import { toFrame } from './frame'
-import type { Branch, PartKind, Wants } from './kind'
+import type { Branch, Now, PartKind, Wants } from './kind'
 
 const calledAboveVolts = 14
 /** Share of nominal volts that each leg must have for the drive to work. */
@@ -14,6 +14,11 @@ const outputs = ['output1', 'output2', 'output3'] as const
 const overcurrentShare = 2
 /** Seconds that it bears them. */
 const bearsSeconds = 0.1
+
+/** Whether it is to run: by its run call, or by what was chosen at its keypad. */
+const isCalled = ({ volts, settings }: Pick<Now, 'volts' | 'settings'>): boolean =>
+  settings.text('keypad') === 'hand' ||
+  (settings.text('keypad') === 'auto' && volts.run.size > calledAboveVolts)
 
 /**
  * A variable-frequency drive: line at `L1`–`L3`, motor at `T1`–`T3`, a 24 V run call at `RUN`–`C`. Its output
@@ -28,7 +33,8 @@ export const drive: PartKind = {
   symbol: 'control',
   storedSeconds: 300,
   lookWords: () => ['lamp-on', 'lamp-off'],
-  settings: { volts: 480, amps: 7.6, output: 440 },
+  settings: { volts: 480, amps: 7.6, output: 440, keypad: 'auto' },
+  dials: { keypad: { words: 'keypad: auto, hand or off', unit: '' } },
   moving: 'output1',
   terminals: () => [
     ...[1, 2, 3].map((n) => ({ name: `L${n}`, words: `drive line ${n}` })),
@@ -84,7 +90,7 @@ export const drive: PartKind = {
     const fed = [now.volts.input1, now.volts.input2, now.volts.input3].every(
       (volts) => volts.size > fedShare * nominal,
     )
-    const on = fed && now.volts.run.size > calledAboveVolts && now.is.fault === 'none'
+    const on = fed && isCalled(now) && now.is.fault === 'none'
     return {
       input1: on ? 'working' : 'idle',
       input2: on ? 'working' : 'idle',
@@ -108,6 +114,14 @@ export const drive: PartKind = {
       cause: 'its display names the fault: overcurrent, ground, undervoltage, heat',
       clears: ['reset'],
     }),
+    misset('left-off', 'keypad', 'off', 'drive stopped at its keypad: it waits for no call', 1, {
+      cause: 'stopped for work and not put back',
+      prove: 'the display; put it back to auto, with nobody near the fan',
+    }),
+    misset('in-hand', 'keypad', 'hand', 'drive in hand: it runs whatever is called', 0.8, {
+      cause: 'started at its keypad for a test or a balance and left so',
+      prove: 'the display; put it back to auto and see that it stops without a call',
+    }),
     opens('run', 'drive’s run input dead', 0.8),
     opens('output1', 'drive output 1 dead', 0.5),
     opens('input1', 'drive’s line input 1 open', 0.4),
@@ -117,11 +131,9 @@ export const drive: PartKind = {
       Math.min(now.volts.input1.size, now.volts.input2.size, now.volts.input3.size) >
       (fedShare * now.settings.number('volts')) / Math.sqrt(3)
     if (!fed) return 'dark'
-    return now.is.output1 === 'on'
-      ? 'running'
-      : now.volts.run.size > calledAboveVolts
-        ? 'locked out'
-        : 'ready'
+    if (now.settings.text('keypad') === 'off') return 'off'
+    if (now.is.output1 !== 'on') return isCalled(now) ? 'locked out' : 'ready'
+    return now.settings.text('keypad') === 'hand' ? 'hand' : 'running'
   },
   looks: (now) => [now.is.output1 === 'on' ? 'lamp-on' : 'lamp-off'],
 }

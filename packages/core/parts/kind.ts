@@ -1,6 +1,6 @@
 import type { Complex } from '../electric/complex'
 import type { Law } from '../electric/law'
-import type { Clearing, Effect, Exclusion } from './effect'
+import type { Clearing, Effect, Exclusion, Fault } from './effect'
 import type { CauseGroup } from './causeGroup'
 import type { FaultClass } from './faultClass'
 import type { Settings } from './settings'
@@ -98,6 +98,8 @@ export interface PartFault {
   readonly words: string
   readonly prior: number
   readonly effects: readonly Effect[]
+  /** Of something that may lie anywhere between two ends: what it does at either. */
+  readonly ends?: NonNullable<Fault['ends']>
   readonly cause?: string
   readonly prove?: string
   /** Marks of it that a look at the part may show, beside how it stands. */
@@ -184,6 +186,8 @@ export interface Phase {
   readonly weight: number
   /** What is read may as well lie between the settled state and this one. */
   readonly between?: true
+  /** It goes back by itself, and all begins anew: the unit stops and comes back. */
+  readonly recurs?: true
 }
 
 /**

@@ -1,3 +1,4 @@
+import { diagnose } from '../diagnosis/diagnose'
 import { Circuit } from '../circuit/circuit'
 import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
@@ -39,3 +40,23 @@ test.each(builtInUnitIds)(
       }
   },
 )
+
+test('with turns of its secondary shorted it gives their share less, loaded or not', () => {
+  const right = withTap('split-heat-pump', '').secondary
+  const short = withTap('split-heat-pump', 'XF:secondary-turns-short').secondary
+  expect(short / right).toBeCloseTo(0.75, 1)
+})
+
+test('19 V with the right volts on its primary are turns shorted or a burnt connection, not the supply', () => {
+  const { ranked, model } = diagnose(builtInUnit('split-heat-pump'), {
+    complaint: 'not-cooling',
+    entries: [
+      { kind: 'call', call: 'off' },
+      { kind: 'reading', meter: 'volts', from: 'LB.L1', to: 'LB.L2', value: 208, typed: '208' },
+      { kind: 'reading', meter: 'volts', from: 'XF.S1', to: 'XF.S2', value: 18, typed: '18' },
+    ],
+  })
+  const leading = ranked.slice(0, 4).map((h) => model.hypotheses[h].id)
+  expect(leading).toContain('XF:secondary-turns-short')
+  expect(leading.join()).not.toMatch(/SV:|BRI|clip/)
+})

@@ -1,6 +1,7 @@
 import { complex, polar, scale } from '../electric/complex'
 import { impedance, opened, resistance, self, type Equation, type Term } from '../electric/law'
 import { fixed } from './contact'
+import type { Effect } from './effect'
 import { makesBadly, opens } from './fault'
 import type { Branch, PartKind } from './kind'
 import type { Settings } from './settings'
@@ -16,6 +17,15 @@ const magnetisingDegrees = -72
 const saturatesFrom = 1.4
 const saturatedShare = 6
 const saturatedDegrees = 80
+
+/**
+ * Share of the secondary's turns that is left when some are shorted. What the shorted ones draw from the line is left
+ * out: they run hot, and burn open before long.
+ */
+const turnsLeft = { 'turns-short': 0.75, 'few-turns-short': 0.92, 'most-turns-short': 0.4 } as const
+const turnsShort = (state: keyof typeof turnsLeft): readonly Effect[] => [
+  { does: 'hold', branch: 'secondaryCore', state },
+]
 
 const taps = (s: Settings): readonly number[] => s.list('taps').map(Number)
 const pairsAmong = (names: readonly string[]): readonly (readonly [string, string])[] =>
@@ -111,7 +121,19 @@ export const transformer: PartKind = {
           ),
         },
       },
-      fixed('secondaryCore', '~s', 'S2', 'winding', { ac: follows(secondaryTurns, seriesOhms), dc: nothing }),
+      {
+        name: 'secondaryCore',
+        from: '~s',
+        to: 'S2',
+        role: 'winding',
+        rest: 'whole',
+        states: Object.fromEntries(
+          Object.entries({ whole: 1, ...turnsLeft }).map(([state, share]) => [
+            state,
+            { ac: follows(share * secondaryTurns, seriesOhms), dc: nothing },
+          ]),
+        ),
+      },
       fixed('secondary', 'S1', '~s', 'winding', impedance(complex(0.001), secondaryOhms)),
     ]
   },
@@ -132,6 +154,17 @@ export const transformer: PartKind = {
       prove: 'ohms across the secondary, isolated',
       shows: ['charred'],
     }),
+    {
+      name: 'secondary-turns-short',
+      class: 'short',
+      words: 'turns of the secondary shorted: low volts, with no load too',
+      prior: 0.5,
+      effects: turnsShort('turns-short'),
+      ends: { least: turnsShort('few-turns-short'), most: turnsShort('most-turns-short') },
+      cause: 'overload or age: insulation of the winding gone',
+      prove: 'volts of the secondary with its leads lifted, at the right tap',
+      shows: ['charred'],
+    },
     makesBadly('secondary-weak', 'secondary', 5, 'secondary connection or turns burnt: sags under load', 0.6),
   ],
   pairs: (s) => [...taps(s).map((volts) => ['COM', `P${volts}`] as const), ['S1', 'S2']],
