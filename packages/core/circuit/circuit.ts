@@ -26,6 +26,7 @@ export interface MetPhase {
   readonly held: readonly Effect[]
   readonly weight: number
   readonly between: boolean
+  readonly recurs: boolean
 }
 
 interface Solved {
@@ -132,10 +133,11 @@ export class Circuit {
   phases(settled: Settled): readonly MetPhase[] {
     const met: MetPhase[] = []
     for (const { part, now } of this.settling.feeling(settled, settled.states, settled.overrides))
-      for (const { states, weight, between = false } of part.kind.phases?.(now) ?? [])
+      for (const { states, weight, between = false, recurs = false } of part.kind.phases?.(now) ?? [])
         met.push({
           weight,
           between,
+          recurs,
           held: [
             ...Object.entries(states).map(([branch, state]) => ({
               does: 'hold' as const,

@@ -1,5 +1,6 @@
 import type { Evidence, Findings } from '../visit/evidence'
-import type { Track } from './tracks'
+import type { Met } from './moment'
+import type { Cycle, Track } from './tracks'
 
 /**
  * Chance that a fault which may come and go does: as a rule, where something was moved or logged to find out, and
@@ -20,8 +21,12 @@ export const changingShare = (evidence: readonly Evidence[], { complaint }: Find
  * would be a coincidence that this one changed just then.
  */
 export const presentAtFirst = 0.6
+/** A pressure or a limit takes minutes to open its switch and to close it, what is read at one place seconds. */
+export const cycleAtFirst: Cycle = { opened: 0.15, stays: 0.97 }
 export const stays = 0.88
 const staysMeanwhile = 0.97
+/** Seconds from one entry to the next, as a rule. */
+const entrySeconds = 60
 const presentWhenTouched = 0.35
 
 /**
@@ -36,6 +41,71 @@ export function whetherThere(
   const now = before * keeps + (1 - before) * (1 - keeps)
   const own = now * there + (1 - now) * away
   return { own, present: (now * there) / own }
+}
+
+/** What a piece of evidence says under a track, and whether the switch that recurs was open when it was taken. */
+interface InCycle<Told> {
+  readonly told: Told
+  readonly chance: number
+  readonly cycle: Cycle
+}
+
+/**
+ * Evidence on a unit whose switch opens and closes again and again: what is read one after the other is read of the same
+ * state, mostly. Where nothing recurs, it is as all its states have it.
+ */
+export function inCycle<Told extends { readonly chance: number }>(
+  { cycle }: Track,
+  met: readonly Met[],
+  under: (met: readonly Met[]) => Told,
+): InCycle<Told> {
+  const open = met.filter(({ recurs }) => recurs)
+  if (open.length === 0) {
+    const told = under(met)
+    return { told, chance: told.chance, cycle }
+  }
+  const shut = met.filter(({ recurs }) => !recurs)
+  const [whenOpen, whenShut] = [open, shut].map((states) => under(asWhole(states)))
+  const { own, present } = whetherThere(cycle.opened, cycle.stays, whenOpen.chance, whenShut.chance)
+  return {
+    told: present > 0.5 ? whenOpen : whenShut,
+    chance: own,
+    cycle: { ...cycleAtFirst, opened: present },
+  }
+}
+
+/** States with weights that sum to one. */
+function asWhole(met: readonly Met[]): readonly Met[] {
+  const whole = met.reduce((sum, { weight }) => sum + weight, 0)
+  return met.map((state) => ({ ...state, weight: state.weight / whole }))
+}
+
+/** Chance of being as it was after so many entries more, each of which it outlasts with a chance. */
+const staysFor = (before: number, each: number, entries: number): number =>
+  0.5 + (before - 0.5) * (2 * each - 1) ** entries
+
+/** At one part a switch that opens is heard: the contactor that one stands at drops out. */
+const staysAtPart = 0.997
+
+/** A track before something more is read or seen at the part where one stands. */
+export const atSamePart = (track: Track): Track => ({
+  ...track,
+  cycle: { ...track.cycle, stays: Math.max(track.cycle.stays, staysAtPart) },
+})
+
+/**
+ * A track after so many seconds of waiting: as many more chances to change as there were entries in that time, so that a
+ * long wait leaves both as likely.
+ */
+export function waited(track: Track, seconds: number): Track {
+  if (seconds <= 0) return track
+  const entries = seconds / entrySeconds
+  const { cycle } = track
+  return {
+    ...track,
+    stays: staysFor(track.stays, stays, entries),
+    cycle: { ...cycle, stays: staysFor(cycle.stays, cycleAtFirst.stays, entries) },
+  }
 }
 
 /** A track after a part was moved, its own or another. */

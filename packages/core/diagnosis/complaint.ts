@@ -96,9 +96,12 @@ function showsAnywhere({ model, inCall }: Heard, { means, calls }: Complaint, h:
         ) || calls.some((call) => inCall(call).tripsSomewhere(h))
       )
     default:
-      return model.comesAndGoes(h) || calls.some((call) => inCall(call).situation.settle(h).oscillates)
+      return model.comesAndGoes(h) || calls.some((call) => stopsAndStarts(inCall(call).situation, h))
   }
 }
+
+const stopsAndStarts = (situation: SituationModel, h: number): boolean =>
+  situation.settle(h).oscillates || situation.phases(h).some(({ recurs }) => recurs)
 
 /**
  * Whether a call shows a symptom: as it settles, as everything stands once tripped, or before anything has

@@ -10,6 +10,8 @@ import type { SituationModel, Trip } from './situationModel'
 export interface Met {
   readonly versions: readonly number[]
   readonly weight: number
+  /** A switch has opened that closes again by itself: the next reading may be of the unit running. */
+  readonly recurs?: true
 }
 
 /**
@@ -105,14 +107,14 @@ export class Moment {
         0.9,
         phases.reduce((sum, { weight }) => sum + weight, first),
       )
-    const standing = phases.flatMap(({ held: more, weight, between }): readonly Met[] => {
+    const standing = phases.flatMap(({ held: more, weight, between, recurs }): readonly Met[] => {
       const version = this.model.version(h, 'drawn', [...held, ...more])
       return between
         ? [
             { versions: [version], weight: weight / 2 },
             { versions: [settled, version], weight: weight / 2 },
           ]
-        : [{ versions: [version], weight }]
+        : [{ versions: [version], weight, ...(recurs && { recurs }) }]
     })
     if (!isShorted && tripping.length > 0 && isSlow(tripping))
       return [
@@ -140,9 +142,11 @@ export class Moment {
     return isClamped && tripping.length > 0 ? firstShare.clamped : 0
   }
 
-  /** The number to predict with while a fault that comes and goes is away: what it has tripped stays so. */
+  /**
+   * The number to predict with while what comes and goes is away: what it has blown stays so, and so does what lasts.
+   */
   away(h: number, blown: Blown): number {
-    return this.model.version(0, 'drawn', this.held(h, blown))
+    return this.model.version(0, 'drawn', [...this.model.lasting(h), ...this.held(h, blown)])
   }
 
   /** The number to predict with for the first instant: nothing that acts has acted on the fault. */

@@ -71,11 +71,22 @@ export function stepsInOrder(
   const all = [...steps, ...asked, ...(wants('wait') ? waits(search) : [])].filter((step) =>
     wants(sortOf(step)),
   )
-  return surroundingsFirst(search, decidingFirst(now, inOrderOf(school, search, mannerly(search, all))))
+  const inOrder = inOrderOf(school, search, mannerly(search, all))
+  return surroundingsFirst(search, decidingFirst(now, school === 'best' ? littleLast(inOrder) : inOrder))
 }
 
 /** Bits from which a step comes before a reading that is taken once more: it may bear that one out. */
 const tellsMuchBits = 0.25
+
+/** Bits up to which a step tells next to nothing, however quick it is. */
+const tellsLittleBits = 0.05
+
+/** What tells next to nothing comes after what tells much, though that takes its time: nobody reads for its own sake. */
+function littleLast(steps: readonly Step[]): readonly Step[] {
+  if (!steps.some(({ bits }) => bits > tellsMuchBits)) return steps
+  const tellsLittle = ({ bits }: Step): boolean => bits < tellsLittleBits
+  return [...steps.filter((step) => !tellsLittle(step)), ...steps.filter(tellsLittle)]
+}
 
 /** A reading that the verdict hangs on is taken once more before the verdict, unless power has changed. */
 function decidingFirst({ power }: Standing, steps: readonly Step[]): readonly Step[] {

@@ -2,10 +2,11 @@ import { pendingAt, type LateMove } from '../circuit/delays'
 import { Circuit } from '../circuit/circuit'
 import { situationOf } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
-import type { Effect, Fault } from '../parts/effect'
+import type { Effect } from '../parts/effect'
 import type { FaultClass } from '../parts/faultClass'
 import { lateMovesIn } from '../visit/lateMovesIn'
 import type { SettingChange, Standing } from '../visit/standing'
+import { lastingEffects, mayComeAndGo } from './comingBack'
 import { bothOf, hypothesesOf, type Hypothesis } from './hypothesis'
 import { hasRange, isShort, withOhms, type Resistance } from './resistance'
 import { SituationModel } from './situationModel'
@@ -59,22 +60,14 @@ export class UnitModel {
 
   /** Whether what a hypothesis says may come and go by itself: a connection may, a winding that is open does not. */
   comesAndGoes(h: number): boolean {
-    const known = this.changing[h] ?? this.all[h].faults.some((fault) => this.mayComeAndGo(fault))
+    const known = this.changing[h] ?? this.all[h].faults.some((fault) => mayComeAndGo(this.diagram, fault))
     this.changing[h] = known
     return known
   }
 
-  private mayComeAndGo({ class: sort, effects, clears = [] }: Fault): boolean {
-    if (sort === 'trip') return clears.includes('wait')
-    if (sort === 'open')
-      return effects.every((effect) => effect.does === 'open' && this.isContact(effect.branch))
-    return isShort({ class: sort }) || sort === 'loose' || sort === 'supply'
-  }
-
-  private isContact(branch: string): boolean {
-    const part = this.diagram.parts.get(branch.slice(0, branch.indexOf('/')))
-    const own = part?.kind.branches(part.settings, {}).find(({ name }) => `${part.id}/${name}` === branch)
-    return own?.role === 'contact' || own?.role === 'conductor'
+  /** What of a hypothesis lasts while what it does has gone away by itself. */
+  lasting(h: number): readonly Effect[] {
+    return this.all[h].faults.flatMap((fault) => lastingEffects(this.diagram, fault))
   }
 
   /**

@@ -28,10 +28,20 @@ export interface Track {
   readonly present: number | null
   /** Chance that a fault which comes and goes stays as it is until the next entry. */
   readonly stays: number
+  /** A switch that the fault makes open and close again and again. */
+  readonly cycle: Cycle
   /** The calls have stood for longer than anybody said: every delay is over. */
   readonly late: boolean
   /** What is known of surroundings that nobody has measured; null: none tell on this unit. */
   readonly around: Around | null
+}
+
+/** Where a switch that opens and closes again and again stands. */
+export interface Cycle {
+  /** Chance that it is open just now. */
+  readonly opened: number
+  /** Chance that it stays as it is until the next entry. */
+  readonly stays: number
 }
 
 /** What a piece of evidence makes of a hypothesis's track. */

@@ -1,5 +1,5 @@
 import type { Evidence } from '../visit/evidence'
-import { stays, whetherThere } from './comesAndGoes'
+import { inCycle, stays, whetherThere } from './comesAndGoes'
 import { lookLikelihood } from './likelihood'
 import type { Met, Moment } from './moment'
 import { elsewhereOf, looksAsHealthy } from './otherSurroundings'
@@ -28,9 +28,13 @@ export function lookWeigher(
   const isAsHealthy = looksAsHealthy(situation, of)
   const elsewhere = elsewhereOf(model, standing, homeCall, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
   return (h, track) => {
-    const there = chanceOf(moment.met(h, track.blown))
+    const met = moment.met(h, track.blown)
     const around = isAsHealthy(h) ? elsewhere : null
-    if (track.present === null) return inSurroundings(track, there, around).track
+    if (track.present === null) {
+      const { chance, cycle } = inCycle(track, met, (states) => ({ chance: chanceOf(states) }))
+      return { ...inSurroundings(track, chance, around).track, cycle }
+    }
+    const there = chanceOf(met)
     const away = seen([moment.away(h, track.blown)])
     const { own, present } = whetherThere(track.present, track.stays, there, away)
     return { ...inSurroundings(track, own, around).track, present, stays }

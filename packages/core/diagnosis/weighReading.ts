@@ -1,7 +1,7 @@
 import { isDead, isInWire, isOhms } from '../circuit/meters'
 import { partOfPoint } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
-import { stays, whetherThere } from './comesAndGoes'
+import { inCycle, stays, whetherThere } from './comesAndGoes'
 import { Factors } from './factors'
 import { notDrawn } from './hypothesis'
 import { spreadsApart } from './likelihood'
@@ -68,12 +68,14 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
         ...track,
         logWeight: track.logWeight + Math.log(notDrawnChance(meter, value, healthy, density)),
       }
-    const there = under(moment.met(h, track.blown, isInWire(meter)), track)
+    const met = moment.met(h, track.blown, isInWire(meter))
     if (track.present === null) {
-      const told = inSurroundings(track, there.chance, isAsHealthy(h) ? elsewhere : null)
+      const { told, chance, cycle } = inCycle(track, met, (states) => under(states, track))
+      const { own, track: after } = inSurroundings(track, chance, isAsHealthy(h) ? elsewhere : null)
       // what the weather explains teaches nothing of the supply
-      return { ...told.track, factors: told.own > 0.5 ? there.factors : track.factors }
+      return { ...after, factors: own > 0.5 ? told.factors : track.factors, cycle }
     }
+    const there = under(met, track)
     const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
     const { own, present } = whetherThere(track.present, track.stays, there.chance, away.chance)
     return {

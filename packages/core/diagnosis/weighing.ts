@@ -2,7 +2,15 @@ import { partOfPoint } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
-import { changingShare, presentAtFirst, stays, touched } from './comesAndGoes'
+import {
+  atSamePart,
+  changingShare,
+  cycleAtFirst,
+  presentAtFirst,
+  stays,
+  touched,
+  waited,
+} from './comesAndGoes'
 import { complaintChances } from './complaint'
 import { Factors } from './factors'
 import type { Hypothesis } from './hypothesis'
@@ -207,7 +215,18 @@ function startTracks(context: Context, which: readonly number[]): readonly (read
         const whole = weight * clockShare
         return whole === 0
           ? []
-          : [{ logWeight: Math.log(whole), factors: new Factors(), blown, present, stays, late, around }]
+          : [
+              {
+                logWeight: Math.log(whole),
+                factors: new Factors(),
+                blown,
+                present,
+                stays,
+                cycle: cycleAtFirst,
+                late,
+                around,
+              },
+            ]
       })
     const beginnings = [
       ...ways.map((way) => ({ blown: way, weight: before / ways.length })),
@@ -246,16 +265,38 @@ function advance(
           metered,
           which,
         })
+  const meanwhile = between(context.evidence[weight.length - 1], piece)
   const row = new Float64Array(model.hypotheses.length).fill(-Infinity)
   const after: (readonly Track[] | undefined)[] = []
   for (const h of which) {
     const before = tracks[h] ?? []
-    const next = before.map((track) => (track.late ? late(h, track) : weigher(h, track)))
+    const next = before.map((track) => (track.late ? late : weigher)(h, meanwhile(track)))
     const whole = sumOfLogs(next)
     row[h] = whole - sumOfLogs(before)
     after[h] = next.filter(({ logWeight }) => logWeight > whole - forgottenBelow)
   }
   return { tracks: after, weight: [...weight, row] }
+}
+
+/** What passes between two pieces of evidence: a wait, or nothing where both are of one part. */
+function between(before: Evidence | undefined, piece: Evidence): (track: Track) => Track {
+  const seconds = secondsBetween(before, piece)
+  if (seconds > 0) return (track) => waited(track, seconds)
+  const parts = before ? partsOf(before) : []
+  return partsOf(piece).some((part) => parts.includes(part)) ? atSamePart : (track) => track
+}
+
+/** The parts that one stands at for a piece of evidence: of a reading, where its first lead is. */
+function partsOf(piece: Evidence): readonly string[] {
+  if (piece.kind === 'look') return [piece.of]
+  return piece.kind === 'reading' ? [partOfPoint(piece.from)] : []
+}
+
+/** Seconds that were waited between two pieces of evidence, as far as they were said. */
+function secondsBetween(before: Evidence | undefined, { standing: { age, ran } }: Evidence): number {
+  if (age === null) return 0
+  const isSameRun = before !== undefined && before.standing.ran.length === ran.length
+  return isSameRun ? age - (before.standing.age ?? 0) : age
 }
 
 /** Tracks of less weight than this, in logarithms against the whole, are left. */

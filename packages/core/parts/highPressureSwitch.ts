@@ -9,11 +9,13 @@ export const highPressureSwitch = protectiveSwitch({
   testBridge: 'never',
   guard: true,
   likelier: ['hot-weather'],
+  needsFan: true,
   openPrior: 0.8,
   watch: { reads: 'dischargePressure', opensAt: 610, closesAt: 420 },
   trip: {
     words: 'high-pressure switch open on high pressure',
     prior: 1.8,
     cause: 'dirty condenser coil, condenser fan still, overcharge',
+    clears: ['wait'],
   },
 })

@@ -1,7 +1,8 @@
 import type { CauseGroup } from './causeGroup'
 import { contact, position } from './contact'
 import { makesBadly, opens } from './fault'
-import type { Condition, Now, PartFault, PartKind, PartSymbol, TestBridge } from './kind'
+import type { Condition, Now, PartFault, PartKind, PartSymbol, Phase, TestBridge } from './kind'
+import type { Settings } from './settings'
 import { touchEffects, untouched, temperatureFelt } from './touch'
 
 /** What a protective switch watches: it opens past `opensAt` and closes again past `closesAt`. */
@@ -32,6 +33,8 @@ interface Words {
   /** What must be known before power goes back on behind a trip of it, where that is its own. */
   readonly afterTrip?: string
   readonly likelier?: PartKind['likelier']
+  /** In cooling it opens before long when the fan stands that its setting `follows` names. */
+  readonly needsFan?: true
   readonly openPrior: number
   readonly watch: Watch
   /** What opens it when nothing is wrong with the switch itself. */
@@ -53,6 +56,18 @@ function isClosed(now: Now, { byHand, isLocal }: Pick<Watch, 'byHand' | 'isLocal
   return opensAt < closesAt ? value > turningPoint : value < turningPoint
 }
 
+/** From this current on a switch lets its load run. */
+const carryingAmps = 0.02
+/**
+ * Without its fan what it watches climbs in minutes; then it opens, and closes when that has come down. How often it is
+ * met open is for the diagnosis to follow, from one reading to the next.
+ */
+const openedByHeat: Phase = { states: { contact: 'open' }, weight: 0.4, recurs: true }
+
+/** Whether its compressor runs in cooling while the fan that it follows stands. */
+const lacksFan = ({ call, followed, amps }: Now): boolean =>
+  followed === 'still' && (call === 'cool1' || call === 'cool2') && amps.contact.size > carryingAmps
+
 /** What opens a switch that watches a water pipe. */
 const waterCause = 'water too hot or standing: boiler, mixing valve, pump, air in the line'
 
@@ -67,6 +82,7 @@ export const protectiveSwitch = ({
   trip,
   afterTrip,
   opensDuring,
+  needsFan,
   ...facts
 }: Words): PartKind => ({
   kind,
@@ -74,13 +90,26 @@ export const protectiveSwitch = ({
   symbol,
   ...facts,
   ...(opensDuring ? { opensDuring } : {}),
-  settings: { reads: watch.reads, opensAt: watch.opensAt, closesAt: watch.closesAt, ...untouched },
+  settings: {
+    reads: watch.reads,
+    opensAt: watch.opensAt,
+    closesAt: watch.closesAt,
+    ...untouched,
+    ...(needsFan ? { follows: '' } : {}),
+  },
   terminals: () => [
     { name: '1', words: `${words}, in` },
     { name: '2', words: `${words}, out` },
   ],
   branches: () => [contact('contact', '1', '2', 'closed')],
   behave: (now) => ({ contact: position(isClosed(now, watch)) }),
+  ...(needsFan
+    ? {
+        senses: (s: Settings) =>
+          s.text('follows') === '' ? {} : { amps: ['contact'], steps: { contact: [carryingAmps] } },
+        phases: (now: Now) => (lacksFan(now) ? [openedByHeat] : []),
+      }
+    : {}),
   faults: (s) => [
     opens('contact', `${words} itself open`, openPrior),
     makesBadly('contact-high', 'contact', 120, `${words} makes badly`, 0.3),
