@@ -4,6 +4,7 @@ import { boardHot, callTerminals } from '../diagram/roles'
 import { effectsOfAction } from '../visit/actions'
 import { poweredAgain } from '../visit/poweredAgain'
 import type { Candidate } from './candidates'
+import { oneRepairOf } from './oneRepair'
 import { lookSteps, readingSteps, situationIn, type Search } from './proposals'
 import type { Deed, Step } from './steps'
 
@@ -67,14 +68,19 @@ const strongestShare = 0.9
  * The search among few suspects: all of them, or the strongest where they hold nearly everything; else none.
  */
 function amongStrongest(search: Search): Search | null {
-  const {
-    which,
-    belief: { probability },
-  } = search
+  const { model, which, belief } = search
+  const { probability } = belief
   if (which.length <= mostSuspects) return search
   const strongest = [...which].sort((a, b) => probability[b] - probability[a]).slice(0, mostSuspects)
   const share = strongest.reduce((sum, h) => sum + probability[h], 0)
-  return share < strongestShare ? null : { ...search, which: strongest }
+  return share < strongestShare
+    ? null
+    : {
+        ...search,
+        which: strongest,
+        // what is mended is asked of those alone that are worked out
+        repair: oneRepairOf(model, belief, strongest),
+      }
 }
 
 function proposalsFor(diagram: Diagram, blamed: ReadonlySet<string>): readonly Proposal[] {

@@ -93,6 +93,14 @@ export class Moment {
     return this.model.version(h, 'drawn', this.held(h, blown))
   }
 
+  /** The same while a switch is open that it makes open again and again. */
+  asOpened(h: number, blown: Blown): number {
+    const held = this.held(h, blown)
+    const phases = this.situation.phases(this.model.version(h, 'drawn', held))
+    const opened = phases.find(({ recurs }) => recurs)
+    return this.model.version(h, 'drawn', [...held, ...(opened?.held ?? [])])
+  }
+
   /** Every state in which the unit may be met under a hypothesis; weights sum to one. */
   met(h: number, blown: Blown, isClamped = false): readonly Met[] {
     const held = this.held(h, blown)

@@ -113,7 +113,8 @@ function findStands({ model, belief, which }: Search, standing: Standing): Stand
   const moment = new Moment(model, standing, model.stillThere(belief.repairedFaults, standing))
   const stands = new Map<number, number>()
   for (const h of which) {
-    const version = moment.asTripped(h, belief.blown[h] ?? 'not')
+    const blown = belief.blown[h] ?? 'not'
+    const version = belief.opened[h] ? moment.asOpened(h, blown) : moment.asTripped(h, blown)
     if (version !== h) stands.set(h, version)
   }
   return stands.size > 0 ? stands : null

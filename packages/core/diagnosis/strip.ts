@@ -84,6 +84,7 @@ export function healthyStrips(model: UnitModel, findings: Findings): readonly St
       reasons: [],
       factors: [],
       blown: [],
+      opened: [],
     },
   })
 }

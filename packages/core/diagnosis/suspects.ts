@@ -83,6 +83,7 @@ export function believe(model: UnitModel, findings: Findings, facts: UnitFacts =
     repairedFaults: stories[lead].repairedFaults,
     factors: ends[lead].factors,
     blown: ends[lead].blown,
+    opened: ends[lead].opened,
     // other stories may have thought of further pairs
     weight: ends[lead].weight.map((row) => lengthened(row, probability.length)),
   }

@@ -52,6 +52,8 @@ export interface Weighed {
   readonly factors: readonly (Factors | undefined)[]
   /** Whether and how its trips happened before anybody arrived, by hypothesis number. */
   readonly blown: readonly Blown[]
+  /** Whether a switch that it makes open again and again is open just now, by hypothesis number. */
+  readonly opened: readonly boolean[]
 }
 
 /** What evidence is weighed in. */
@@ -100,6 +102,7 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
     weight: told.weight.map((row) => padded(row, count)),
     factors: told.factors,
     blown: told.blown,
+    opened: told.opened,
   }
 }
 
@@ -115,6 +118,7 @@ interface AllTold {
   readonly weight: readonly Float64Array[]
   readonly factors: readonly (Factors | undefined)[]
   readonly blown: readonly Blown[]
+  readonly opened: readonly boolean[]
 }
 
 /** What a model has been told lately: a log grows by one entry, and the tracks go on from where they were. */
@@ -153,6 +157,7 @@ function tracksAfter(context: Context, which: readonly number[]): AllTold {
     weight: chain.weight,
     factors: lead.map((track) => track?.factors),
     blown: lead.map((track) => track?.blown ?? 'not'),
+    opened: lead.map((track) => track !== undefined && track.cycle.opened > 0.5),
   }
 }
 
