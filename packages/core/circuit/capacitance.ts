@@ -13,8 +13,8 @@ export function capacitorLink({ circuit: { network } }: Settled, from: string, t
 }
 
 /**
- * Microfarads of a capacitor by itself, its leads off, as it is in a settled circuit: 0 where it is open, null
- * where it is shorted.
+ * Microfarads of a capacitor by itself, its leads off, as it is in a settled circuit: 0 where it is open,
+ * null where it is shorted.
  */
 export function capacitance({ circuit, states, overrides }: Settled, link: number): number | null {
   const own = circuit.network.links[link].states[states[link]]

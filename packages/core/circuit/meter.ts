@@ -24,8 +24,8 @@ const unreadVolts = 1e-7
 
 /**
  * What the meter reads between two points of a settled circuit, its own input resistance included; for `amps`
- * and `microamps`, in the wire with these two ends. Volts and amps are root-mean-square, microamps and ohms by
- * direct current; microfarads are of a capacitor with its leads off. Throws UnknownNameError and
+ * and `microamps`, in the wire with these two ends. Volts and amps are root-mean-square, microamps and ohms
+ * by direct current; microfarads are of a capacitor with its leads off. Throws UnknownNameError and
  * NoCapacitorError.
  */
 export function readMeter(settled: Settled, meter: Meter, from: string, to: string): Reading {

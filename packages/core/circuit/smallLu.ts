@@ -15,9 +15,9 @@ let columnSize = new Float64Array(64)
 let rowWeight = new Float64Array(64)
 
 /**
- * What an entry of each row is worth when a pivot is chosen: rows are of volts and of amperes, columns of responses to
- * either, so that their bare sizes say nothing. Columns are brought to one, then rows (Golub and Van Loan, *Matrix
- * Computations*, 3.5.2); only the choice is scaled, not the numbers.
+ * What an entry of each row is worth when a pivot is chosen: rows are of volts and of amperes, columns of
+ * responses to either, so that their bare sizes say nothing. Columns are brought to one, then rows (Golub and
+ * Van Loan, *Matrix Computations*, 3.5.2); only the choice is scaled, not the numbers.
  */
 function weighRows({ matrixRe, matrixIm }: SmallLu, size: number): void {
   if (rowWeight.length < size) {

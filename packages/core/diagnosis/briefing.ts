@@ -1,6 +1,6 @@
 import { display, type Meter } from '../circuit/meters'
 import type { CaseFile } from '../visit/entry'
-import { partWords, type Diagram } from '../diagram/diagram'
+import { partOfBranch, partWords, type Diagram } from '../diagram/diagram'
 import { askOf, type Ask } from './asks'
 import { coverageOf, type Coverage } from './coverage'
 import { diagnose, judge, type Diagnosis, type Judgement } from './diagnose'
@@ -181,7 +181,7 @@ function clearedShown({ model, belief, findings }: Diagnosis): readonly ClearedB
 
 function delaysShown({ model, findings }: Diagnosis): Briefing['delays'] {
   const lasts = new Map<string, number>()
-  for (const { branch, seconds } of model.lateMoves(findings.now)) lasts.set(branch.split('/')[0], seconds)
+  for (const { branch, seconds } of model.lateMoves(findings.now)) lasts.set(partOfBranch(branch), seconds)
   return [...lasts].map(([part, seconds]) => ({ words: partWords(model.diagram, part), seconds }))
 }
 

@@ -3,8 +3,8 @@ import type { Met } from './moment'
 import type { Cycle, Track } from './tracks'
 
 /**
- * Chance that a fault which may come and go does: as a rule, where something was moved or logged to find out, and
- * where that is what the unit is said to do.
+ * Chance that a fault which may come and go does: as a rule, where something was moved or logged to find out,
+ * and where that is what the unit is said to do.
  */
 const changing = { usual: 0.08, lookedFor: 0.5, complained: 0.9 } as const
 
@@ -16,18 +16,21 @@ export const changingShare = (evidence: readonly Evidence[], { complaint }: Find
 }
 
 /**
- * A fault that comes and goes: how likely it is there at first, stays as it is from one entry to the next, and is
- * there after its part was touched. What is read while another part is moved is read within moments of that: it
- * would be a coincidence that this one changed just then.
+ * A fault that comes and goes: how likely it is there at first, stays as it is from one entry to the next,
+ * and is there after its part was touched. What is read while another part is moved is read within moments of
+ * that: it would be a coincidence that this one changed just then.
  */
 export const presentAtFirst = 0.6
-/** A pressure or a limit takes minutes to open its switch and to close it, what is read at one place seconds. */
-export const cycleAtFirst: Cycle = { opened: 0.15, stays: 0.97 }
 export const stays = 0.88
 const staysMeanwhile = 0.97
+const presentWhenTouched = 0.35
+
+/**
+ * A pressure or a limit takes minutes to open its switch and to close it; what is read at one place, seconds.
+ */
+export const cycleAtFirst: Cycle = { opened: 0.15, stays: 0.97 }
 /** Seconds from one entry to the next, as a rule. */
 const entrySeconds = 60
-const presentWhenTouched = 0.35
 
 /**
  * Evidence on a fault that comes and goes: its chance, and how likely the fault was there when it was taken.
@@ -43,7 +46,9 @@ export function whetherThere(
   return { own, present: (now * there) / own }
 }
 
-/** What a piece of evidence says under a track, and whether the switch that recurs was open when it was taken. */
+/**
+ * What a piece of evidence says under a track, and whether the switch that recurs was open when it was taken.
+ */
 interface InCycle<Told> {
   readonly told: Told
   readonly chance: number
@@ -51,8 +56,8 @@ interface InCycle<Told> {
 }
 
 /**
- * Evidence on a unit whose switch opens and closes again and again: what is read one after the other is read of the same
- * state, mostly. Where nothing recurs, it is as all its states have it.
+ * Evidence on a unit whose switch opens and closes again and again: what is read one after the other is read
+ * of the same state, mostly. Where nothing recurs, it is as all its states have it.
  */
 export function inCycle<Told extends { readonly chance: number }>(
   { cycle }: Track,
@@ -94,8 +99,8 @@ export const atSamePart = (track: Track): Track => ({
 })
 
 /**
- * A track after so many seconds of waiting: as many more chances to change as there were entries in that time, so that a
- * long wait leaves both as likely.
+ * A track after so many seconds of waiting: as many more chances to change as there were entries in that
+ * time, so that a long wait leaves both as likely.
  */
 export function waited(track: Track, seconds: number): Track {
   if (seconds <= 0) return track

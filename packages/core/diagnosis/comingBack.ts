@@ -1,4 +1,4 @@
-import type { Diagram } from '../diagram/diagram'
+import { partOfBranch, type Diagram } from '../diagram/diagram'
 import type { Effect, Fault } from '../parts/effect'
 import { isShort } from './resistance'
 
@@ -6,7 +6,7 @@ import { isShort } from './resistance'
 const goesBack = ({ class: sort, when, clears = [] }: Pick<Fault, 'class' | 'when' | 'clears'>): boolean =>
   sort === 'trip' && (clears.includes('wait') || (when !== undefined && !clears.includes('reset')))
 
-const partOf = ({ parts }: Diagram, branch: string) => parts.get(branch.slice(0, branch.indexOf('/')))
+const partOf = ({ parts }: Diagram, branch: string) => parts.get(partOfBranch(branch))
 
 /** Whether an effect holds a switch open that goes back by itself. */
 function opensForAWhile(diagram: Diagram, effect: Effect): boolean {
@@ -22,8 +22,8 @@ function isContact(diagram: Diagram, branch: string): boolean {
 }
 
 /**
- * Whether what a fault does may come and go by itself: a connection does, and a switch that a blocked coil or lost charge
- * opens until its pressure has come back; a winding that is open does not.
+ * Whether what a fault does may come and go by itself: a connection does, and a switch that a blocked coil or
+ * lost charge opens until its pressure has come back; a winding that is open does not.
  */
 export function mayComeAndGo(diagram: Diagram, fault: Fault): boolean {
   switch (fault.class) {
@@ -38,6 +38,8 @@ export function mayComeAndGo(diagram: Diagram, fault: Fault): boolean {
   }
 }
 
-/** What of a fault lasts while what it does is away: a coil is still dirty when its switch has closed again. */
+/**
+ * What of a fault lasts while what it does is away: a coil is still dirty when its switch has closed again.
+ */
 export const lastingEffects = (diagram: Diagram, { class: sort, effects }: Fault): readonly Effect[] =>
   sort === 'fouled' ? effects.filter((effect) => !opensForAWhile(diagram, effect)) : []

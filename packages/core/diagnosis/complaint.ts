@@ -24,7 +24,10 @@ const known = new WeakMap<UnitModel, Map<string, number>>()
 /** A unit in each of its calls, as it is arrived at; kept for one pass over its hypotheses. */
 type InCall = (call: string) => Moment
 
-/** Chance of a unit with a hypothesis being complained of so; 1 where nobody said anything that means something. */
+/**
+ * Chance of a unit with a hypothesis being complained of so; 1 where nobody said anything that means
+ * something.
+ */
 export const complaintChance = (model: UnitModel, id: string, h: number): number =>
   complaintChances(model, id)(h)
 

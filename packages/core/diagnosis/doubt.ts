@@ -12,8 +12,8 @@ const explains = 3.5
 const doubtedFrom = 0.25
 
 /**
- * Whether so much of what is believed takes a reading for a blunder that the same reading once more tells most: a lead
- * that did not touch, another terminal, a slip. `e` is its place among the evidence.
+ * Whether so much of what is believed takes a reading for a blunder that the same reading once more tells
+ * most: a lead that did not touch, another terminal, a slip. `e` is its place among the evidence.
  */
 export function isDoubted(
   { hypotheses }: UnitModel,

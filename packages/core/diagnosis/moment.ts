@@ -151,7 +151,8 @@ export class Moment {
   }
 
   /**
-   * The number to predict with while what comes and goes is away: what it has blown stays so, and so does what lasts.
+   * The number to predict with while what comes and goes is away: what it has blown stays so, and so does
+   * what lasts.
    */
   away(h: number, blown: Blown): number {
     return this.model.version(0, 'drawn', [...this.model.lasting(h), ...this.held(h, blown)])

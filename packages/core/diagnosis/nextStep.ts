@@ -1,4 +1,4 @@
-import { partOfPoint, type Diagram } from '../diagram/diagram'
+import { partOfBranch, partOfPoint, type Diagram } from '../diagram/diagram'
 import {
   defaultCosts,
   isolatedCandidates,
@@ -81,7 +81,10 @@ const tellsMuchBits = 0.25
 /** Bits up to which a step tells next to nothing, however quick it is. */
 const tellsLittleBits = 0.05
 
-/** What tells next to nothing comes after what tells much, though that takes its time: nobody reads for its own sake. */
+/**
+ * What tells next to nothing comes after what tells much, though that takes its time: nobody reads for its
+ * own sake.
+ */
 function littleLast(steps: readonly Step[]): readonly Step[] {
   if (!steps.some(({ bits }) => bits > tellsMuchBits)) return steps
   const tellsLittle = ({ bits }: Step): boolean => bits < tellsLittleBits
@@ -176,7 +179,7 @@ function waits(search: Search): readonly WaitStep[] {
     {
       do: 'wait',
       seconds,
-      of: last.branch.split('/')[0],
+      of: partOfBranch(last.branch),
       call: now.call,
       power: now.power,
       bits: then?.bits ?? 0,

@@ -58,7 +58,10 @@ export class UnitModel {
     return this.all[h].faults.some((fault) => isShort(fault) || mayShort.has(fault.class))
   }
 
-  /** Whether what a hypothesis says may come and go by itself: a connection may, a winding that is open does not. */
+  /**
+   * Whether what a hypothesis says may come and go by itself: a connection may, a winding that is open does
+   * not.
+   */
   comesAndGoes(h: number): boolean {
     const known = this.changing[h] ?? this.all[h].faults.some((fault) => mayComeAndGo(this.diagram, fault))
     this.changing[h] = known
@@ -71,8 +74,8 @@ export class UnitModel {
   }
 
   /**
-   * The number of a hypothesis as it may stand at some moment: its shorts of so many ohms, with what has come of it held.
-   * It is no suspect of its own, only something to predict with.
+   * The number of a hypothesis as it may stand at some moment: its shorts of so many ohms, with what has come
+   * of it held. It is no suspect of its own, only something to predict with.
    */
   version(of: number, asked: Resistance, held: readonly Effect[]): number {
     const hypothesis = this.all[of]
@@ -107,7 +110,10 @@ export class UnitModel {
     return number
   }
 
-  /** Forgets every pair and version that was thought of, when a case is over: their numbers are given out anew. */
+  /**
+   * Forgets every pair and version that was thought of, when a case is over: their numbers are given out
+   * anew.
+   */
   forgetPairs(): void {
     this.all.length = this.singles
     this.pairs.clear()

@@ -15,7 +15,10 @@ export interface SideFinding {
   readonly of: string
 }
 
-/** Everything found beside the cause: of the supply, of control power, and second faults that are all but certain. */
+/**
+ * Everything found beside the cause: of the supply, of control power, and second faults that are all but
+ * certain.
+ */
 export const sideFindings = (diagnosis: Judgement): readonly SideFinding[] => [
   ...ofSupply(diagnosis),
   ...ofControlPower(diagnosis.model.diagram),

@@ -389,7 +389,10 @@ export class SituationModel {
     return shows
   }
 
-  /** Whether a heater that heats in a healthy unit gives less than half of its heat, which goes with its amps squared. */
+  /**
+   * Whether a heater that heats in a healthy unit gives less than half of its heat, which goes with its amps
+   * squared.
+   */
   lacksHeat(hypothesis: number): boolean {
     return this.heaters().some(
       ({ link, amps }) => amps > drawnFromAmps && this.ampsOf(hypothesis, link) ** 2 < amps ** 2 / 2,

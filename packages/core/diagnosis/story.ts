@@ -9,7 +9,10 @@ import { situationIn } from './proposals'
 import type { Stop, Strip } from './strip'
 import { evidenceWords } from './words'
 
-/** The last live point and the first dead one of the call's path, as measured; null when there is no such pair. */
+/**
+ * The last live point and the first dead one of the call's path, as measured; null when there is no such
+ * pair.
+ */
 function stretchOf(strips: readonly Strip[]): { readonly live: Stop; readonly dead: Stop } | null {
   for (const { stops } of strips) {
     const measured = stops.filter((stop) => stop.measured !== null && stop.expected > 2)

@@ -60,7 +60,10 @@ export function stripsOf(diagnosis: Pick<Diagnosis, 'model' | 'findings' | 'beli
     })
 }
 
-/** The paths as the readings alone have them: past the last point that was read live, what was not read is not known. */
+/**
+ * The paths as the readings alone have them: past the last point that was read live, what was not read is not
+ * known.
+ */
 export const measuredStrips = (model: UnitModel, findings: Findings): readonly Strip[] =>
   healthyStrips(model, findings).map(({ words, stops }) => {
     const lastLive = stops.findLastIndex(({ measured, state }) => measured !== null && state === 'live')

@@ -17,8 +17,8 @@ import type { Predictions } from './situationModel'
 import type { Coarseness } from './typed'
 
 /**
- * One account of how things stand under a hypothesis: whether its trips happened before anybody arrived, whether it comes
- * and goes, and what has been learned of the factors that readings share.
+ * One account of how things stand under a hypothesis: whether its trips happened before anybody arrived,
+ * whether it comes and goes, and what has been learned of the factors that readings share.
  */
 export interface Track {
   readonly logWeight: number
@@ -162,8 +162,9 @@ function explainedByState(
 }
 
 /**
- * A dead leg that stands between loads of many kilohms, an idle transformer and the inputs of a monitor, reads what those
- * of this very unit make of it: anything about the value that the drawing's give. Null where a point is fed firmly.
+ * A dead leg that stands between loads of many kilohms, an idle transformer and the inputs of a monitor,
+ * reads what those of this very unit make of it: anything about the value that the drawing's give. Null where
+ * a point is fed firmly.
  */
 const floating = (
   { meter, value }: Weighable,

@@ -114,8 +114,8 @@ function withLeadOff(
 /** Where nothing bounds what a moving reading may be. */
 const elsewhereDensity = 0.02
 /**
- * Density of a reading on a circuit that will not rest, per unit of its meter: volts may be anything that its two points
- * can have between them.
+ * Density of a reading on a circuit that will not rest, per unit of its meter: volts may be anything that its
+ * two points can have between them.
  */
 function movingDensity({ meter, from, to, value }: Reading, situation: SituationModel): number {
   if (meter !== 'volts' && meter !== 'loz' && meter !== 'millivolts') return elsewhereDensity

@@ -2,15 +2,7 @@ import { partOfPoint } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
-import {
-  atSamePart,
-  changingShare,
-  cycleAtFirst,
-  presentAtFirst,
-  stays,
-  touched,
-  waited,
-} from './comesAndGoes'
+import { changingShare, cycleAtFirst, presentAtFirst, stays, touched } from './comesAndGoes'
 import { complaintChances } from './complaint'
 import { Factors } from './factors'
 import type { Hypothesis } from './hypothesis'
@@ -18,6 +10,7 @@ import { measuredChance } from './measured'
 import { Moment, type Blown } from './moment'
 import { aroundAtFirst } from './otherSurroundings'
 import { pairsWorthTrying } from './pairs'
+import { passing } from './passing'
 import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
 import { standInChance } from './standIn'
@@ -270,7 +263,7 @@ function advance(
           metered,
           which,
         })
-  const meanwhile = between(context.evidence[weight.length - 1], piece)
+  const meanwhile = passing(context.evidence[weight.length - 1], piece)
   const row = new Float64Array(model.hypotheses.length).fill(-Infinity)
   const after: (readonly Track[] | undefined)[] = []
   for (const h of which) {
@@ -281,27 +274,6 @@ function advance(
     after[h] = next.filter(({ logWeight }) => logWeight > whole - forgottenBelow)
   }
   return { tracks: after, weight: [...weight, row] }
-}
-
-/** What passes between two pieces of evidence: a wait, or nothing where both are of one part. */
-function between(before: Evidence | undefined, piece: Evidence): (track: Track) => Track {
-  const seconds = secondsBetween(before, piece)
-  if (seconds > 0) return (track) => waited(track, seconds)
-  const parts = before ? partsOf(before) : []
-  return partsOf(piece).some((part) => parts.includes(part)) ? atSamePart : (track) => track
-}
-
-/** The parts that one stands at for a piece of evidence: of a reading, where its first lead is. */
-function partsOf(piece: Evidence): readonly string[] {
-  if (piece.kind === 'look') return [piece.of]
-  return piece.kind === 'reading' ? [partOfPoint(piece.from)] : []
-}
-
-/** Seconds that were waited between two pieces of evidence, as far as they were said. */
-function secondsBetween(before: Evidence | undefined, { standing: { age, ran } }: Evidence): number {
-  if (age === null) return 0
-  const isSameRun = before !== undefined && before.standing.ran.length === ran.length
-  return isSameRun ? age - (before.standing.age ?? 0) : age
 }
 
 /** Tracks of less weight than this, in logarithms against the whole, are left. */

@@ -139,4 +139,6 @@ export const callWords = ({ calls }: Diagram, id: string): string =>
   calls.find((call) => call.id === id)?.words ?? id
 
 export const partOfPoint = (point: PointId): string => point.slice(0, point.indexOf('.'))
+/** The part of a branch `PART/branch`; a wire has none, and stands for itself. */
+export const partOfBranch = (branch: string): string => branch.split('/')[0]
 export const terminalOfPoint = (point: PointId): string => point.slice(point.indexOf('.') + 1)

@@ -1,5 +1,5 @@
 import type { PartSymbol } from '../parts/kind'
-import { partOfPoint, terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
+import { partOfBranch, partOfPoint, terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
 import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import { partFirst } from './partFirst'
 import { boardHot, callTerminals } from './roles'
@@ -40,7 +40,7 @@ export const inPart = (part: Part, effect: Effect): Effect => {
 /** What a fault does to another part that opens only while the unit heats, it does then. */
 function whileHeating({ parts }: Diagram, effect: Effect): Effect {
   if (effect.does !== 'hold' || effect.state !== 'open') return effect
-  const during = parts.get(effect.branch.split('/')[0])?.kind.opensDuring
+  const during = parts.get(partOfBranch(effect.branch))?.kind.opensDuring
   return during ? { ...effect, during } : effect
 }
 

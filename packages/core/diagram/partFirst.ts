@@ -8,8 +8,8 @@ interface Named {
 const joint = /^(’s |, | )/
 
 /**
- * Something said of a part, with the part before it: `Low-pressure switch 1: in`. Where it begins with the part's own
- * name, the name stands once.
+ * Something said of a part, with the part before it: `Low-pressure switch 1: in`. Where it begins with the
+ * part's own name, the name stands once.
  */
 export function partFirst({ words, kind }: Named, said: string): string {
   // a detector, a capacitor: what it is, without of what sort

@@ -15,6 +15,12 @@ const overcurrentShare = 2
 /** Seconds that it bears them. */
 const bearsSeconds = 0.1
 
+/** Whether each of its legs has volts enough. */
+const isFed = ({ volts, settings }: Pick<Now, 'volts' | 'settings'>): boolean =>
+  [volts.input1, volts.input2, volts.input3].every(
+    ({ size }) => size > (fedShare * settings.number('volts')) / Math.sqrt(3),
+  )
+
 /** Whether it is to run: by its run call, or by what was chosen at its keypad. */
 const isCalled = ({ volts, settings }: Pick<Now, 'volts' | 'settings'>): boolean =>
   settings.text('keypad') === 'hand' ||
@@ -86,11 +92,7 @@ export const drive: PartKind = {
     },
   }),
   behave: (now): Wants => {
-    const nominal = now.settings.number('volts') / Math.sqrt(3)
-    const fed = [now.volts.input1, now.volts.input2, now.volts.input3].every(
-      (volts) => volts.size > fedShare * nominal,
-    )
-    const on = fed && isCalled(now) && now.is.fault === 'none'
+    const on = isFed(now) && isCalled(now) && now.is.fault === 'none'
     return {
       input1: on ? 'working' : 'idle',
       input2: on ? 'working' : 'idle',
@@ -127,10 +129,7 @@ export const drive: PartKind = {
     opens('input1', 'drive’s line input 1 open', 0.4),
   ],
   code: (now) => {
-    const fed =
-      Math.min(now.volts.input1.size, now.volts.input2.size, now.volts.input3.size) >
-      (fedShare * now.settings.number('volts')) / Math.sqrt(3)
-    if (!fed) return 'dark'
+    if (!isFed(now)) return 'dark'
     if (now.settings.text('keypad') === 'off') return 'off'
     if (now.is.output1 !== 'on') return isCalled(now) ? 'locked out' : 'ready'
     return now.settings.text('keypad') === 'hand' ? 'hand' : 'running'

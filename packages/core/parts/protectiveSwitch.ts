@@ -59,8 +59,8 @@ function isClosed(now: Now, { byHand, isLocal }: Pick<Watch, 'byHand' | 'isLocal
 /** From this current on a switch lets its load run. */
 const carryingAmps = 0.02
 /**
- * Without its fan what it watches climbs in minutes; then it opens, and closes when that has come down. How often it is
- * met open is for the diagnosis to follow, from one reading to the next.
+ * Without its fan what it watches climbs in minutes; then it opens, and closes when that has come down. How
+ * often it is met open is for the diagnosis to follow, from one reading to the next.
  */
 const openedByHeat: Phase = { states: { contact: 'open' }, weight: 0.4, recurs: true }
 

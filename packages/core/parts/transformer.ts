@@ -11,16 +11,16 @@ const magnetisingShare = 0.12
 const magnetisingDegrees = -72
 
 /**
- * Iron is wound to carry some more than its tap says. From this multiple on it saturates: a lead on the 240 V tap of a
- * 480 V line draws so many times rated amps, until a primary fuse opens.
+ * Iron is wound to carry some more than its tap says. From this multiple on it saturates: a lead on the 240 V
+ * tap of a 480 V line draws so many times rated amps, until a primary fuse opens.
  */
 const saturatesFrom = 1.4
 const saturatedShare = 6
 const saturatedDegrees = 80
 
 /**
- * Share of the secondary's turns that is left when some are shorted. What the shorted ones draw from the line is left
- * out: they run hot, and burn open before long.
+ * Share of the secondary's turns that is left when some are shorted. What the shorted ones draw from the line
+ * is left out: they run hot, and burn open before long.
  */
 const turnsLeft = { 'turns-short': 0.75, 'few-turns-short': 0.92, 'most-turns-short': 0.4 } as const
 const turnsShort = (state: keyof typeof turnsLeft): readonly Effect[] => [

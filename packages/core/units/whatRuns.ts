@@ -1,6 +1,6 @@
 /**
- * Which load of each built-in unit runs in which of its calls, healthy, and what it draws in amperes: read line by line,
- * and once more whenever a line changes.
+ * Which load of each built-in unit runs in which of its calls, healthy, and what it draws in amperes: read
+ * line by line, and once more whenever a line changes.
  */
 export const whatRuns: Readonly<Record<string, string>> = {
   'air-handler-drive': `

@@ -1,0 +1,25 @@
+import { partOfPoint } from '../diagram/diagram'
+import type { Evidence } from '../visit/evidence'
+import { atSamePart, waited } from './comesAndGoes'
+import type { Track } from './tracks'
+
+/** What passes between two pieces of evidence: a wait, or nothing where both are of one part. */
+export function passing(before: Evidence | undefined, piece: Evidence): (track: Track) => Track {
+  const seconds = secondsBetween(before, piece)
+  if (seconds > 0) return (track) => waited(track, seconds)
+  const parts = before ? partsOf(before) : []
+  return partsOf(piece).some((part) => parts.includes(part)) ? atSamePart : (track) => track
+}
+
+/** The parts that one stands at for a piece of evidence: of a reading, where its first lead is. */
+function partsOf(piece: Evidence): readonly string[] {
+  if (piece.kind === 'look') return [piece.of]
+  return piece.kind === 'reading' ? [partOfPoint(piece.from)] : []
+}
+
+/** Seconds that were waited between two pieces of evidence, as far as they were said. */
+function secondsBetween(before: Evidence | undefined, { standing: { age, ran } }: Evidence): number {
+  if (age === null) return 0
+  const isSameRun = before !== undefined && before.standing.ran.length === ran.length
+  return isSameRun ? age - (before.standing.age ?? 0) : age
+}
