@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { randomBytes } from 'node:crypto'
 import { backupProblems } from './house/backupCheck.mjs'
-import { findChromium, findNgspice } from './house/debian.mjs'
+import { findAll } from './house/debian.mjs'
 import { buildServer, buildWeb, installPackages } from './house/build.mjs'
 import { root, webFolder } from './house/paths.mjs'
 import { startPostgres } from './house/postgres.mjs'
@@ -92,11 +92,13 @@ const coreParts = ['1/4', '2/4', '3/4', '4/4']
 const coreTests = (scratch, part) =>
   unitTests(scratch, `core ${part}`, ['--config', 'scripts/house/coreTests.config.cjs'], { TESTS_PART: part })
 
+const applicationTests = (scratch) => unitTests(scratch, 'application', ['--selectProjects', 'field'], {})
+
 /** Those that need a database are among the rest. */
 async function otherUnitTests(scratch) {
   const postgres = await startPostgres(path.join(scratch, 'postgres'), { throwAway: true })
   undo.push(() => postgres.stop())
-  await unitTests(scratch, 'unit tests', ['--selectProjects', 'server', 'field', 'contract', 'cli'], {
+  await unitTests(scratch, 'unit tests', ['--selectProjects', 'server', 'contract', 'cli'], {
     TEST_DATABASE_URL: postgres.url,
     TEST_ADMIN_URL: postgres.adminUrl,
   })
@@ -105,7 +107,6 @@ async function otherUnitTests(scratch) {
 
 /** Whole calls in a browser. Builds first what it needs; the last checks of the list use the same builds. */
 async function journeys(scratch) {
-  await findChromium()
   await buildServer()
   await buildWeb()
   const postgres = await startPostgres(path.join(scratch, 'journeys'), { throwAway: true })
@@ -156,12 +157,12 @@ const scratch = await mkdtemp(path.join(tmpdir(), 'jokulgale-test-'))
 await chmod(scratch, 0o711)
 undo.push(() => rm(scratch, { recursive: true, force: true }))
 try {
-  await installPackages()
-  await findNgspice()
+  await Promise.all([installPackages(), findAll()])
   // each of two cores takes the next when it has done with one: long ones first
   const waiting = [
     ['journeys', () => journeys(scratch)],
     ...coreParts.map((part) => [`core ${part}`, () => coreTests(scratch, part)]),
+    ['the application', () => applicationTests(scratch)],
     ['the other unit tests', () => otherUnitTests(scratch)],
     ...checks,
     ['backup and restore', () => backups(scratch)],

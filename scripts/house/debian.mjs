@@ -50,3 +50,10 @@ export async function findNgspice() {
   if (!existsSync('/usr/bin/ngspice')) await install(['ngspice'], 'ngspice')
   return '/usr/bin/ngspice'
 }
+
+/** Everything from Debian that the checks need, one after the other: only one installation can run at a time. */
+export async function findAll() {
+  await findPostgres()
+  await findChromium()
+  await findNgspice()
+}
