@@ -1,5 +1,5 @@
 import type { Diagram } from '../diagram/diagram'
-import type { Effect } from '../parts/effect'
+import type { BranchId, Effect } from '../parts/effect'
 import { codeWord } from '../parts/codeWord'
 import type { Conditions } from '../parts/kind'
 import { castOf } from './actors'
@@ -114,6 +114,16 @@ export class Circuit {
   /** What every part wants of its own links in such a state: link → state, only where it differs. */
   wantsIn(solution: Solved, states: readonly string[], overrides: Overrides): ReadonlyMap<number, Wanted> {
     return this.settling.wantsIn(solution, states, overrides)
+  }
+
+  /** Whether effects lie where a control runs through a sequence: they act on the way, not only at its end. */
+  meetsSequence(effects: readonly Effect[]): boolean {
+    return this.settling.meetsSequence(resolveEffects(this.network, effects))
+  }
+
+  /** The state of a branch in the healthy circuit. */
+  stateOf(branch: BranchId): string | undefined {
+    return this.healthy.states[this.network.linkNumbers.get(branch) ?? -1]
   }
 
   /** Rows that standing effects put in the place of a link's own, if any. */

@@ -19,6 +19,9 @@ import type { Variation } from './variation'
 
 const scratch = new Float64Array(2)
 
+/** Direct volts that no input of a control tells from none. */
+const levelVolts = 0.1
+
 /** Below this no meter shows anything, volts. */
 const unreadVolts = 1e-7
 
@@ -101,6 +104,21 @@ export function voltsBetween(
   const { vRe, vIm, zRe, zIm } = fed
   const volts = voltsShown('volts', vRe, vIm, zRe, zIm)
   return { volts, floats: isFloating(volts, vRe, vIm, zRe, zIm) }
+}
+
+/**
+ * Amps, root-mean-square, that two points would draw from each other if they were joined and nothing acted on it;
+ * infinite where direct volts stand between them.
+ */
+export function joinDraws(
+  settled: Settled,
+  { from, to, ohms }: { from: string; to: string; ohms: number },
+): number {
+  const [a, b] = [nodeOf(settled, from), nodeOf(settled, to)]
+  settled.dc.volts(a, b, scratch)
+  if (Math.abs(scratch[0]) > levelVolts) return Infinity
+  const fed = a === b ? null : feedBetween(settled.ac, a, b)
+  return fed ? size(fed.vRe, fed.vIm) / size(fed.zRe + ohms, fed.zIm) : 0
 }
 
 /** What a meter in each of many settled states shows between one pair of nodes after another. */

@@ -247,10 +247,15 @@ export class Settling {
       states[link] = state
       touched.add(link)
     }
-    if (meetsSequence(this.sequence, overrides))
+    if (this.meetsSequence(overrides))
       for (const actor of this.cast.actors)
         this.take(actor, actor.part.kind.startsFrom ?? {}, states, touched, overrides)
     return { states, touched }
+  }
+
+  /** Whether something that differs lies where a control runs through a sequence. */
+  meetsSequence(overrides: Overrides): boolean {
+    return meetsSequence(this.sequence, overrides)
   }
 
   private ground(states: readonly string[]): Ground {

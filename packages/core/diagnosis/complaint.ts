@@ -136,10 +136,14 @@ function shows(model: UnitModel, situation: SituationModel, symptom: Symptom, ve
   }
 }
 
-/** In one call and not in another it is dark only where that call drags the transformer down or trips it. */
+/**
+ * In one call and not in another it is dark only where that call drags the transformer down: what has tripped stays so
+ * in all of them.
+ */
 const isBlankAnywhere = (heard: Heard, { calls: [usual, ...others] }: Complaint, h: number): boolean =>
   isShown(heard, 'blank', usual, h) ||
-  (heard.model.mayTrip(h) && others.some((call) => isShown(heard, 'blank', call, h)))
+  (heard.model.mayTrip(h) &&
+    others.some((call) => shows(heard.model, heard.inCall(call).situation, 'blank', h)))
 
 /** Whether the thermostat shows nothing, that has no battery of its own. */
 function isBlank(situation: SituationModel, { diagram }: UnitModel, version: number): boolean {

@@ -77,7 +77,7 @@ export class Moment {
 
   /** Whether all that a hypothesis trips takes so long that the unit may well be met before. */
   tripsSlowly(h: number): boolean {
-    return this.everyCall.every((situation) => isSlow(situation.trips(h)))
+    return isSlow(this.trippedAtFirst(h, 'drawn'))
   }
 
   /** The number to predict with while nothing has tripped yet. */
@@ -163,10 +163,14 @@ export class Moment {
     return this.model.firstInstant(h, 'drawn')
   }
 
-  /** The calls in which a hypothesis may trip anything: with the least ohms, which draw the most, it does. */
-  private everyCallTripped(h: number): readonly SituationModel[] {
-    const deadShort = this.model.version(h, 'least', [])
-    return this.everyCall.filter((situation) => situation.trips(deadShort).length > 0)
+  /**
+   * What a hypothesis opens in the first call in which it opens anything: what has opened feeds it no more in
+   * another. A short of the least or the most ohms is looked at in the first call in which a dead one does.
+   */
+  private trippedAtFirst(h: number, ohms: Resistance): readonly Trip[] {
+    const opens = this.model.version(h, ohms === 'drawn' ? ohms : 'least', [])
+    const first = this.everyCall.find((situation) => situation.trips(opens).length > 0)
+    return first?.trips(this.model.version(h, ohms, [])) ?? []
   }
 
   private held(h: number, blown: Blown): readonly Effect[] {
@@ -174,15 +178,15 @@ export class Moment {
     const { renewed, standIns } = this.standing
     const trips = new Map<string, Trip>()
     const tripping = this.model.version(h, blown === 'not' ? 'drawn' : blown, [])
-    const note = (situation: SituationModel, since: number): void => {
-      for (const trip of situation.trips(tripping)) {
+    const note = (opened: readonly Trip[], since: number): void => {
+      for (const trip of opened) {
         const isBack = (renewed[trip.part] ?? -1) > since || standIns.includes(trip.part)
         if (!isBack && !trips.has(trip.part)) trips.set(trip.part, trip)
       }
     }
-    if (blown !== 'not') for (const situation of this.everyCallTripped(h)) note(situation, -1)
+    if (blown !== 'not') note(this.trippedAtFirst(h, blown), -1)
     this.runs.forEach((situation, run) => {
-      note(situation, run)
+      note(situation.trips(tripping), run)
     })
     return [...trips.values()].flatMap(({ held }) => held)
   }

@@ -3,6 +3,7 @@ import { glanceOf } from '../circuit/glance'
 import {
   clampAmps,
   currentIn,
+  joinDraws,
   MeterSweep,
   meterValue,
   nodeOf,
@@ -43,6 +44,9 @@ function isAllDone(which: readonly number[], done: Uint8Array): boolean {
   for (let k = 0; k < which.length; k++) if (done[which[k]] === 0) return false
   return true
 }
+
+/** What draws less through a short opens no fuse or breaker; the smallest are for an ampere and more. */
+const opensNothingAmps = 0.05
 
 /** Amps from which a heater heats. */
 const drawnFromAmps = 0.5
@@ -307,6 +311,7 @@ export class SituationModel {
   }
 
   private findTrips(hypothesis: number): readonly Trip[] {
+    if (this.isFaint(hypothesis)) return []
     const { circuit, hypotheses } = this
     const { healthy } = circuit
     const { states } = this.settle(hypothesis)
@@ -329,6 +334,24 @@ export class SituationModel {
           })),
         }
       })
+  }
+
+  /** Whether nothing that a hypothesis does here can draw a current that opens anything. */
+  private isFaint(hypothesis: number): boolean {
+    const { circuit, done, hypotheses } = this
+    if (done.length > 0 || circuit.healthy.oscillates) return false
+    const effects = this.effectsNow(hypotheses[hypothesis])
+    const drawsLittle = (effect: Effect): boolean => {
+      switch (effect.does) {
+        case 'join':
+          return joinDraws(circuit.healthy, effect) < opensNothingAmps
+        case 'hold':
+          return circuit.stateOf(effect.branch) === effect.state
+        default:
+          return false
+      }
+    }
+    return effects.every(drawsLittle) && !circuit.meetsSequence(effects)
   }
 
   private everyTripping(): readonly TrippingPart[] {
