@@ -20,10 +20,10 @@ export function mannerly(search: Search, steps: readonly Step[]): readonly Step[
 }
 
 /**
- * Before any volts were read in a call, a clamp must tell so many times as much for its time as volts and
- * looks do.
+ * Before any volts were read in a call, a clamp must tell so many times as much as volts and looks in that call do, and
+ * so many times as much for its time.
  */
-const clearlyBetter = 3
+const clearlyBetter = { bits: 1.5, rate: 3 } as const
 
 /**
  * Power and the call are known first: a clamp on a wire is put back until then, unless it is clearly better.
@@ -39,8 +39,12 @@ function powerFirst({ findings }: Search, steps: readonly Step[]): readonly Step
   )
   if (isKnown) return steps
   const isClamp = (step: Step): boolean => step.do === 'measure' && step.meter === 'amps'
-  const most = steps.reduce((best, step) => (isClamp(step) ? best : Math.max(best, rate(step))), 0)
-  return steps.filter((step) => !isClamp(step) || rate(step) > clearlyBetter * most)
+  const others = steps.filter((step) => !isClamp(step) && step.call === now.call && step.power === now.power)
+  const most = (of: (step: Step) => number): number => Math.max(0, ...others.map(of))
+  const [bits, best] = [most((step) => step.bits), most(rate)]
+  const isClearlyBetter = (step: Step): boolean =>
+    step.bits > clearlyBetter.bits * bits && rate(step) > clearlyBetter.rate * best
+  return steps.filter((step) => !isClamp(step) || isClearlyBetter(step))
 }
 
 const needsPower = (step: Step): boolean =>

@@ -278,6 +278,14 @@ test('after a trip, what is grounded behind the breaker is found by ohms to bare
   expect(next.every(({ power }) => power === 'off')).toBe(true)
 })
 
+test('before any volts were read, a clamp that tells a little more than volts waits for them', () => {
+  const diagram = builtInUnit('air-handler-heat')
+  const entries: readonly EntryBody[] = [{ kind: 'observation', what: 'pulled-in', of: 'IFC' }]
+  const lukewarm = diagram.complaints.find(({ means }) => means === 'weak-heat')?.id ?? ''
+  const [first] = diagnose(diagram, { complaint: lukewarm, entries }, { count: 1 }).next
+  expect(first).toMatchObject({ do: 'measure', meter: 'volts', call: 'heat2', power: 'on' })
+})
+
 test('a wire in series with one that was clamped is not clamped, in no call: it would read the same', () => {
   const diagram = builtInUnit('rooftop-two-stage')
   const seen = (of: string, what: string): EntryBody => ({ kind: 'observation', of, what })
