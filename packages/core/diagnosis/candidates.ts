@@ -1,5 +1,5 @@
 import { isDead, isInWire, type Meter } from '../circuit/meters'
-import type { Diagram, Part, Zone } from '../diagram/diagram'
+import type { Diagram, Part } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
 import { isCarried } from '../diagram/feeding'
 import { isPowerLoad } from '../parts/powerLoad'
@@ -178,33 +178,21 @@ const handlingSeconds = (meter: Meter, rules: CostRules): number => {
 }
 
 /**
- * The cost of a reading, given the zones already open and the path being followed. `changes` are the
- * switchings it needs.
+ * The cost of a reading where it is taken, given the path being followed. `changes` are the switchings it needs.
  */
 export function costOf(
   diagram: Diagram,
   { meter, from, to }: Candidate,
-  open: ReadonlySet<string>,
   path: ReadonlySet<string>,
   changes: { readonly call: boolean; readonly power: boolean },
   rules: CostRules,
 ): number {
-  const zones = new Set([from, to].map((point) => diagram.points.get(point)?.zone ?? ''))
-  const reach = [...zones]
-    .filter((zone) => !open.has(zone))
-    .reduce((sum, zone) => sum + (zoneOf(diagram, zone)?.reachSeconds ?? 0), 0)
   const live = !isDead(meter) && isLine(diagram, from)
   const touch = handlingSeconds(meter, rules) * (live ? rules.lineRisk : 1)
   const aside = path.has(from) || isInWire(meter) || isDead(meter) ? 0 : rules.asideSeconds
   return (
-    touch +
-    reach +
-    aside +
-    (changes.call ? rules.changeCallSeconds : 0) +
-    (changes.power ? rules.isolateSeconds : 0)
+    touch + aside + (changes.call ? rules.changeCallSeconds : 0) + (changes.power ? rules.isolateSeconds : 0)
   )
 }
-
-const zoneOf = (diagram: Diagram, zone: string): Zone | undefined => diagram.zones.get(zone)
 
 const isLine = (diagram: Diagram, point: string): boolean => candidatesOf(diagram).line.has(point)

@@ -33,6 +33,7 @@ export function conditionSteps(search: Search): readonly ConditionStep[] {
           power: findings.now.power,
           bits: conditionTrust * outcomeBits(outcomes, search.belief, which),
           cost: seconds,
+          reach: 0,
           outcomes,
           first: bearing >= verdictFrom ? 'verdict' : null,
           bearing,

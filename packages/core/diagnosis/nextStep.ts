@@ -184,6 +184,7 @@ function waits(search: Search): readonly WaitStep[] {
       power: now.power,
       bits: then?.bits ?? 0,
       cost: waitShare * seconds + (then?.cost ?? 0),
+      reach: then?.reach ?? 0,
       outcomes: then?.outcomes ?? [],
     },
   ]

@@ -1,5 +1,5 @@
 import type { Meter } from '../circuit/meters'
-import type { Diagram, Part } from '../diagram/diagram'
+import type { Diagram } from '../diagram/diagram'
 import { actAfter } from '../visit/actions'
 import { costOf, type Candidate, type CostRules } from './candidates'
 import type { Findings } from '../visit/evidence'
@@ -25,6 +25,7 @@ import { goesByStops, type School } from './schools'
 import type { Predictions, SituationModel } from './situationModel'
 import type { Standing } from '../visit/standing'
 import type { Again, Deed, LookStep, Outcome, ReadingStep } from './steps'
+import { reachAfter, type Reach } from './reach'
 import type { Belief } from './suspects'
 
 /** What the search knows when it looks for the next step. */
@@ -37,8 +38,7 @@ export interface Search {
   readonly repair: OneRepair | null
   readonly costs: CostRules
   readonly school: School
-  /** Places that are open already. */
-  readonly open: ReadonlySet<string>
+  readonly reach: Reach
 }
 
 export function searchOf(
@@ -48,15 +48,10 @@ export function searchOf(
   costs: CostRules,
   school: School = 'best',
 ): Search {
-  const { diagram } = model
-  const open = new Set<string>()
-  const board = diagram.points.get(diagram.common)?.zone
-  if (board) open.add(board)
-  for (const piece of findings.evidence)
-    if (piece.kind === 'reading')
-      for (const point of [piece.from, piece.to]) open.add(diagram.points.get(point)?.zone ?? '')
   const which = likely(belief)
-  return { model, findings, belief, which, repair: oneRepairOf(model, belief, which), costs, school, open }
+  const repair = oneRepairOf(model, belief, which)
+  const reach = reachAfter(model.diagram, findings.evidence)
+  return { model, findings, belief, which, repair, costs, school, reach }
 }
 
 /** A standing solved with the faults in it that were there at the time. */
@@ -221,7 +216,7 @@ export function readingSteps(
   deed: Deed | null = null,
   deedSeconds = 0,
 ): readonly ReadingStep[] {
-  const { model, findings, belief, which, open, costs } = search
+  const { model, findings, belief, which, costs } = search
   const changes = { call: standing.call !== findings.now.call, power: standing.power !== findings.now.power }
   const path = pathPoints(situation, standing.call)
   const stands = standsIn(search, standing)
@@ -245,6 +240,7 @@ export function readingSteps(
     .map(({ candidate, predicted }): ReadingStep => {
       let outcomes: readonly Outcome[] | null = null
       const { meter, from, to } = candidate
+      const reach = search.reach.toRead(candidate)
       const among = (some?: readonly number[]): number => informationOf(meter, predicted, belief, which, some)
       const worth = worthOf(
         search.repair,
@@ -268,7 +264,8 @@ export function readingSteps(
         },
         bits: (1 - blunderChance) * worth.bits,
         inside: worth.inside,
-        cost: costOf(model.diagram, candidate, open, path, changes, costs) + deedSeconds,
+        reach,
+        cost: costOf(model.diagram, candidate, path, changes, costs) + reach + deedSeconds,
         healthy: readingOf(predicted[0]),
       }
     })
@@ -276,19 +273,8 @@ export function readingSteps(
 
 /** Seconds for a look at a part whose place is open. */
 const lookSeconds = 8
-/**
- * Of reaching a section, what taking its panel off takes: whether something runs in there is seen or heard
- * without.
- */
-const panelSeconds = 45
 /** A look may miss or mislead: that much of its information is left. */
 const lookTrust = 0.6
-
-function reachToLook({ model, open }: Search, { zone, kind }: Part): number {
-  if (open.has(zone)) return 0
-  const reach = model.diagram.zones.get(zone)?.reachSeconds ?? 0
-  return kind.runsAloud ? Math.max(0, reach - panelSeconds) : reach
-}
 
 /** Looks in a standing: contactors in or out, motors turning, lamps, damper and valves, filter and drain. */
 export function lookSteps(
@@ -316,6 +302,7 @@ export function lookSteps(
     )
     .map((part): LookStep => {
       const seen = glancesAs(situation, part.id, which, stands)
+      const reach = search.reach.toLook(part)
       let outcomes: readonly Outcome[] | null = null
       const among = (some: readonly number[]): number => lookBits(situation, seen, belief, some)
       const worth = worthOf(search.repair, among(which), among)
@@ -331,7 +318,8 @@ export function lookSteps(
         },
         bits: lookTrust * worth.bits,
         inside: worth.inside,
-        cost: lookSeconds + reachToLook(search, part) + deedSeconds,
+        reach,
+        cost: lookSeconds + reach + deedSeconds,
         healthy: situation.glance(0, part.id),
       }
     })

@@ -24,6 +24,8 @@ interface StepFacts {
   readonly bits: number
   /** Seconds, risk and reach counted in. */
   readonly cost: number
+  /** Of those, seconds of getting there. */
+  readonly reach: number
   readonly outcomes: readonly Outcome[]
 }
 
@@ -91,5 +93,8 @@ export type Step = ReadingStep | LookStep | WaitStep | ConditionStep
 export type StepSort = 'measure' | 'look' | 'deed' | 'wait' | 'condition'
 export const sortOf = (step: Step): StepSort => ('deed' in step && step.deed ? 'deed' : step.do)
 
-/** Information per second of cost. */
-export const rate = (step: Step): number => step.bits / step.cost
+/** Readings and looks that a place once reached serves, as a rule. */
+const servedByReach = 3
+
+/** Information per second; the way to a place is shared by what is read there after it. */
+export const rate = ({ bits, cost, reach }: Step): number => bits / (cost - reach + reach / servedByReach)

@@ -1,0 +1,55 @@
+import type { Diagram, Part } from '../diagram/diagram'
+import type { Evidence } from '../visit/evidence'
+import type { Candidate } from './candidates'
+
+type Leads = Pick<Candidate, 'from' | 'to'>
+
+/** Seconds that it takes from where somebody stands to have places open. */
+export interface Reach {
+  /** To have a meter at two points. */
+  readonly toRead: (reading: Leads) => number
+  /** To see a part, or to hear it. */
+  readonly toLook: (part: Part) => number
+}
+
+/** Of reaching a section, what taking its panel off takes; the rest is the way there. */
+const panelSeconds = 45
+
+/**
+ * What is still to be opened and walked after this evidence. Zones lie on one line: the way between two is the
+ * difference of their ways, so that what is far from the board is near to what is as far.
+ */
+export function reachAfter(diagram: Diagram, evidence: readonly Evidence[]): Reach {
+  const { zones, parts, points, common } = diagram
+  const whole = (zone: string): number => zones.get(zone)?.reachSeconds ?? 0
+  const way = (zone: string): number => Math.max(0, whole(zone) - panelSeconds)
+  const board = points.get(common)?.zone ?? ''
+  const open = new Set([board])
+  let here = board
+  for (const piece of evidence) {
+    if (piece.kind === 'reading')
+      for (const zone of zonesOf(diagram, piece)) {
+        open.add(zone)
+        here = zone
+      }
+    const seen = piece.kind === 'look' ? parts.get(piece.of) : undefined
+    if (!seen) continue
+    here = seen.zone
+    if (!seen.kind.runsAloud) open.add(seen.zone)
+  }
+  const walk = (zone: string): number => Math.abs(way(zone) - way(here))
+  const panel = (zone: string): number => (open.has(zone) ? 0 : Math.min(panelSeconds, whole(zone)))
+  return {
+    toRead: (reading) => {
+      const asked = [...zonesOf(diagram, reading)]
+      return Math.max(0, ...asked.map(walk)) + asked.reduce((sum, zone) => sum + panel(zone), 0)
+    },
+    toLook: ({ zone, kind }) => walk(zone) + (kind.runsAloud ? 0 : panel(zone)),
+  }
+}
+
+/** Where a reading is taken; what is read against common is read where it is, against what is common there. */
+function zonesOf({ points, common }: Diagram, { from, to }: Leads): ReadonlySet<string> {
+  const leads = to === common ? [from] : from === common ? [to] : [from, to]
+  return new Set(leads.flatMap((point) => points.get(point)?.zone ?? []))
+}
