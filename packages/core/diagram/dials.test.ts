@@ -6,6 +6,7 @@ import { families } from '../families/index'
 import { entryProblem } from '../visit/checkEntry'
 import type { EntryBody } from '../visit/entry'
 import { entryWords } from '../visit/entryWords'
+import { builtInUnit } from '../units/index'
 import { dialsOf, dialValue } from './dials'
 
 import { DiagramError, readLadder } from './readLadder'
@@ -69,4 +70,34 @@ test('the changeover tool takes its limit from the controller, not from itself',
   expect(changeover.places(diagram).map(({ part, known }) => [part, known.dryBulbLimit])).toEqual([
     ['EC', 62],
   ])
+})
+
+test('a dial of few choices stands at one of them, however it is spelt, and what is none of them is refused', () => {
+  const keypad = 'VD.keypad'
+  const drive = builtInUnit('air-handler-drive-running')
+  const set = (from: string): EntryBody => ({ kind: 'setting', of: keypad, from, to: 'auto' })
+  expect(
+    dialsOf(drive)
+      .find(({ id }) => id === keypad)
+      ?.choices.map(({ id }) => id),
+  ).toEqual(['auto', 'hand', 'off'])
+  const { findings } = judge(drive, { complaint: '', entries: [{ kind: 'call', call: 'off' }, set('Hand')] })
+  expect(findings.repaired).toEqual(['VD:in-hand'])
+  expect(entryWords(set('hand'), drive)).toBe('Drive: keypad: in hand → auto, by its run call')
+  expect(entryProblem(drive, set('local'))).toMatch(
+    /“local” must be one of: auto, by its run call, in hand, off/,
+  )
+})
+
+test('every choice of every dial is one that its part can be solved with', () => {
+  for (const id of ['rooftop-enthalpy', 'rooftop-480', 'split-heat-pump', 'air-handler-drive-running']) {
+    const unit = builtInUnit(id)
+    for (const { id: of, choices } of dialsOf(unit))
+      for (const choice of choices) {
+        const [part = '', setting = ''] = of.split('.')
+        const standing = [{ does: 'set', part, setting, to: choice.id } as const]
+        for (const { id: call } of unit.calls)
+          expect(() => new Circuit(unit, situationOf(unit, call, 'on', {}, standing))).not.toThrow()
+      }
+  }
 })

@@ -1,5 +1,5 @@
 import { dialMarks, dialSaid, type DialMark } from '../parts/dialMarks'
-import type { Dial } from '../parts/kind'
+import type { Dial, DialChoice } from '../parts/kind'
 import type { Settings } from '../parts/settings'
 import type { Diagram, Part } from './diagram'
 
@@ -13,6 +13,8 @@ export interface UnitDial {
   readonly drawn: string
   /** What it shows instead of numbers; empty where it shows numbers or words. */
   readonly marks: readonly DialMark[]
+  /** All that it can stand at; empty where it shows numbers or marks. */
+  readonly choices: readonly DialChoice[]
 }
 
 /** The unit that a dial’s numbers are in, as its part is set up. */
@@ -25,6 +27,7 @@ const dialOf = ({ id, words, settings }: Part, setting: string, dial: Dial): Uni
   unit: dialUnit(dial, settings),
   drawn: settings.text(setting),
   marks: dial.marked ? dialMarks(settings) : [],
+  choices: dial.choices ?? [],
 })
 
 /** Everything on a unit that a person may find set wrong. */
@@ -39,9 +42,11 @@ const dialNamed = (diagram: Diagram, id: string): UnitDial | undefined =>
 /** A setting as one says it; its id where the unit has no such dial. */
 export const dialWords = (diagram: Diagram, id: string): string => dialNamed(diagram, id)?.words ?? id
 
-/** A value of a setting with its unit; of a mark, with what it stands for. */
+/** A value of a setting with its unit; of a mark or a choice, what it stands for. */
 export function dialValue(diagram: Diagram, id: string, value: string): string {
-  const { unit = '', marks = [] } = dialNamed(diagram, id) ?? {}
+  const { unit = '', marks = [], choices = [] } = dialNamed(diagram, id) ?? {}
+  const choice = choices.find((each) => each.id === value)
+  if (choice) return choice.words
   const meant = marks.find(({ mark }) => mark === dialSaid(marks, value))
   if (meant) return `${meant.mark} (${meant.value} ${unit})`
   return unit && Number.isFinite(Number(value)) ? `${value} ${unit}` : value
@@ -49,7 +54,21 @@ export function dialValue(diagram: Diagram, id: string, value: string): string {
 
 /** A setting as it is said, brought to what the dial shows; null where such a dial cannot stand there. */
 export function settingSaid(part: Part, setting: string, said: string): string | null {
-  const usual = part.kind.settings[setting]
-  if (typeof usual !== 'number') return said
-  return dialSaid(part.kind.dials?.[setting]?.marked ? dialMarks(part.settings) : [], said)
+  const dial = part.kind.dials?.[setting]
+  if (dial?.choices) return choiceSaid(dial.choices, said)
+  if (typeof part.kind.settings[setting] !== 'number') return said
+  return dialSaid(dial?.marked ? dialMarks(part.settings) : [], said)
+}
+
+function choiceSaid(choices: readonly DialChoice[], said: string): string | null {
+  const plain = said.trim().toLowerCase()
+  return choices.find(({ id, words }) => [id, words].some((each) => each.toLowerCase() === plain))?.id ?? null
+}
+
+/** What may be said of a setting, as the end of a sentence. */
+export function settingMayBe(part: Part, setting: string): string {
+  const choices = part.kind.dials?.[setting]?.choices
+  return choices
+    ? `one of: ${choices.map(({ words }) => words).join(', ')}`
+    : 'a number, or a mark that its dial has'
 }

@@ -40,7 +40,17 @@ export const drive: PartKind = {
   storedSeconds: 300,
   lookWords: () => ['lamp-on', 'lamp-off'],
   settings: { volts: 480, amps: 7.6, output: 440, keypad: 'auto' },
-  dials: { keypad: { words: 'keypad: auto, hand or off', unit: '' } },
+  dials: {
+    keypad: {
+      words: 'keypad',
+      unit: '',
+      choices: [
+        { id: 'auto', words: 'auto, by its run call' },
+        { id: 'hand', words: 'in hand' },
+        { id: 'off', words: 'off' },
+      ],
+    },
+  },
   moving: 'output1',
   terminals: () => [
     ...[1, 2, 3].map((n) => ({ name: `L${n}`, words: `drive line ${n}` })),

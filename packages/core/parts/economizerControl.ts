@@ -6,7 +6,7 @@ import { misset, opens, sticks } from './fault'
 import { enthalpyBtuPerPound } from '../physics/psychrometrics'
 import { humidityLoop, humidityOfAmps } from './humiditySensor'
 import type { Effect } from './effect'
-import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
+import type { Branch, DialChoice, Now, PartFault, PartKind, Wants } from './kind'
 import type { Settings } from './settings'
 import { sensorFeed, sensorFeedOhms } from '../physics/sensorFeed'
 import { thermistorFahrenheit } from '../physics/thermistor'
@@ -165,6 +165,15 @@ const changeoverFaults = (s: Settings): readonly PartFault[] => [
   ),
 ]
 
+/** By what a controller may be set to judge outdoor air. */
+const methods: readonly DialChoice[] = [
+  { id: 'fixed-dry-bulb', words: 'outdoor temperature' },
+  { id: 'differential-dry-bulb', words: 'outdoor against return temperature' },
+  { id: 'fixed-enthalpy', words: 'outdoor enthalpy' },
+  { id: 'differential-enthalpy', words: 'outdoor against return enthalpy' },
+]
+const withoutHumidity = methods.filter(({ id }) => id.endsWith('dry-bulb'))
+
 /**
  * Economizer controller: takes Y1 and Y2 first. Outdoor air good enough: opens the damper and keeps the first
  * call, and gives the first compressor to the second; otherwise passes both back on `Y1O`, `Y2O`. Sensors on
@@ -182,7 +191,7 @@ export const economizerControl = (
   symbol: 'control',
   governedBy: 'sensors',
   dials: {
-    method: { words: 'changeover by', unit: '' },
+    method: { words: 'changeover by', unit: '', choices: humidity ? methods : withoutHumidity },
     changeover: {
       words: 'changeover point',
       unit: (s) => (usesEnthalpy(s) ? 'Btu/lb' : '°F'),

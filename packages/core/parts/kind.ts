@@ -144,11 +144,19 @@ export type PartSymbol =
   | 'lamp'
 
 /** Something that is set by hand: its words, and the unit of its number. */
+export interface DialChoice {
+  /** The setting as the ladder has it. */
+  readonly id: string
+  readonly words: string
+}
+
 export interface Dial {
   readonly words: string
   readonly unit: string | ((settings: Settings) => string)
   /** It may show marks of its maker’s, letters or numbers, listed in the part’s setting `dialMarks`. */
   readonly marked?: true
+  /** All that it can stand at, where that is no number. */
+  readonly choices?: readonly DialChoice[]
 }
 
 /**

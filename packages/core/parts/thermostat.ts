@@ -88,9 +88,23 @@ export const thermostat: PartKind = {
   calls: outputs,
   fanCall: 'G',
   dials: {
-    heat: { words: 'kind of heat', unit: '' },
+    heat: {
+      words: 'kind of heat',
+      unit: '',
+      choices: [
+        { id: 'fuel', words: 'fuel' },
+        { id: 'electric', words: 'electric' },
+      ],
+    },
     stages: { words: 'stages', unit: '' },
-    changeover: { words: 'reversing valve on', unit: '' },
+    changeover: {
+      words: 'reversing valve on',
+      unit: '',
+      choices: [
+        { id: 'O', words: 'O' },
+        { id: 'B', words: 'B' },
+      ],
+    },
     compressorDelay: { words: 'compressor delay', unit: 's' },
   },
   settings: {

@@ -9,7 +9,15 @@ import { isSurrounding } from '../parts/surroundings'
 import { complaintSaid } from './complaintSaid'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
 import { faultOfLanding, wireBetween, wireNamed } from './movedLead'
-import { atArrival, follow, settingIn, settingOf, type SettingChange, type Standing } from './standing'
+import {
+  atArrival,
+  follow,
+  settingIn,
+  settingMayBeIn,
+  settingOf,
+  type SettingChange,
+  type Standing,
+} from './standing'
 
 /** One thing seen or measured, and what held when it was. */
 export type Evidence =
@@ -224,7 +232,7 @@ function foundSet(
   if (!place) return []
   for (const value of [entry.from, entry.to])
     if (value !== '' && settingIn(diagram, place, value) === null)
-      throw new EvidenceError(`setting ${entry.of}: “${value}” must be a number, or a mark that its dial has`)
+      throw new EvidenceError(`setting ${entry.of}: “${value}” must be ${settingMayBeIn(diagram, place)}`)
   const found = settingIn(diagram, place, entry.from)
   return found === null || found === ''
     ? []

@@ -14,3 +14,13 @@ test('a setting is recorded from what to what, and only with both', () => {
   record()
   expect(onSaid).toHaveBeenCalledWith({ kind: 'setting', of: 'TS.stages', from: '1', to: '2' })
 })
+
+test('a dial that has a few choices offers them, and nothing is typed', () => {
+  const onSaid = renderVisit('air-handler-drive-running', [], (visit) => <SettingForm visit={visit} />)
+  fireEvent.press(screen.getByText(/keypad, should be auto/))
+  expect(screen.queryByLabelText(/^Found at/)?.props.value).toBeUndefined()
+  const [foundInHand] = screen.getAllByText('in hand')
+  fireEvent.press(foundInHand)
+  fireEvent.press(screen.getByText('Record the change'))
+  expect(onSaid).toHaveBeenCalledWith({ kind: 'setting', of: 'VD.keypad', from: 'hand', to: 'auto' })
+})

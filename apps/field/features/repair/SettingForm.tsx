@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { dialsOf, dialValue, type UnitDial } from '@jokulgale/core/diagram/dials'
+import type { DialChoice } from '@jokulgale/core/parts/kind'
 import { entryWords } from '@jokulgale/core/visit/entryWords'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
@@ -10,6 +11,12 @@ import type { OpenVisit } from '../visit/useVisit'
 
 const withUnit = (words: string, unit = ''): string => (unit === '' ? words : `${words}, ${unit}`)
 
+/** What a dial shows that is no number. */
+const shownOn = ({ choices, marks, unit }: UnitDial): readonly DialChoice[] => [
+  ...choices,
+  ...marks.map(({ mark, value }) => ({ id: mark, words: `${mark} (${value} ${unit})` })),
+]
+
 interface DialFieldProps {
   readonly label: string
   readonly dial: UnitDial | undefined
@@ -18,10 +25,10 @@ interface DialFieldProps {
   readonly autoFocus?: boolean
 }
 
-/** Where a dial stands: one of its marks where it shows such, else typed. */
+/** Where a dial stands: one of its marks or choices where it shows such, else typed. */
 function DialField({ label, dial, value, onChange, autoFocus }: DialFieldProps) {
-  const marks = dial?.marks ?? []
-  if (marks.length === 0)
+  const options = dial ? shownOn(dial) : []
+  if (options.length === 0)
     return (
       <Field
         label={withUnit(label, dial?.unit)}
@@ -33,15 +40,7 @@ function DialField({ label, dial, value, onChange, autoFocus }: DialFieldProps) 
   return (
     <>
       <Words>{label}</Words>
-      <Chips
-        label={label}
-        options={marks.map(({ mark, value: means }) => ({
-          id: mark,
-          words: `${mark} (${means} ${dial?.unit ?? ''})`,
-        }))}
-        chosen={value}
-        onChoose={onChange}
-      />
+      <Chips label={label} options={options} chosen={value} onChoose={onChange} />
     </>
   )
 }
