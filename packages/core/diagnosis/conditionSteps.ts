@@ -2,7 +2,7 @@ import type { Diagram } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
 import { isSurrounding } from '../parts/surroundings'
 import { measuredConditions, type ConditionSpan } from '../visit/conditionWords'
-import { looksAsHealthy, readsAsHealthy, unmeasured } from './otherSurroundings'
+import { looksLike, readsLike, unmeasured } from './otherSurroundings'
 import { outcomeBits, partitionBySaying } from './outcomes'
 import { situationIn, type Search } from './proposals'
 import type { ConditionStep, LookStep, Outcome, ReadingStep } from './steps'
@@ -45,15 +45,24 @@ export function conditionSteps(search: Search): readonly ConditionStep[] {
 /** Share of what a condition may be that must change a reading before it is asked for first. */
 const turnsFrom = 0.3
 
-/** Whether what a healthy unit shows at a step depends on a condition that nobody has measured. */
+/** Belief in a suspect from which what the weather makes of its reading is looked into. */
+const believedFrom = 0.1
+
+/**
+ * Whether what a step shows depends on a condition that nobody has measured: on a healthy unit, or under a suspect that
+ * the step would tell. A coil freezes behind a slipped belt only where a compressor runs at all.
+ */
 export function turnsOn(search: Search, step: ReadingStep | LookStep, condition: string): boolean {
-  const { model, findings } = search
+  const { model, findings, belief, which } = search
   const standing: Standing = { ...findings.now, call: step.call, power: step.power }
   const situation = situationIn(search, standing)
-  const isAsHealthy =
-    step.do === 'look' ? looksAsHealthy(situation, step.of) : readsAsHealthy(situation, step)
+  const isLike = step.do === 'look' ? looksLike(situation, step.of) : readsLike(situation, step)
+  const told = which.filter(
+    (h) => h < model.singles && belief.probability[h] >= believedFrom && !isLike(h, 0),
+  )
+  const isTurned = (k: number): boolean => !isLike(k, 0) || told.some((h) => !isLike(model.pair(h, k), h))
   const share = unmeasured(model, findings.now.conditions)
-    .flatMap((h) => model.hypotheses[h].faults.filter(({ of }) => of === condition && !isAsHealthy(h)))
+    .flatMap((k) => model.hypotheses[k].faults.filter(({ of }) => of === condition && isTurned(k)))
     .reduce((sum, { prior }) => sum + prior, 0)
   return share >= turnsFrom
 }

@@ -39,21 +39,19 @@ export function aroundAtFirst(model: UnitModel, conditions: Conditions): Around 
   return { assumed: 1 - kept * total, others: others.map((share) => kept * share) }
 }
 
-/** Whether a reading does not tell a suspect from a healthy unit. */
-export function readsAsHealthy(
+/** Whether a reading does not tell one suspect from another. */
+export function readsLike(
   situation: SituationModel,
   { meter, from, to }: Candidate,
-): (h: number) => boolean {
+): (a: number, b: number) => boolean {
   const read = (h: number): number | null => readingOf(situation.predict(meter, from, to, [h])[h])
-  const healthy = read(0)
-  return (h) => !distinct(meter, read(h), healthy)
+  return (a, b) => !distinct(meter, read(a), read(b))
 }
 
-/** Whether a look at a part does not tell a suspect from a healthy unit. */
-export function looksAsHealthy(situation: SituationModel, part: string): (h: number) => boolean {
+/** Whether a look at a part does not tell one suspect from another. */
+export function looksLike(situation: SituationModel, part: string): (a: number, b: number) => boolean {
   const seen = (h: number): string => situation.looks(h, part).join()
-  const healthy = seen(0)
-  return (h) => seen(h) === healthy
+  return (a, b) => seen(a) === seen(b)
 }
 
 /** What other surroundings would make of a piece of evidence. */

@@ -2,7 +2,7 @@ import type { Evidence } from '../visit/evidence'
 import { inCycle, stays, whetherThere } from './comesAndGoes'
 import { lookLikelihood } from './likelihood'
 import type { Met, Moment } from './moment'
-import { elsewhereOf, looksAsHealthy } from './otherSurroundings'
+import { elsewhereOf, looksLike } from './otherSurroundings'
 import type { UnitModel } from './predictor'
 import { inSurroundings } from './trackInSurroundings'
 import type { Weigher } from './tracks'
@@ -25,11 +25,17 @@ export function lookWeigher(
     ) / versions.length
   const chanceOf = (met: readonly Met[]): number =>
     met.reduce((sum, { versions, weight }) => sum + weight * seen(versions), 0)
-  const isAsHealthy = looksAsHealthy(situation, of)
-  const elsewhere = elsewhereOf(model, standing, homeCall, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
+  const isLike = looksLike(situation, of)
+  const elsewhere = elsewhereOf(
+    model,
+    standing,
+    homeCall,
+    (k) => isLike(k, 0),
+    (k) => chanceOf(moment.met(k, 'not')),
+  )
   return (h, track) => {
     const met = moment.met(h, track.blown)
-    const around = isAsHealthy(h) ? elsewhere : null
+    const around = isLike(h, 0) ? elsewhere : null
     if (track.present === null) {
       const { chance, cycle } = inCycle(track, met, (states) => ({ chance: chanceOf(states) }))
       return { ...inSurroundings(track, chance, around).track, cycle }
