@@ -1,6 +1,7 @@
 import { isDead, isInWire, type Meter } from '../circuit/meters'
 import type { Diagram, Part } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
+import { commonNear } from '../diagram/commonNear'
 import { isCarried } from '../diagram/feeding'
 import { isPowerLoad } from '../parts/powerLoad'
 
@@ -10,6 +11,10 @@ export interface Candidate {
   readonly from: string
   readonly to: string
 }
+
+/** One reading, whichever lead is on which point. */
+export const pairKey = (meter: Meter, from: string, to: string): string =>
+  `${meter} ${[from, to].sort().join(' ')}`
 
 const across = (part: Part): readonly (readonly [string, string])[] => {
   const named = (name: string): boolean => !name.startsWith('~') && name !== 'EARTH'
@@ -80,7 +85,7 @@ function findLive(diagram: Diagram): readonly Candidate[] {
   const control = controlPoints(diagram)
   const toCommon = [...control]
     .filter((point) => point !== diagram.common)
-    .map((point): Candidate => ({ meter: 'volts', from: point, to: diagram.common }))
+    .map((point): Candidate => ({ meter: 'volts', from: point, to: commonNear(diagram, point) }))
   // line points to bare metal: where one conductor stops; never proof that it is dead
   const toMetal = [...diagram.points.values()]
     .filter(({ id, part }) => !control.has(id) && switchesLine(diagram, part))
@@ -97,7 +102,9 @@ function findLive(diagram: Diagram): readonly Candidate[] {
   const clamped = [...diagram.wires.values()]
     .filter((wire) => feedsLoad(diagram, wire.to) || feedsLoad(diagram, wire.from))
     .map((wire): Candidate => ({ meter: 'amps', from: wire.from, to: wire.to }))
-  return [...toCommon, ...acrossParts, ...toMetal, ...clamped]
+  // a coil whose other end is the common of its place is read across once
+  const all = [...toCommon, ...acrossParts, ...toMetal, ...clamped]
+  return [...new Map(all.map((each) => [pairKey(each.meter, each.from, each.to), each])).values()]
 }
 
 const switchesLine = (diagram: Diagram, part: string): boolean => {

@@ -45,8 +45,8 @@ export function conditionSteps(search: Search): readonly ConditionStep[] {
 /** Share of what a condition may be that must change a reading before it is asked for first. */
 const turnsFrom = 0.3
 
-/** Belief in a suspect from which what the weather makes of its reading is looked into. */
-const believedFrom = 0.1
+/** A suspect that stands out so far: what the weather makes of its reading is looked into. */
+const standsOutFrom = 0.5
 
 /**
  * Whether what a step shows depends on a condition that nobody has measured: on a healthy unit, or under a suspect that
@@ -58,7 +58,7 @@ export function turnsOn(search: Search, step: ReadingStep | LookStep, condition:
   const situation = situationIn(search, standing)
   const isLike = step.do === 'look' ? looksLike(situation, step.of) : readsLike(situation, step)
   const told = which.filter(
-    (h) => h < model.singles && belief.probability[h] >= believedFrom && !isLike(h, 0),
+    (h) => h < model.singles && belief.probability[h] >= standsOutFrom && !isLike(h, 0),
   )
   const isTurned = (k: number): boolean => !isLike(k, 0) || told.some((h) => !isLike(model.pair(h, k), h))
   const share = unmeasured(model, findings.now.conditions)

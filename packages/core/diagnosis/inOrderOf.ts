@@ -1,3 +1,4 @@
+import { commonsOf } from '../diagram/commonNear'
 import { pathPlaces } from './pathPoints'
 import { situationIn, type Search } from './proposals'
 import { rate, type ReadingStep, type Step } from './steps'
@@ -47,21 +48,21 @@ function alongPath(search: Search, steps: readonly Step[]): readonly OnPath[] {
   const { now, evidence } = findings
   const situation = situationIn(search, now)
   const places = pathPlaces(situation, now.call)
-  const { common } = model.diagram
+  const commons = commonsOf(model.diagram)
   let live = -1
   let dead = Infinity
   for (const piece of evidence) {
     if (
       piece.kind !== 'reading' ||
       piece.meter !== 'volts' ||
-      piece.to !== common ||
+      !commons.has(piece.to) ||
       piece.standing.call !== now.call ||
       piece.standing.repairs !== now.repairs
     )
       continue
     const place = places.get(piece.from)
     if (place === undefined) continue
-    const half = situation.predict('volts', piece.from, common, [0])[0] / 2
+    const half = situation.predict('volts', piece.from, piece.to, [0])[0] / 2
     if ((piece.value ?? 0) > half) live = Math.max(live, place)
     else dead = Math.min(dead, place)
   }
@@ -71,7 +72,7 @@ function alongPath(search: Search, steps: readonly Step[]): readonly OnPath[] {
         step.do !== 'measure' ||
         step.deed ||
         step.meter !== 'volts' ||
-        step.to !== common ||
+        !commons.has(step.to) ||
         step.call !== now.call ||
         step.power !== now.power
       )

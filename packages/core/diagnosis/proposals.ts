@@ -1,7 +1,6 @@
-import type { Meter } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
 import { actAfter } from '../visit/actions'
-import { costOf, type Candidate, type CostRules } from './candidates'
+import { costOf, pairKey, type Candidate, type CostRules } from './candidates'
 import type { Findings } from '../visit/evidence'
 import { isDoubted } from './doubt'
 import { isHinge } from './hinge'
@@ -73,8 +72,6 @@ const sameUnit = (a: Standing, b: Standing): boolean =>
 /** The standing in which a step with a deed is taken: the deed done. */
 const withDeed = (diagram: Diagram, standing: Standing, deed: Deed | null): Standing =>
   deed ? { ...standing, actions: actAfter(diagram, standing.actions, deed.verb, deed.of, deed.to) } : standing
-
-const pairKey = (meter: Meter, from: string, to: string): string => `${meter} ${[from, to].sort().join(' ')}`
 
 const outOfReach = ({ model, findings }: Search, ...points: readonly string[]): boolean =>
   points.some(

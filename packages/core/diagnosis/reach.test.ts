@@ -14,30 +14,31 @@ const part = (id: string) => {
   if (!found) throw new Error(`no ${id}`)
   return found
 }
-const outdoors = { from: 'CC1.A1', to: 'TB.C' }
+const outdoors = { from: 'CC1.A1', to: 'OT.C' }
 const inTheCloset = { from: 'TB.Y1', to: 'TB.C' }
 const whole = (zone: string): number => diagram.zones.get(zone)?.reachSeconds ?? NaN
 
 test('at first a place takes what the ladder says, and nothing once something was read there', () => {
   expect(reach().toRead(inTheCloset)).toBe(0)
   expect(reach().toRead(outdoors)).toBe(whole('outdoor'))
-  expect(reach(volts('CC1.A1', 25)).toRead(outdoors)).toBe(0)
+  expect(reach(volts('CC1.A1', 25, 'OT.C')).toRead(outdoors)).toBe(0)
 })
 
 test('from the roof it is as far back as it was to get there, but nothing has to be opened again', () => {
-  const fromThere = reach(volts('CC1.A1', 25))
+  const fromThere = reach(volts('CC1.A1', 25, 'OT.C'))
   expect(fromThere.toRead(inTheCloset)).toBeGreaterThan(100)
   expect(fromThere.toRead(inTheCloset)).toBeLessThan(whole('outdoor'))
 })
 
 test('what is as far is near: from the outdoor section the disconnect beside it takes opening alone', () => {
-  expect(reach(volts('CC1.A1', 25)).toRead({ from: 'DSO.L1', to: 'DSO.L2' })).toBeLessThan(60)
+  expect(reach(volts('CC1.A1', 25, 'OT.C')).toRead({ from: 'DSO.L1', to: 'DSO.L2' })).toBeLessThan(60)
 })
 
 test('whether a motor runs is seen without opening; a contactor that was seen is open to the meter', () => {
   const seen = (of: string, what: string): EntryBody => ({ kind: 'observation', of, what })
   expect(reach().toLook(part('FM'))).toBeLessThan(reach().toLook(part('CC1')))
   expect(reach(seen('FM', 'turning')).toRead(outdoors)).toBeGreaterThan(0)
+  expect(reach(seen('OC', 'clean')).toRead(outdoors)).toBe(reach(seen('FM', 'turning')).toRead(outdoors))
   expect(reach(seen('CC1', 'pulled-in')).toRead(outdoors)).toBe(0)
 })
 

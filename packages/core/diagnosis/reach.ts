@@ -25,19 +25,20 @@ export function reachAfter(diagram: Diagram, evidence: readonly Evidence[]): Rea
   const way = (zone: string): number => Math.max(0, whole(zone) - panelSeconds)
   const board = points.get(common)?.zone ?? ''
   const open = new Set([board])
-  let here = board
+  let here: readonly string[] = [board]
   for (const piece of evidence) {
-    if (piece.kind === 'reading')
-      for (const zone of zonesOf(diagram, piece)) {
-        open.add(zone)
-        here = zone
-      }
+    if (piece.kind === 'reading') {
+      const zonesRead = zonesOf(diagram, piece)
+      for (const zone of zonesRead) open.add(zone)
+      if (zonesRead.size > 0) here = [...zonesRead]
+    }
     const seen = piece.kind === 'look' ? parts.get(piece.of) : undefined
     if (!seen) continue
-    here = seen.zone
-    if (!seen.kind.runsAloud) open.add(seen.zone)
+    here = [seen.zone]
+    // what runs is heard with its panel on; a coil, a filter or a drain is seen from elsewhere than its terminals
+    if (!seen.kind.runsAloud && seen.kind.terminals(seen.settings).length > 0) open.add(seen.zone)
   }
-  const walk = (zone: string): number => Math.abs(way(zone) - way(here))
+  const walk = (zone: string): number => Math.min(...here.map((place) => Math.abs(way(zone) - way(place))))
   const panel = (zone: string): number => (open.has(zone) ? 0 : Math.min(panelSeconds, whole(zone)))
   return {
     toRead: (reading) => {
@@ -48,8 +49,5 @@ export function reachAfter(diagram: Diagram, evidence: readonly Evidence[]): Rea
   }
 }
 
-/** Where a reading is taken; what is read against common is read where it is, against what is common there. */
-function zonesOf({ points, common }: Diagram, { from, to }: Leads): ReadonlySet<string> {
-  const leads = to === common ? [from] : from === common ? [to] : [from, to]
-  return new Set(leads.flatMap((point) => points.get(point)?.zone ?? []))
-}
+const zonesOf = ({ points }: Diagram, { from, to }: Leads): ReadonlySet<string> =>
+  new Set([from, to].flatMap((point) => points.get(point)?.zone ?? []))

@@ -1,3 +1,4 @@
+import { commonNear } from '../diagram/commonNear'
 import { nodeOf } from '../circuit/meter'
 import { conductingPath } from '../circuit/path'
 import { isolatedCandidates, liveCandidates, type Candidate } from './candidates'
@@ -43,7 +44,7 @@ export function readingTable(model: UnitModel, fineness: Fineness): readonly Tab
     const hops = hopsOf(model, standing)
     const candidates = [...liveCandidates(diagram), ...pathDrops(model.situation(standing).circuit)]
     return candidates.map((candidate) =>
-      row(candidate, standing, candidate.to === diagram.common ? hops : new Map()),
+      row(candidate, standing, candidate.to === commonNear(diagram, candidate.from) ? hops : new Map()),
     )
   })
   const isolated: Standing = { ...base, power: 'off' }

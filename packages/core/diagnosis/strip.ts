@@ -1,3 +1,4 @@
+import { commonNear, commonsOf } from '../diagram/commonNear'
 import { partOfPoint, terminalOfPoint, zoneWords, type Trace } from '../diagram/diagram'
 import { nodeOf } from '../circuit/meter'
 import { conductingPath, type PathStep } from '../circuit/path'
@@ -129,8 +130,9 @@ function stopOf(
   const { diagram } = model
   const point = diagram.points.get(network.nodeNames[step.node])
   if (!point) return []
+  const black = commonNear(diagram, point.id)
   const predicted =
-    point.id === diagram.common ? null : situation.predict('volts', point.id, diagram.common, [0, ...which])
+    point.id === diagram.common ? null : situation.predict('volts', point.id, black, [0, ...which])
   const expected = predicted ? predicted[0] : 0
   const measured = newestReading(diagnosis, point.id)
   const threshold = Math.max(hotFromVolts, expected / 2)
@@ -180,6 +182,7 @@ function newestReading(
   point: string,
 ): number | null {
   const { now, evidence } = findings
+  const commons = commonsOf(model.diagram)
   for (const piece of [...evidence].reverse()) {
     if (piece.kind !== 'reading' || (piece.meter !== 'volts' && piece.meter !== 'loz')) continue
     if (
@@ -188,8 +191,8 @@ function newestReading(
       piece.standing.repairs !== now.repairs
     )
       continue
-    if (piece.to === model.diagram.common && piece.from === point) return piece.value
-    if (piece.from === model.diagram.common && piece.to === point) return piece.value
+    if (commons.has(piece.to) && piece.from === point) return piece.value
+    if (commons.has(piece.from) && piece.to === point) return piece.value
   }
   return null
 }

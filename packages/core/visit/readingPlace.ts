@@ -1,3 +1,4 @@
+import { commonsOf } from '../diagram/commonNear'
 import { isInWire } from '../circuit/meters'
 import { pointName, type Diagram } from '../diagram/diagram'
 import type { Of } from './fold'
@@ -17,7 +18,7 @@ export function readingMarks({ common }: Diagram, { meter, from, to = common }: 
 export function readingPlace(diagram: Diagram, { meter, from, to = diagram.common }: Place): string {
   const words = wordsOf(diagram, from)
   if (isInWire(meter)) return `${words}, in its wire to ${wordsOf(diagram, to)}`
-  if (to === diagram.common && meter === 'volts') return words
+  if (commonsOf(diagram).has(to) && meter === 'volts') return words
   const own = `${words.split(': ')[0]}: `
   const whole = wordsOf(diagram, to)
   const other = whole.startsWith(own) ? whole.slice(own.length) : whole

@@ -1,4 +1,6 @@
 import { memo, useCallback, useState } from 'react'
+import { commonNear } from '@jokulgale/core/diagram/commonNear'
+import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { searchedStrip } from '@jokulgale/core/diagnosis/provenStops'
 import type { Strip } from '@jokulgale/core/diagnosis/strip'
 import { Press } from '../../ui/Press'
@@ -10,8 +12,7 @@ import { StripView } from './StripView'
 
 interface StripsProps {
   readonly visitId: string
-  /** The terminal that readings are taken against. */
-  readonly common: string
+  readonly diagram: Diagram
   readonly strips: readonly Strip[] | null
   readonly red: string
   readonly black: string
@@ -19,7 +20,7 @@ interface StripsProps {
 }
 
 /** The paths of the call that is set; a tap on two stops puts the leads there. */
-export const Strips = memo(function Strips({ visitId, common, strips, red, black, onMeasure }: StripsProps) {
+export const Strips = memo(function Strips({ visitId, diagram, strips, red, black, onMeasure }: StripsProps) {
   const [firstLead, setFirstLead] = useState('')
   const openAt = searchedStrip(strips ?? [], red)
   const tapStop = useCallback(
@@ -43,7 +44,7 @@ export const Strips = memo(function Strips({ visitId, common, strips, red, black
             title={`${firstLead} to common`}
             onPress={() => {
               setFirstLead('')
-              onMeasure({ meter: 'volts', from: firstLead, to: common })
+              onMeasure({ meter: 'volts', from: firstLead, to: commonNear(diagram, firstLead) })
             }}
           />
         </Stack>

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { focusOf } from '@jokulgale/core/diagnosis/provenStops'
 import type { School } from '@jokulgale/core/diagnosis/schools'
+import { commonNear } from '@jokulgale/core/diagram/commonNear'
 import { conditionWords } from '@jokulgale/core/visit/conditionWords'
 import type { Strip } from '@jokulgale/core/diagnosis/strip'
 import { possibleFrom } from '@jokulgale/core/diagnosis/words'
@@ -113,7 +114,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const strips = (
     <Strips
       visitId={visit.id}
-      common={visit.diagram.common}
+      diagram={visit.diagram}
       strips={drawn}
       red={red}
       black={black}
@@ -189,7 +190,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
                   red={red}
                   black={black}
                   onStop={(point) => {
-                    measure({ meter: 'volts', from: point, to: visit.diagram.common })
+                    measure({ meter: 'volts', from: point, to: commonNear(visit.diagram, point) })
                   }}
                 />
               }
