@@ -51,7 +51,7 @@ export async function findNgspice() {
   return '/usr/bin/ngspice'
 }
 
-/** Everything from Debian that the checks need, one after the other: only one installation can run at a time. */
+/** Everything from Debian that the checks need: only one installation can run at a time. */
 export async function findAll() {
   await findPostgres()
   await findChromium()

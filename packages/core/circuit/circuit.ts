@@ -116,7 +116,7 @@ export class Circuit {
     return this.settling.wantsIn(solution, states, overrides)
   }
 
-  /** Whether effects lie where a control runs through a sequence: they act on the way, not only at its end. */
+  /** Whether effects lie where a control runs through a sequence: they act on the way there already. */
   meetsSequence(effects: readonly Effect[]): boolean {
     return this.settling.meetsSequence(resolveEffects(this.network, effects))
   }

@@ -107,8 +107,8 @@ export function voltsBetween(
 }
 
 /**
- * Amps, root-mean-square, that two points would draw from each other if they were joined and nothing acted on it;
- * infinite where direct volts stand between them.
+ * Amps, root-mean-square, that two points would draw from each other if they were joined and nothing acted on
+ * it; infinite where direct volts stand between them.
  */
 export function joinDraws(
   settled: Settled,

@@ -185,7 +185,8 @@ const handlingSeconds = (meter: Meter, rules: CostRules): number => {
 }
 
 /**
- * The cost of a reading where it is taken, given the path being followed. `changes` are the switchings it needs.
+ * The cost of a reading where it is taken, given the path being followed. `changes` are the switchings that
+ * it needs.
  */
 export function costOf(
   diagram: Diagram,

@@ -137,8 +137,8 @@ function shows(model: UnitModel, situation: SituationModel, symptom: Symptom, ve
 }
 
 /**
- * In one call and not in another it is dark only where that call drags the transformer down: what has tripped stays so
- * in all of them.
+ * In one call and not in another it is dark only where that call drags the transformer down: what has tripped
+ * stays so in all of them.
  */
 const isBlankAnywhere = (heard: Heard, { calls: [usual, ...others] }: Complaint, h: number): boolean =>
   isShown(heard, 'blank', usual, h) ||

@@ -49,8 +49,8 @@ const turnsFrom = 0.3
 const standsOutFrom = 0.5
 
 /**
- * Whether what a step shows depends on a condition that nobody has measured: on a healthy unit, or under a suspect that
- * the step would tell. A coil freezes behind a slipped belt only where a compressor runs at all.
+ * Whether what a step shows depends on a condition that nobody has measured: on a healthy unit, or under a
+ * suspect that the step would tell. A coil freezes behind a slipped belt only where a compressor runs at all.
  */
 export function turnsOn(search: Search, step: ReadingStep | LookStep, condition: string): boolean {
   const { model, findings, belief, which } = search

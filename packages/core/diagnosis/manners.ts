@@ -20,8 +20,8 @@ export function mannerly(search: Search, steps: readonly Step[]): readonly Step[
 }
 
 /**
- * Before any volts were read in a call, a clamp must tell so many times as much as volts and looks in that call do, and
- * so many times as much for its time.
+ * Before any volts were read in a call, a clamp must tell so many times as much as volts and looks in that
+ * call do, and so many times as much for its time.
  */
 const clearlyBetter = { bits: 1.5, rate: 3 } as const
 

@@ -42,7 +42,7 @@ test('whether a motor runs is seen without opening; a contactor that was seen is
   expect(reach(seen('CC1', 'pulled-in')).toRead(outdoors)).toBe(0)
 })
 
-test('the way is shared by what is read after it: what is far and tells much goes before what is near and tells little', () => {
+test('the way is shared by what is read after it: far and telling goes before near and idle', () => {
   const entries = [
     { kind: 'observation', of: 'IFM', what: 'turning' },
     volts('FLT.2', 25.9),

@@ -16,8 +16,8 @@ export interface Reach {
 const panelSeconds = 45
 
 /**
- * What is still to be opened and walked after this evidence. Zones lie on one line: the way between two is the
- * difference of their ways, so that what is far from the board is near to what is as far.
+ * What is still to be opened and walked after this evidence. Zones lie on one line: the way between two is
+ * the difference of their ways, so that what is far from the board is near to what is as far.
  */
 export function reachAfter(diagram: Diagram, evidence: readonly Evidence[]): Reach {
   const { zones, parts, points, common } = diagram
@@ -35,7 +35,7 @@ export function reachAfter(diagram: Diagram, evidence: readonly Evidence[]): Rea
     const seen = piece.kind === 'look' ? parts.get(piece.of) : undefined
     if (!seen) continue
     here = [seen.zone]
-    // what runs is heard with its panel on; a coil, a filter or a drain is seen from elsewhere than its terminals
+    // what runs is heard with its panel on; coils, filters and drains are not where the terminals are
     if (!seen.kind.runsAloud && seen.kind.terminals(seen.settings).length > 0) open.add(seen.zone)
   }
   const walk = (zone: string): number => Math.min(...here.map((place) => Math.abs(way(zone) - way(place))))

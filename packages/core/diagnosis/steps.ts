@@ -58,9 +58,9 @@ export interface LookStep extends StepFacts {
   readonly do: 'look'
   /** The part to look at. */
   readonly of: string
-  /** What a healthy unit shows. */
   /** The part that is mended anyway, where the look only tells which of its faults it is; null else. */
   readonly inside: string | null
+  /** What a healthy unit shows. */
   readonly healthy: string
   readonly deed: Deed | null
 }

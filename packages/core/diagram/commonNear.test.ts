@@ -33,7 +33,7 @@ test.each(builtInUnitIds)(
   },
 )
 
-test('no volts against the common there, with volts between hot there and metal, is the common wire to there', () => {
+test('no volts against the common there, with volts from hot to metal, is the common wire to there', () => {
   const entries: readonly EntryBody[] = [
     { kind: 'call', call: 'cool1' },
     volts('TB.Y1', 26),

@@ -72,7 +72,7 @@ test('the changeover tool takes its limit from the controller, not from itself',
   ])
 })
 
-test('a dial of few choices stands at one of them, however it is spelt, and what is none of them is refused', () => {
+test('a dial of few choices stands at one of them, however it is spelt; anything else is refused', () => {
   const keypad = 'VD.keypad'
   const drive = builtInUnit('air-handler-drive-running')
   const set = (from: string): EntryBody => ({ kind: 'setting', of: keypad, from, to: 'auto' })
