@@ -56,11 +56,12 @@ export function turnsOn(search: Search, step: ReadingStep | LookStep, condition:
   const { model, findings, belief, which } = search
   const standing: Standing = { ...findings.now, call: step.call, power: step.power }
   const situation = situationIn(search, standing)
-  const isLike = step.do === 'look' ? looksLike(situation, step.of) : readsLike(situation, step)
+  const like = step.do === 'look' ? looksLike(situation, step.of) : readsLike(situation, step)
+  const isAsHealthy = like(0)
   const told = which.filter(
-    (h) => h < model.singles && belief.probability[h] >= standsOutFrom && !isLike(h, 0),
+    (h) => h < model.singles && belief.probability[h] >= standsOutFrom && !isAsHealthy(h),
   )
-  const isTurned = (k: number): boolean => !isLike(k, 0) || told.some((h) => !isLike(model.pair(h, k), h))
+  const isTurned = (k: number): boolean => !isAsHealthy(k) || told.some((h) => !like(h)(model.pair(h, k)))
   const share = unmeasured(model, findings.now.conditions)
     .flatMap((k) => model.hypotheses[k].faults.filter(({ of }) => of === condition && isTurned(k)))
     .reduce((sum, { prior }) => sum + prior, 0)

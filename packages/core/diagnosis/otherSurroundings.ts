@@ -39,19 +39,25 @@ export function aroundAtFirst(model: UnitModel, conditions: Conditions): Around 
   return { assumed: 1 - kept * total, others: others.map((share) => kept * share) }
 }
 
+/** Whether a suspect shows the same as one other, for which that is worked out once. */
+export type Like = (other: number) => (h: number) => boolean
+
 /** Whether a reading does not tell one suspect from another. */
-export function readsLike(
-  situation: SituationModel,
-  { meter, from, to }: Candidate,
-): (a: number, b: number) => boolean {
+export function readsLike(situation: SituationModel, { meter, from, to }: Candidate): Like {
   const read = (h: number): number | null => readingOf(situation.predict(meter, from, to, [h])[h])
-  return (a, b) => !distinct(meter, read(a), read(b))
+  return (other) => {
+    const there = read(other)
+    return (h) => !distinct(meter, read(h), there)
+  }
 }
 
 /** Whether a look at a part does not tell one suspect from another. */
-export function looksLike(situation: SituationModel, part: string): (a: number, b: number) => boolean {
+export function looksLike(situation: SituationModel, part: string): Like {
   const seen = (h: number): string => situation.looks(h, part).join()
-  return (a, b) => seen(a) === seen(b)
+  return (other) => {
+    const there = seen(other)
+    return (h) => seen(h) === there
+  }
 }
 
 /** What other surroundings would make of a piece of evidence. */

@@ -25,17 +25,11 @@ export function lookWeigher(
     ) / versions.length
   const chanceOf = (met: readonly Met[]): number =>
     met.reduce((sum, { versions, weight }) => sum + weight * seen(versions), 0)
-  const isLike = looksLike(situation, of)
-  const elsewhere = elsewhereOf(
-    model,
-    standing,
-    homeCall,
-    (k) => isLike(k, 0),
-    (k) => chanceOf(moment.met(k, 'not')),
-  )
+  const isAsHealthy = looksLike(situation, of)(0)
+  const elsewhere = elsewhereOf(model, standing, homeCall, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
   return (h, track) => {
     const met = moment.met(h, track.blown)
-    const around = isLike(h, 0) ? elsewhere : null
+    const around = isAsHealthy(h) ? elsewhere : null
     if (track.present === null) {
       const { chance, cycle } = inCycle(track, met, (states) => ({ chance: chanceOf(states) }))
       return { ...inSurroundings(track, chance, around).track, cycle }

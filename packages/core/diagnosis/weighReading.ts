@@ -54,12 +54,12 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
     const { chance } = tell(reading, factors, met, alone)
     return { ...told, chance: (1 - leadOffShare) * told.chance + leadOffShare * chance }
   }
-  const isLike = readsLike(situation, piece)
+  const isAsHealthy = readsLike(situation, piece)(0)
   const elsewhere = elsewhereOf(
     model,
     piece.standing,
     homeCall,
-    (k) => isLike(k, 0),
+    isAsHealthy,
     (k) => under(moment.met(k, 'not'), { factors: new Factors() }).chance,
   )
   return (h, track) => {
@@ -71,7 +71,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
     const met = moment.met(h, track.blown, isInWire(meter))
     if (track.present === null) {
       const { told, chance, cycle } = inCycle(track, met, (states) => under(states, track))
-      const { own, track: after } = inSurroundings(track, chance, isLike(h, 0) ? elsewhere : null)
+      const { own, track: after } = inSurroundings(track, chance, isAsHealthy(h) ? elsewhere : null)
       // what the weather explains teaches nothing of the supply
       return { ...after, factors: own > 0.5 ? told.factors : track.factors, cycle }
     }
@@ -79,7 +79,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
     const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
     const { own, present } = whetherThere(track.present, track.stays, there.chance, away.chance)
     return {
-      ...inSurroundings(track, own, isLike(h, 0) ? elsewhere : null).track,
+      ...inSurroundings(track, own, isAsHealthy(h) ? elsewhere : null).track,
       factors: present > 0.5 ? there.factors : away.factors,
       present,
       stays,

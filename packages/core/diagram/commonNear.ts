@@ -26,7 +26,8 @@ function joinedTo({ wires }: Diagram, start: PointId): ReadonlySet<PointId> {
 
 /**
  * Where the black lead goes for volts of a point against common: on the control common, or, where no lead
- * reaches that far, on what is common in the point’s own place. Wires between the two may be what has failed.
+ * reaches that far, on what is common in the point’s own place. Wires between the two may be what has
+ * failed.
  */
 export function commonNear(diagram: Diagram, point: PointId): PointId {
   const { common, points, zones } = diagram

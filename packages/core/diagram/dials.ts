@@ -13,7 +13,7 @@ export interface UnitDial {
   readonly drawn: string
   /** What it shows instead of numbers; empty where it shows numbers or words. */
   readonly marks: readonly DialMark[]
-  /** All that it can stand at; empty where it shows numbers or marks. */
+  /** What it offers to choose from, its marks with what they stand for; empty where it shows plain numbers. */
   readonly choices: readonly DialChoice[]
 }
 
@@ -21,14 +21,19 @@ export interface UnitDial {
 export const dialUnit = ({ unit }: Dial, settings: Settings): string =>
   typeof unit === 'string' ? unit : unit(settings)
 
-const dialOf = ({ id, words, settings }: Part, setting: string, dial: Dial): UnitDial => ({
-  id: `${id}.${setting}`,
-  words: `${words}: ${dial.words}`,
-  unit: dialUnit(dial, settings),
-  drawn: settings.text(setting),
-  marks: dial.marked ? dialMarks(settings) : [],
-  choices: dial.choices ?? [],
-})
+function dialOf({ id, words, settings }: Part, setting: string, dial: Dial): UnitDial {
+  const unit = dialUnit(dial, settings)
+  const marks = dial.marked ? dialMarks(settings) : []
+  return {
+    id: `${id}.${setting}`,
+    words: `${words}: ${dial.words}`,
+    unit,
+    drawn: settings.text(setting),
+    marks,
+    choices:
+      dial.choices ?? marks.map(({ mark, value }) => ({ id: mark, words: `${mark} (${value} ${unit})` })),
+  }
+}
 
 /** Everything on a unit that a person may find set wrong. */
 export const dialsOf = (diagram: Diagram): readonly UnitDial[] =>
@@ -45,11 +50,18 @@ export const dialWords = (diagram: Diagram, id: string): string => dialNamed(dia
 /** A value of a setting with its unit; of a mark or a choice, what it stands for. */
 export function dialValue(diagram: Diagram, id: string, value: string): string {
   const { unit = '', marks = [], choices = [] } = dialNamed(diagram, id) ?? {}
-  const choice = choices.find((each) => each.id === value)
+  const said = dialSaid(marks, value) ?? value
+  const choice = choices.find((each) => each.id === said)
   if (choice) return choice.words
-  const meant = marks.find(({ mark }) => mark === dialSaid(marks, value))
-  if (meant) return `${meant.mark} (${meant.value} ${unit})`
   return unit && Number.isFinite(Number(value)) ? `${value} ${unit}` : value
+}
+
+/** What a setting may be said to be, as the end of a sentence. */
+export function dialMayBe(diagram: Diagram, id: string): string {
+  const { marks = [], choices = [] } = dialNamed(diagram, id) ?? {}
+  return marks.length === 0 && choices.length > 0
+    ? `one of: ${choices.map(({ words }) => words).join(', ')}`
+    : 'a number, or a mark that its dial has'
 }
 
 /** A setting as it is said, brought to what the dial shows; null where such a dial cannot stand there. */
@@ -63,12 +75,4 @@ export function settingSaid(part: Part, setting: string, said: string): string |
 function choiceSaid(choices: readonly DialChoice[], said: string): string | null {
   const plain = said.trim().toLowerCase()
   return choices.find(({ id, words }) => [id, words].some((each) => each.toLowerCase() === plain))?.id ?? null
-}
-
-/** What may be said of a setting, as the end of a sentence. */
-export function settingMayBe(part: Part, setting: string): string {
-  const choices = part.kind.dials?.[setting]?.choices
-  return choices
-    ? `one of: ${choices.map(({ words }) => words).join(', ')}`
-    : 'a number, or a mark that its dial has'
 }

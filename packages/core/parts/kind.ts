@@ -143,13 +143,14 @@ export type PartSymbol =
   | 'source'
   | 'lamp'
 
-/** Something that is set by hand: its words, and the unit of its number. */
+/** One of the few that a dial can stand at. */
 export interface DialChoice {
   /** The setting as the ladder has it. */
   readonly id: string
   readonly words: string
 }
 
+/** Something that is set by hand: its words, and the unit of its number. */
 export interface Dial {
   readonly words: string
   readonly unit: string | ((settings: Settings) => string)

@@ -5,19 +5,12 @@ import type { Diagram } from '../diagram/diagram'
 import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
 import type { Effect, Fault } from '../parts/effect'
+import { dialMayBe } from '../diagram/dials'
 import { isSurrounding } from '../parts/surroundings'
 import { complaintSaid } from './complaintSaid'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
 import { faultOfLanding, wireBetween, wireNamed } from './movedLead'
-import {
-  atArrival,
-  follow,
-  settingIn,
-  settingMayBeIn,
-  settingOf,
-  type SettingChange,
-  type Standing,
-} from './standing'
+import { atArrival, follow, settingIn, settingOf, type SettingChange, type Standing } from './standing'
 
 /** One thing seen or measured, and what held when it was. */
 export type Evidence =
@@ -232,7 +225,7 @@ function foundSet(
   if (!place) return []
   for (const value of [entry.from, entry.to])
     if (value !== '' && settingIn(diagram, place, value) === null)
-      throw new EvidenceError(`setting ${entry.of}: “${value}” must be ${settingMayBeIn(diagram, place)}`)
+      throw new EvidenceError(`setting ${entry.of}: “${value}” must be ${dialMayBe(diagram, entry.of)}`)
   const found = settingIn(diagram, place, entry.from)
   return found === null || found === ''
     ? []

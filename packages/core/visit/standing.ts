@@ -1,6 +1,6 @@
 import type { Power } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
-import { settingMayBe, settingSaid } from '../diagram/dials'
+import { settingSaid } from '../diagram/dials'
 import { UnknownNameError } from '../diagram/nearest'
 import { knownConditions, type Conditions } from '../parts/kind'
 import type { EntryBody } from './entry'
@@ -254,10 +254,4 @@ export function settingIn(
 ): string | null {
   const found = diagram.parts.get(part)
   return found ? settingSaid(found, setting, said) : said
-}
-
-/** What may be said of such a setting, as the end of a sentence. */
-export function settingMayBeIn(diagram: Diagram, { part, setting }: Omit<SettingChange, 'to'>): string {
-  const found = diagram.parts.get(part)
-  return found ? settingMayBe(found, setting) : 'a setting of a part that the unit has'
 }

@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import { dialsOf, dialValue, type UnitDial } from '@jokulgale/core/diagram/dials'
-import type { DialChoice } from '@jokulgale/core/parts/kind'
 import { entryWords } from '@jokulgale/core/visit/entryWords'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
@@ -10,12 +9,6 @@ import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 
 const withUnit = (words: string, unit = ''): string => (unit === '' ? words : `${words}, ${unit}`)
-
-/** What a dial shows that is no number. */
-const shownOn = ({ choices, marks, unit }: UnitDial): readonly DialChoice[] => [
-  ...choices,
-  ...marks.map(({ mark, value }) => ({ id: mark, words: `${mark} (${value} ${unit})` })),
-]
 
 interface DialFieldProps {
   readonly label: string
@@ -27,7 +20,7 @@ interface DialFieldProps {
 
 /** Where a dial stands: one of its marks or choices where it shows such, else typed. */
 function DialField({ label, dial, value, onChange, autoFocus }: DialFieldProps) {
-  const options = dial ? shownOn(dial) : []
+  const options = dial?.choices ?? []
   if (options.length === 0)
     return (
       <Field
