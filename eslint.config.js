@@ -129,6 +129,35 @@ module.exports = [
     },
   },
   {
+    files: ['apps/field/**/*.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: 'react-native',
+              importNames: [
+                'FlatList',
+                'SectionList',
+                'VirtualizedList',
+                'CheckBox',
+                'Switch',
+                'ProgressBar',
+              ],
+              message: 'metro.config.js leaves it out of the bundle',
+            },
+            {
+              name: 'expo-router',
+              importNames: ['Stack', 'Tabs', 'Sitemap'],
+              message: 'metro.config.js leaves it out of the bundle',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
     files: ['apps/field/{app,features,ui}/**/*.{ts,tsx}'],
     ignores: ['**/*.test.{ts,tsx}'],
     rules: solverIsTheWorkers(`^@jokulgale/core/diagnosis/(?!(${forScreens.join('|')})$)`),

@@ -6,11 +6,26 @@ const config = getDefaultConfig(__dirname)
 
 // React Native Elements asks for every icon set there is; the application registers the one it uses.
 const left = /^(react-native-vector-icons|@react-native-vector-icons|react-native-linear-gradient)(\/|$)/
-config.resolver.resolveRequest = (context, name, platform) => {
-  if (left.test(name) && context.originModulePath.includes('@rneui')) return { type: 'empty' }
+// The router hands on every kind of navigator that it has, and React Native every kind of list. The application goes
+// by one screen at a time and windows no list: these stay out of what a phone loads first.
+const unused = new RegExp(
+  [
+    'expo-router/build/(native-tabs|split-view|standard-navigation)/',
+    'expo-router/build/react-navigation/(bottom-tabs|native-stack|elements)/',
+    'expo-router/build/layouts/(stack-utils|experimental-stack|TabsClient)',
+    'expo-router/build/(views/Sitemap|link/preview/HrefPreview)',
+    'react-native-web/dist/exports/(FlatList|SectionList|VirtualizedList|CheckBox|Switch|ProgressBar)/',
+  ].join('|'),
+)
+const found = (context, name, platform) => {
   // what is imported and handed on would come in twice, as a module and for require
   if (name === 'immer') return context.resolveRequest({ ...context, isESMImport: true }, name, platform)
   return context.resolveRequest(context, name, platform)
+}
+config.resolver.resolveRequest = (context, name, platform) => {
+  if (left.test(name) && context.originModulePath.includes('@rneui')) return { type: 'empty' }
+  const module = found(context, name, platform)
+  return unused.test(module.filePath) ? { type: 'empty' } : module
 }
 
 // A module of the screens is run when it is first used, and not while the application starts. What solves

@@ -32,20 +32,22 @@ interface DetailDoings {
   /** In another call where it names one. */
   readonly onMeasure: (wanted: ReadingWanted, call?: string) => void
   readonly onSaw: (of: string, what: string, call: string) => void
-  readonly onCannot: () => void
+  readonly onCannot: (ask: Ask) => void
   readonly onSee: () => void
   readonly onDo: () => void
 }
 
 /**
  * What each outcome would mean, two alternatives, “can’t reach it”, any other reading, and in what manner to
- * search.
+ * search. What it shows stays as it was opened, so that nothing moves under the finger, until another manner is
+ * chosen in it.
  */
 export function AskDetail({ visit, asks, searching, doings, onClose }: AskDetailProps) {
   const { onMeasure, onSaw, onCannot, onSee, onDo } = doings
   const units = useUnits()
   const [pinning, setPinning] = useState<string | null>(null)
-  const [first, ...others] = asks
+  const [opened, setOpened] = useState<readonly Ask[] | null>(asks)
+  const [first, ...others] = opened ?? asks
   return (
     <Sheet title="Next step" open onClose={onClose}>
       {first ? <AskWords ask={first} visit={visit} /> : null}
@@ -64,7 +66,14 @@ export function AskDetail({ visit, asks, searching, doings, onClose }: AskDetail
           </Words>
         </View>
       ))}
-      {first && first.do !== 'wait' ? <Press title="Can’t reach it" onPress={onCannot} /> : null}
+      {first && first.do !== 'wait' ? (
+        <Press
+          title="Can’t reach it"
+          onPress={() => {
+            onCannot(first)
+          }}
+        />
+      ) : null}
       {first?.do === 'measure' ? (
         <Press
           title={`Pin ${first.from} on a picture`}
@@ -119,7 +128,10 @@ export function AskDetail({ visit, asks, searching, doings, onClose }: AskDetail
           label="How to search"
           options={schools.map((id) => ({ id, words: schoolWords[id] }))}
           chosen={searching.school}
-          onChoose={searching.onSchool}
+          onChoose={(school) => {
+            setOpened(null)
+            searching.onSchool(school)
+          }}
         />
       </Part>
     </Sheet>

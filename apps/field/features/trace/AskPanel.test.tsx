@@ -1,8 +1,12 @@
+import { useState } from 'react'
+import { Text } from 'react-native'
 import { fireEvent, screen, waitFor } from '@testing-library/react-native'
 import { brief, type Ask } from '@jokulgale/core/diagnosis/briefing'
 import { builtInUnit } from '@jokulgale/core/units/index'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { schoolWords } from '@jokulgale/core/diagnosis/schools'
 import { renderVisit } from '../visit/testVisit'
+import type { OpenVisit } from '../visit/useVisit'
 import { AskPanel } from './AskPanel'
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: jest.fn() }) }))
@@ -150,4 +154,43 @@ test('an ask that tells only what is wrong in one part says so, and shows the wa
 test('while an ask still tells the parts apart nothing leads away from it', () => {
   show(askTo('measure'), [complaint], 'Compressor contactor 1')
   expect(screen.queryByText('Go to the suspects')).toBeNull()
+})
+
+/** A panel whose ask becomes another one, as it does when one more entry has been worked out. */
+function Becoming({ visit, from, to }: { readonly visit: OpenVisit; readonly from: Ask; readonly to: Ask }) {
+  const [asks, setAsks] = useState([from])
+  return (
+    <>
+      <Text
+        onPress={() => {
+          setAsks([to])
+        }}
+      >
+        worked out
+      </Text>
+      <AskPanel
+        visit={visit}
+        asked={{ asks, busy: false, story: '', warning: '', leading: '' }}
+        searching={{ school: 'best', onSchool: jest.fn() }}
+        doings={{ onMeasure, onCondition: jest.fn(), onSaid: jest.fn(), onSuspects }}
+      />
+    </>
+  )
+}
+
+test('what is opened stays as it was when another ask comes meanwhile, until another manner is chosen', async () => {
+  const from = askTo('measure')
+  if (from.do !== 'measure') throw new Error('no reading')
+  const onSaid = renderVisit(unit, [complaint], (visit) => (
+    <Becoming visit={visit} from={from} to={askTo('look')} />
+  ))
+  fireEvent.press(screen.getByLabelText(/^More/))
+  fireEvent.press(screen.getByText('worked out'))
+  expect(screen.getByText(`Pin ${from.from} on a picture`)).toBeTruthy()
+  fireEvent.press(screen.getByText(schoolWords.split))
+  expect(screen.queryByText(`Pin ${from.from} on a picture`)).toBeNull()
+  fireEvent.press(screen.getByText('Can’t reach it'))
+  await waitFor(() => {
+    expect(onSaid).toHaveBeenCalledTimes(1)
+  })
 })

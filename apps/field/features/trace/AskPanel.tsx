@@ -91,8 +91,8 @@ export function AskPanel({ visit, asked, searching, doings }: AskPanelProps) {
       saw(of, what)
     })
   }
-  const cannot = (): void => {
-    const left = first ? leftOut(first) : null
+  const cannot = (ask: Ask): void => {
+    const left = leftOut(ask)
     if (left) say({ kind: 'unreachable', of: left.of }, left.words)
   }
   return (
