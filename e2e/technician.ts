@@ -73,7 +73,7 @@ export class Technician {
       .getByRole('checkbox', { name: /locked and tagged|Stored energy|Tester proven on/ })
       .all())
       await box.click()
-    const dead = this.page.getByRole('button', { name: /reads 0\sV$/ })
+    const dead = this.page.getByRole('button', { name: /reads 0\sV( DC)?$/ })
     while (await dead.isVisible()) await dead.click()
     await this.page.getByRole('checkbox', { name: 'Tester proven again' }).click()
     await this.press('Isolated, proven dead')

@@ -123,7 +123,7 @@ async function isolate(hand: Hand): Promise<void> {
   await hand.press('Isolate it')
   const boxes = hand.page.getByRole('checkbox', { name: /locked and tagged|Stored energy|proven on/ })
   for (const box of await boxes.all()) await hand.confirm(box)
-  const dead = hand.page.getByRole('button', { name: /reads 0\sV$/ })
+  const dead = hand.page.getByRole('button', { name: /reads 0\sV( DC)?$/ })
   while (await dead.isVisible()) await hand.confirm(dead)
   await hand.confirm(hand.page.getByRole('checkbox', { name: 'Tester proven again' }))
   await hand.press('Isolated, proven dead')

@@ -3,6 +3,7 @@ import type { Diagram, Part } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
 import { commonNear } from '../diagram/commonNear'
 import { isCarried } from '../diagram/feeding'
+import type { Branch } from '../parts/kind'
 import { isPowerLoad } from '../parts/powerLoad'
 
 /** A reading that could be taken: red lead, black lead (or the wire under the clamp). */
@@ -41,15 +42,22 @@ function controlPoints(diagram: Diagram): ReadonlySet<string> {
   return new Set([...wired].filter((point) => !lineWired.has(point)))
 }
 
-/** Direct-current points: across sensors, their inputs and the damper signal. */
+const joins = (branch: Branch, from: string, to: string): boolean =>
+  (branch.from === from && branch.to === to) || (branch.from === to && branch.to === from)
+
+/** Direct-current points: across sensors, their inputs, the damper signal and a drive’s bus. */
 const isDirect = (part: Part, from: string, to: string): boolean =>
   part.kind
     .branches(part.settings, {})
     .some(
       (branch) =>
         (branch.role === 'output' || branch.role === 'sensor' || branch.name === 'signal') &&
-        ((branch.from === from && branch.to === to) || (branch.from === to && branch.to === from)),
+        joins(branch, from, to),
     )
+
+/** What stays charged is no place for what puts out a current of its own. */
+const staysCharged = ({ kind }: Part, from: string, to: string): boolean =>
+  kind.storedBetween?.every((point) => point === from || point === to) === true
 
 const known = new WeakMap<
   Diagram,
@@ -133,12 +141,14 @@ function findIsolated(diagram: Diagram): readonly Candidate[] {
   const acrossParts = [...diagram.parts.values()]
     .filter((part) => part.kind.symbol !== 'source' && part.kind.symbol !== 'terminal')
     .flatMap((part) =>
-      across(part).map(([from, to]): Candidate => ({
-        // with ohms the winding beside it would be read
-        meter: part.kind.symbol === 'capacitor' ? 'microfarads' : 'ohms',
-        from: `${part.id}.${from}`,
-        to: `${part.id}.${to}`,
-      })),
+      across(part)
+        .filter(([from, to]) => !staysCharged(part, from, to))
+        .map(([from, to]): Candidate => ({
+          // with ohms the winding beside it would be read
+          meter: part.kind.symbol === 'capacitor' ? 'microfarads' : 'ohms',
+          from: `${part.id}.${from}`,
+          to: `${part.id}.${to}`,
+        })),
     )
   const board = [...diagram.points.values()].filter(({ part }) => part === partOfPoint(diagram.common))
   const toCommon = board

@@ -1,5 +1,5 @@
 import { complex, impedanceFor, polar } from '../electric/complex'
-import { alternatingSource, impedance, opened, resistance } from '../electric/law'
+import { alternatingSource, directSource, impedance, opened, resistance } from '../electric/law'
 import { fixed, memory } from './contact'
 import { misset, opens, sticks } from './fault'
 import { toFrame } from './frame'
@@ -15,11 +15,23 @@ const overcurrentShare = 2
 /** Seconds that it bears them. */
 const bearsSeconds = 0.1
 
-/** Whether each of its legs has volts enough. */
-const isFed = ({ volts, settings }: Pick<Now, 'volts' | 'settings'>): boolean =>
-  [volts.input1, volts.input2, volts.input3].every(
+/** Direct volts of its bus over volts leg to leg: the mean of what it rectifies under load, its peak at rest. */
+const busShare = 1.38
+const busOhms = 0.5
+/** Through its rectifier and the building's ground, from its output to ground; ohms. */
+const groundOhms = 2
+/** What lets the bus down when power is off, ohms. */
+const bleedOhms = 30_000
+
+/** How many of its legs have volts enough. */
+const legsFed = ({ volts, settings }: Pick<Now, 'volts' | 'settings'>): number =>
+  [volts.input1, volts.input2, volts.input3].filter(
     ({ size }) => size > (fedShare * settings.number('volts')) / Math.sqrt(3),
-  )
+  ).length
+
+/** Whether it can drive: all its legs and its bus are there. */
+const isFed = (now: Pick<Now, 'volts' | 'settings' | 'is'>): boolean =>
+  legsFed(now) === 3 && now.is.bus === 'charged'
 
 /** Whether it is to run: by its run call, or by what was chosen at its keypad. */
 const isCalled = ({ volts, settings }: Pick<Now, 'volts' | 'settings'>): boolean =>
@@ -27,10 +39,9 @@ const isCalled = ({ volts, settings }: Pick<Now, 'volts' | 'settings'>): boolean
   (settings.text('keypad') === 'auto' && volts.run.size > calledAboveVolts)
 
 /**
- * A variable-frequency drive: line at `L1`–`L3`, motor at `T1`–`T3`, a 24 V run call at `RUN`–`C`. Its output
- * is
- * shown as the volts that a true meter would find; an ordinary meter misreads it, and its bus stays charged
- * after power is off.
+ * A variable-frequency drive: line at `L1`–`L3`, motor at `T1`–`T3`, a 24 V run call at `RUN`–`C`, its direct
+ * bus at `BP`–`BN`. Its output is shown as the volts that a true meter would find; an ordinary meter misreads
+ * it. The bus is charged by any two legs, and stays so for a while after power is off.
  */
 export const drive: PartKind = {
   kind: 'drive',
@@ -38,6 +49,7 @@ export const drive: PartKind = {
   cause: 'drive',
   symbol: 'control',
   storedSeconds: 300,
+  storedBetween: ['BP', 'BN'],
   lookWords: () => ['lamp-on', 'lamp-off'],
   settings: { volts: 480, amps: 7.6, output: 440, keypad: 'auto' },
   dials: {
@@ -57,7 +69,10 @@ export const drive: PartKind = {
     ...[1, 2, 3].map((n) => ({ name: `T${n}`, words: `drive output ${n}` })),
     { name: 'RUN', words: 'run call' },
     { name: 'C', words: 'control common' },
+    { name: 'BP', words: 'bus plus' },
+    { name: 'BN', words: 'bus minus' },
   ],
+  pairs: () => [['BP', 'BN']],
   branches: (s): readonly Branch[] => [
     ...legs.map((_, k): Branch => ({
       name: `input${k + 1}`,
@@ -83,7 +98,20 @@ export const drive: PartKind = {
       },
     })),
     toFrame('~bus'),
-    fixed('reference', '~inverter', 'EARTH', 'conductor', resistance(1e6)),
+    {
+      name: 'bus',
+      from: 'BP',
+      to: 'BN',
+      role: 'output',
+      rest: 'flat',
+      states: {
+        charged: directSource(busShare * s.number('volts'), busOhms),
+        flat: resistance(bleedOhms),
+      },
+    },
+    fixed('busReference', 'BN', 'EARTH', 'conductor', resistance(1e6)),
+    // what it makes stands to ground as its supply does: a winding to ground draws from it
+    fixed('reference', '~inverter', 'EARTH', 'conductor', resistance(groundOhms)),
     fixed('run', 'RUN', 'C', 'load', impedance(complex(1500), 1500)),
     memory('fault', ['none', 'overcurrent'], 'none'),
   ],
@@ -104,6 +132,7 @@ export const drive: PartKind = {
   behave: (now): Wants => {
     const on = isFed(now) && isCalled(now) && now.is.fault === 'none'
     return {
+      bus: legsFed(now) >= 2 ? 'charged' : 'flat',
       input1: on ? 'working' : 'idle',
       input2: on ? 'working' : 'idle',
       input3: on ? 'working' : 'idle',
@@ -134,12 +163,17 @@ export const drive: PartKind = {
       cause: 'started at its keypad for a test or a balance and left so',
       prove: 'the display; put it back to auto and see that it stops without a call',
     }),
+    sticks('bus-dead', ['bus'], 'flat', 'drive’s bus dead', 0.8, {
+      cause: 'its rectifier or what charges the bus is gone',
+      prove: 'its display is dark; direct volts at the bus with three legs at its line terminals',
+    }),
     opens('run', 'drive’s run input dead', 0.8),
     opens('output1', 'drive output 1 dead', 0.5),
     opens('input1', 'drive’s line input 1 open', 0.4),
   ],
   code: (now) => {
-    if (!isFed(now)) return 'dark'
+    if (now.is.bus !== 'charged') return 'dark'
+    if (!isFed(now)) return 'undervoltage'
     if (now.settings.text('keypad') === 'off') return 'off'
     if (now.is.output1 !== 'on') return isCalled(now) ? 'locked out' : 'ready'
     return now.settings.text('keypad') === 'hand' ? 'hand' : 'running'

@@ -312,6 +312,8 @@ export interface PartKind {
   dryBulbLimit?(settings: Settings): number | undefined
   /** Seconds that the energy stored in it is waited for before hands go in. */
   readonly storedSeconds?: number
+  /** Its terminals with direct volts between them that stay when power is off. */
+  readonly storedBetween?: readonly [string, string]
   /** Which circuit a fuse or breaker of these settings is meant for. */
   protects?(settings: Settings): 'control' | 'line'
   /** Volts leg to leg of the supply that it is. */

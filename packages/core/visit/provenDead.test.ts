@@ -25,6 +25,8 @@ test('each leg to each other and to ground, behind the last isolator of each sup
     'LB.L1 EARTH',
     'LB.L2 EARTH',
   ])
+  // a drive's bus is charged by whatever the legs were, and stays so
+  expect(said('air-handler-drive-running')).toContain('VD.BP VD.BN')
   expect(said('fan-coil-two-pipe')).toEqual(['SW.L1 EARTH', 'HR.COM1 EARTH'])
 })
 
@@ -40,9 +42,11 @@ describe.each(builtInUnitIds)('%s', (id) => {
   test('they are live with power on, and dead with it off', () => {
     const read = (power: 'on' | 'off') => {
       const { healthy } = new Circuit(diagram, situationOf(diagram, 'off', power))
-      return legs.map((leg) => ({ ...leg, volts: meterValue(healthy, 'volts', leg.from, leg.to) ?? NaN }))
+      return legs.map((leg) => ({ ...leg, volts: meterValue(healthy, leg.meter, leg.from, leg.to) ?? NaN }))
     }
-    expect(stillLive(read('on'))).toHaveLength(legs.length)
+    // the bus of a drive that is out of use is not charged
+    const supplied = legs.filter(({ meter }) => meter === 'volts')
+    expect(stillLive(supplied, read('on'))).toHaveLength(supplied.length)
     expect(areProvenDead(legs, read('off'))).toBe(true)
   })
 })
@@ -53,4 +57,13 @@ test('a leg that nobody read is not 0 V', () => {
   expect(areProvenDead(legs, read)).toBe(true)
   expect(areProvenDead(legs, read.slice(1))).toBe(false)
   expect(areProvenDead(legs, [...read.slice(1), { ...legs[0], volts: 277 }])).toBe(false)
+})
+
+test('what a bus still holds counts from 50 V, a leg from 5', () => {
+  const legs = legsToProve(builtInUnit('air-handler-drive-running'))
+  const withBusAt = (bus: number, leg: number) =>
+    legs.map(({ from, to, meter }) => ({ from, to, volts: meter === 'dc' ? bus : leg }))
+  expect(areProvenDead(legs, withBusAt(31, 0))).toBe(true)
+  expect(areProvenDead(legs, withBusAt(0, 31))).toBe(false)
+  expect(stillLive(legs, withBusAt(212, 0))).toEqual([{ from: 'VD.BP', to: 'VD.BN', volts: 212 }])
 })

@@ -4,11 +4,11 @@ import type { Diagram } from '../diagram/diagram'
 export const storedSeconds = ({ parts }: Diagram): number =>
   Math.max(0, ...[...parts.values()].map(({ kind }) => kind.storedSeconds ?? 0))
 
-/** What is confirmed of it: a drive's bus is read, whatever its plate says of the time. */
+/** What is confirmed of it: a drive's plate says how long; what its bus still holds is read beside the legs. */
 export function storedWords(diagram: Diagram): string {
-  const drive = [...diagram.parts.values()].some(({ kind }) => kind.cause === 'drive')
+  const hasBus = [...diagram.parts.values()].some(({ kind }) => kind.storedBetween !== undefined)
   const seconds = storedSeconds(diagram)
-  return drive
-    ? `Stored energy: the time on the drive’s plate waited, ${seconds} s at least; its bus read under 50 V DC; capacitors discharged`
+  return hasBus
+    ? `Stored energy: the time on the drive’s plate waited, ${seconds} s at least; capacitors discharged`
     : `Stored energy: ${seconds} s waited, capacitors discharged`
 }

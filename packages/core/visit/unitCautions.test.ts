@@ -29,7 +29,7 @@ test('refrigerants that burn are spoken of where a unit holds any', () => {
 })
 
 test('of a drive the bus is read, and of nothing else', () => {
-  expect(storedWords(builtInUnit('air-handler-drive'))).toMatch(/bus read under 50 V DC/)
+  expect(storedWords(builtInUnit('air-handler-drive'))).toMatch(/drive’s plate/)
   expect(storedWords(builtInUnit('rooftop-two-stage'))).not.toMatch(/bus/)
 })
 

@@ -15,7 +15,7 @@ const tick = (): void => {
   for (const box of screen.getAllByRole('checkbox')) fireEvent.press(box)
 }
 const allZero = (count: number): void => {
-  for (let k = 0; k < count; k++) fireEvent.press(screen.getByText(/reads 0\sV$/))
+  for (let k = 0; k < count; k++) fireEvent.press(screen.getByText(/reads 0\sV( DC)?$/))
 }
 const finish = (): void => {
   fireEvent.press(screen.getByText('Isolated, proven dead'))
@@ -38,16 +38,40 @@ test('a unit is not isolated by ticking boxes: nothing is said before each leg w
   expect(said[0]).toMatchObject({ testerBefore: true, testerAfter: true, sources: ['BR', 'BRH'] })
 })
 
-test('a leg that is not dead stops it, and says where to look', () => {
-  const { onSaid } = show('fan-coil-two-pipe')
-  tick()
+/** Enters another value than 0 for what is asked about. */
+const readAs = (value: string): void => {
   fireEvent.press(screen.getByLabelText(/enter another value$/))
-  for (const digit of ['1', '1', '9']) fireEvent.press(screen.getByLabelText(digit))
+  for (const digit of value) fireEvent.press(screen.getByLabelText(digit))
   fireEvent.press(screen.getByText(/^Log/))
-  expect(screen.getByText(/119 V is not dead\. Find the other source\./)).toBeTruthy()
+}
+
+test('a leg that is not dead stops it, says where to look, and is read again at the end', async () => {
+  const { onSaid, onDone } = show('fan-coil-two-pipe')
+  tick()
+  readAs('119')
+  expect(screen.getByText(/119 V is not dead\. Find the other source/)).toBeTruthy()
   allZero(legs - 1)
   finish()
   expect(onSaid).not.toHaveBeenCalled()
+  expect(screen.getByText('SW.L1 to ground reads 0\u00a0V')).toBeTruthy()
+  allZero(1)
+  finish()
+  await waitFor(() => {
+    expect(onDone).toHaveBeenCalled()
+  })
+})
+
+test('the bus of a drive is read with direct volts, and waited for while it is charged', () => {
+  const { onSaid } = show('air-handler-drive-running')
+  tick()
+  allZero(legsToProve(builtInUnit('air-handler-drive-running')).length - 1)
+  readAs('212')
+  expect(screen.getByText(/212 V is not dead\. It is still charged: wait/)).toBeTruthy()
+  finish()
+  expect(onSaid).not.toHaveBeenCalled()
+  readAs('31')
+  finish()
+  expect(onSaid.mock.calls[0][0]).toMatchObject({ kind: 'isolation' })
 })
 
 test('it is read where hands go, and the place is named', () => {

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { partOfPoint, partWords, pointName, zoneWords, type Diagram } from '@jokulgale/core/diagram/diagram'
 import type { DeadLeg, DropPoint } from '@jokulgale/core/visit/entry'
 import { isolationCautions } from '@jokulgale/core/visit/isolationCautions'
-import { areProvenDead, legsToProve, stillLive } from '@jokulgale/core/visit/provenDead'
+import { areProvenDead, legsToProve, stillLive, type LegToProve } from '@jokulgale/core/visit/provenDead'
 import { storedSeconds, storedWords } from '@jokulgale/core/visit/storedEnergy'
 import { Check } from '../../ui/Check'
 import { Line } from '../../ui/Line'
@@ -21,6 +21,15 @@ function placeWords(diagram: Diagram, point: string): string {
 }
 
 const legWords = ({ from, to }: DropPoint): string => `${from} to ${pointName(to)}`
+const isSame = (a: DropPoint, b: DropPoint): boolean => a.from === b.from && a.to === b.to
+
+/** What to do about one that is not dead. */
+const adviceOf = (legs: readonly LegToProve[], live: DeadLeg): string =>
+  legs.find((leg) => isSame(live, leg))?.meter === 'dc'
+    ? 'It is still charged: wait, and read it again.'
+    : 'Find the other source, and read it again.'
+
+const unitOfLeg = ({ meter }: LegToProve): string => (meter === 'dc' ? 'V DC' : 'V')
 
 /**
  * Locked, stored energy waited for, tester proven, each leg dead, tester proven again: only then is the unit
@@ -36,8 +45,10 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
   const [after, setAfter] = useState(false)
   const [read, setRead] = useState<readonly DeadLeg[]>([])
   const [asking, setAsking] = useState<number | null>(null)
-  const next = legs.findIndex(({ from, to }) => !read.some((leg) => leg.from === from && leg.to === to))
-  const [live] = stillLive(read)
+  const [live] = stillLive(legs, read)
+  const unread = legs.findIndex((leg) => !read.some((each) => isSame(each, leg)))
+  // one that was not dead is read again, once what keeps it so has been found
+  const next = unread < 0 && live ? legs.findIndex((leg) => isSame(live, leg)) : unread
   const toggle = (id: string): void => {
     setLocked((now) => new Set(now.has(id) ? [...now].filter((other) => other !== id) : [...now, id]))
   }
@@ -45,8 +56,8 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
   const ready = allLocked && waited && before && after && areProvenDead(legs, read)
   const log = (leg: number, volts: number): void => {
     setRead((now) => [
-      ...now.filter(({ from, to }) => from !== legs[leg].from || to !== legs[leg].to),
-      { ...legs[leg], volts },
+      ...now.filter((each) => !isSame(each, legs[leg])),
+      { from: legs[leg].from, to: legs[leg].to, volts },
     ])
     setAsking(null)
   }
@@ -67,7 +78,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
       <Stack gap="small">
         <Words strong>{legWords(legs[asking])}</Words>
         <NumberPad
-          unit="V"
+          unit={unitOfLeg(legs[asking])}
           onDone={(value) => {
             log(asking, value ?? 0)
           }}
@@ -111,14 +122,14 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
       )}
       {live ? (
         <Notice kind="wrong">
-          {`${legWords(live)}: ${live.volts} V is not dead. Find the other source.`}
+          {`${legWords(live)}: ${live.volts} V is not dead. ${adviceOf(legs, live)}`}
         </Notice>
       ) : null}
       {next < 0 ? null : (
         <Line gap="small">
           <Press
             grow
-            title={`${legWords(legs[next])} reads 0\u00a0V`}
+            title={`${legWords(legs[next])} reads 0\u00a0${unitOfLeg(legs[next])}`}
             disabled={!before}
             onPress={() => {
               log(next, 0)
