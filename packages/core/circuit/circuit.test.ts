@@ -18,6 +18,7 @@ const eachCall = builtInUnitIds.flatMap((id) => builtInUnit(id).calls.map((call)
 describe.each(eachCall)('%s in %s', (id, call) => {
   const diagram = builtInUnit(id)
   const circuit = new Circuit(diagram, situationOf(diagram, call))
+  const turn = diagram.calls.findIndex(({ id: name }) => name === call)
 
   test('healthy, it comes to rest', () => {
     expect(circuit.healthy.oscillates).toBe(false)
@@ -40,9 +41,7 @@ describe.each(eachCall)('%s in %s', (id, call) => {
 
   test('low-rank updates agree with a fresh factorisation, fault by fault', () => {
     // every twenty-eighth fault of each unit in each call, other ones in each
-    const faults = faultsOf(diagram).filter(
-      (_, k) => k % 28 === (2 * diagram.calls.findIndex(({ id: name }) => name === call)) % 28,
-    )
+    const faults = faultsOf(diagram).filter((_, k) => k % 28 === (2 * turn) % 28)
     for (const fault of faults) {
       const settled = circuit.vary(fault.effects)
       if (settled.oscillates) continue
@@ -54,8 +53,10 @@ describe.each(eachCall)('%s in %s', (id, call) => {
     }
   })
 
-  test('every fault gives numbers, and where it comes to rest no part wants otherwise', () => {
+  test('a fault gives numbers, and where it comes to rest no part wants otherwise', () => {
     for (const [k, fault] of faultsOf(diagram).entries()) {
+      // every second in each call, the others in the next
+      if (k % 2 !== turn % 2) continue
       const settled = circuit.vary(fault.effects)
       // every third in each call, other ones in each
       if (

@@ -1,6 +1,6 @@
 import type { Factored, Felt, Senses, Vector } from './factored'
 import type { Row } from './network'
-import { factorSmall, substituteSmall, type SmallLu } from './smallLu'
+import { solveSmall, substituteSmall, type SmallLu } from './smallLu'
 
 /**
  * One changed row: a link of the network, or (link −1) a join of two nodes that the network does not have.
@@ -92,8 +92,7 @@ export class Variation {
         this.weightIm[i] -= row.emfIm
       }
     }
-    factorSmall(this.factors, size)
-    substituteSmall(this.factors, size, 0, 0, this.weightRe, this.weightIm)
+    solveSmall(this.factors, size, this.weightRe, this.weightIm)
   }
 
   /** Holds until the variation turns to other changes. */
