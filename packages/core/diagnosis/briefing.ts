@@ -1,21 +1,17 @@
-import { display, type Meter } from '../circuit/meters'
 import type { CaseFile } from '../visit/entry'
 import { partOfBranch, partWords, type Diagram } from '../diagram/diagram'
 import { askOf, type Ask } from './asks'
 import { coverageOf, type Coverage } from './coverage'
-import { diagnose, judge, type Diagnosis, type Judgement } from './diagnose'
-import { goodDensity, mayBePhantom } from './likelihood'
+import { diagnose, judge, type Diagnosis } from './diagnose'
 import type { Choosing } from './nextStep'
 import { notDrawn } from './hypothesis'
 import { notDrawnBetween } from './notDrawnBetween'
-import { partition } from './outcomes'
 import type { PriorReason, UnitFacts } from './priors'
-import { situationIn } from './proposals'
 import { provingSteps, provingWords } from './proving'
 import { handledAsOne, type SuspectGroup } from './handledAsOne'
 import { restartSeconds, restartWords } from './restartLoop'
 import { sideFindings } from './sideFindings'
-import { beforeEnergising, contradictionOf, doubtOf, phantomWords, storyOf } from './story'
+import { beforeEnergising, contradictionOf, doubtOf, storyOf } from './story'
 import { stripsOf, type Strip } from './strip'
 import { againstWords, evidenceWords, oddsWords } from './words'
 
@@ -183,35 +179,4 @@ function delaysShown({ model, findings }: Diagnosis): Briefing['delays'] {
   const lasts = new Map<string, number>()
   for (const { branch, seconds } of model.lateMoves(findings.now)) lasts.set(partOfBranch(branch), seconds)
   return [...lasts].map(([part, seconds]) => ({ words: partWords(model.diagram, part), seconds }))
-}
-
-/** Density from which a reading on a scale of its own is one that a prediction gives. */
-const leastDensity = 1e-3
-
-/** Whether a value is what a prediction may read as. */
-function isNear(meter: Meter, value: number | null, predicted: number | null): boolean {
-  if (meter === 'megohms' || meter === 'microfarads')
-    return goodDensity(meter, value, predicted) > leastDensity
-  if (value === null || predicted === null) return value === predicted
-  return Math.abs(predicted - value) <= Math.max(1.5, 0.2 * Math.abs(predicted))
-}
-
-/**
- * How a value just typed sits against what the circuit can give: an empty text, or a question worth asking.
- */
-export function doubtAbout(
-  judgement: Judgement,
-  meter: Meter,
-  from: string,
-  to: string,
-  value: number | null,
-): string {
-  const { model, belief, findings, ranked } = judgement
-  const situation = situationIn(judgement, findings.now)
-  const all = ranked.filter((h) => h < model.singles)
-  const outcomes = partition(meter, situation.predict(meter, from, to, all), belief, all)
-  if (outcomes.some((outcome) => isNear(meter, value, outcome.value))) return ''
-  if (outcomes.some((outcome) => mayBePhantom(meter, value, outcome.value)))
-    return phantomWords(display(value, meter))
-  return 'No state of this circuit gives that. Check the meter’s function, the leads and the terminal.'
 }

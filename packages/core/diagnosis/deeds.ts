@@ -178,7 +178,7 @@ function shortReadings(diagram: Diagram): readonly Candidate[] {
 }
 
 const plugProposals = (diagram: Diagram, part: Part): readonly Proposal[] =>
-  part.kind.separable
+  part.kind.pulledApart
     ? [{ verb: 'unplug', of: part.id, to: '', power: 'off', readings: shortReadings(diagram) }]
     : []
 

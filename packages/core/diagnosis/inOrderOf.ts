@@ -86,7 +86,7 @@ function alongPath(search: Search, steps: readonly Step[]): readonly OnPath[] {
 function atPlug({ model: { diagram } }: Search, step: Step): boolean {
   if (step.do !== 'measure') return false
   if (step.deed?.verb === 'unplug') return true
-  return diagram.parts.get(step.from.split('.')[0])?.kind.separable === true
+  return diagram.parts.get(step.from.split('.')[0])?.kind.pulledApart !== undefined
 }
 
 /** What would set the likeliest suspect apart from the most of the rest. */

@@ -1,9 +1,10 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
-import { brief, doubtAbout } from './briefing'
+import { brief } from './briefing'
 import { judge } from './diagnose'
 import { insulationBlunder, insulationDensity, leaksApart } from './insulation'
 import { sideFindings } from './sideFindings'
+import { doubtAbout } from './typedDoubt'
 
 const unit = builtInUnit('rooftop-two-stage')
 /** Microfarads on the capacitor. */
@@ -50,6 +51,37 @@ test('after a trip a compressor of hundreds of megohms is not the grounded one, 
   expect(shareOf(judged(tested('C1.T1', 550)), grounded)).toBeLessThan(before / 5)
   expect(shareOf(judged(tested('C1.T1', null)), grounded)).toBeLessThan(before / 5)
   expect(shareOf(judged(tested('C1.T1', 0)), grounded)).toBeGreaterThan(3 * before)
+})
+
+test.each([0.4, 12, 900, 45_000, 250_000])(
+  'after a trip a winding that an ohmmeter finds at %s Ω to ground is grounded, whatever line volts make of it',
+  (value) => {
+    const ohms: EntryBody = { kind: 'reading', meter: 'ohms', from: 'C1.T1', to: 'EARTH', value }
+    const tripped: EntryBody = { kind: 'observation', of: 'BR', what: 'tripped' }
+    const diagnosis = judged(tripped, ohms)
+    const windings = ['T1', 'T2', 'T3'].map((terminal) => shareOf(diagnosis, `C1:${terminal}-grounded`))
+    expect(windings.reduce((sum, share) => sum + share, 0)).toBeGreaterThan(0.6)
+    expect(doubtAbout(judged(tripped), 'ohms', 'C1.T1', 'EARTH', value)).toBe('')
+  },
+)
+
+test('a chafed control wire of kilohms blows no fuse: it is not called for one', () => {
+  const blown: EntryBody = { kind: 'observation', of: 'FU', what: 'blown' }
+  const toGround = (value: number): EntryBody => ({
+    kind: 'reading',
+    meter: 'ohms',
+    from: 'TB.Y1',
+    to: 'EARTH',
+    value,
+  })
+  const chafed = (value: number): number => {
+    const { model, belief } = judged(blown, toGround(value))
+    return model.hypotheses.reduce(
+      (sum, { id }, h) => (/Y1.*:grounded$|EC\.Y1I.*:grounded$/.test(id) ? sum + belief.probability[h] : sum),
+      0,
+    )
+  }
+  expect(chafed(0.6)).toBeGreaterThan(10 * chafed(20_000))
 })
 
 test('insulation under the rule is said beside the cause, in the digits that were read; sound insulation is not', () => {

@@ -1,3 +1,4 @@
+import { isInWire, isOhms, type Meter } from '../circuit/meters'
 import type { Effect } from '../parts/effect'
 import type { Standing } from '../visit/standing'
 import type { UnitModel } from './predictor'
@@ -27,6 +28,11 @@ const slowFromSeconds = 10
 const beforeSlowTrip = 0.5
 
 const isSlow = (trips: readonly Trip[]): boolean => trips.every(({ seconds }) => seconds() >= slowFromSeconds)
+
+/** What meets it: a clamp is on the wire when a call is made, an ohmmeter has but few volts. */
+export type MetBy = 'clamp' | 'ohmmeter' | 'any'
+
+export const metBy = (meter: Meter): MetBy => (isInWire(meter) ? 'clamp' : isOhms(meter) ? 'ohmmeter' : 'any')
 
 /**
  * Whether and how a hypothesis had tripped things before anybody arrived: at which of its resistances, or not
@@ -101,14 +107,14 @@ export class Moment {
     return this.model.version(h, 'drawn', [...held, ...(opened?.held ?? [])])
   }
 
-  /** Every state in which the unit may be met under a hypothesis; weights sum to one. */
-  met(h: number, blown: Blown, isClamped = false): readonly Met[] {
+  /** Every state in which the unit may be met under a hypothesis, by a meter or an eye; weights sum to one. */
+  met(h: number, blown: Blown, by: MetBy = 'any'): readonly Met[] {
     const held = this.held(h, blown)
     const settled = this.model.version(h, 'drawn', held)
     const phases = this.situation.phases(settled)
     const isShorted = this.model.hypotheses[h].faults.some(isShort)
     const tripping = this.situation.trips(settled)
-    const first = isShorted ? this.shareOfFirst(tripping, isClamped) : 0
+    const first = isShorted ? this.shareOfFirst(tripping, by === 'clamp') : 0
     const left =
       1 -
       Math.min(
@@ -132,11 +138,10 @@ export class Moment {
       ]
     if (!this.model.hypotheses[h].faults.some(hasRange))
       return [{ versions: [settled], weight: left }, ...standing]
-    const range = (at: (ohms: Resistance) => number): readonly number[] => [
-      at('least'),
-      at('drawn'),
-      at('most'),
-    ]
+    const isBrokenDown = this.model.hypotheses[h].faults.some(({ breaksDown }) => breaksDown)
+    const ends: readonly Resistance[] =
+      by === 'ohmmeter' && isBrokenDown ? ['least', 'most', 'cold'] : ['least', 'drawn', 'most']
+    const range = (at: (ohms: Resistance) => number): readonly number[] => ends.map(at)
     return [
       { versions: [settled], weight: left / 3 },
       { versions: range((ohms) => this.model.version(h, ohms, held)), weight: (2 * left) / 3 },

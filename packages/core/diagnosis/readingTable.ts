@@ -35,7 +35,7 @@ export function readingTable(model: UnitModel, fineness: Fineness): readonly Tab
       standing,
       outcome,
       hop: hops.get(candidate.from) ?? Infinity,
-      atPlug: diagram.parts.get(candidate.from.split('.')[0])?.kind.separable === true,
+      atPlug: diagram.parts.get(candidate.from.split('.')[0])?.kind.pulledApart !== undefined,
       outcomes: outcome.reduce((most, number) => Math.max(most, number + 1), 0),
     }
   }

@@ -6,21 +6,26 @@ export const isShort = ({ class: sort }: Pick<Fault, 'class'>): boolean =>
 
 /**
  * How much resistance a short or a bad connection has at the moment: what its kind says, hardly any, or a lot. A chafe is
- * anything from dead to wet carbon, and is not the same from one reading to the next.
+ * anything from dead to wet carbon, and is not the same from one reading to the next. `cold`: as an ohmmeter finds what
+ * breaks down at its own volts.
  */
-export type Resistance = 'drawn' | 'least' | 'most'
+export type Resistance = 'drawn' | 'least' | 'most' | 'cold'
 
-/** Ohms of a short at its least and its most. */
-const shortOhms = { least: 0.02, most: 8 } as const
+/**
+ * Ohms of a short at its least and its most; `cold`: what an ohmmeter may find at most of one that breaks down at line
+ * volts.
+ */
+const shortOhms = { least: 0.02, most: 8, cold: 3e5 } as const
 /** A bad connection has so many times the resistance that its kind says, at its least and its most. */
 const looseFactor = { least: 1 / 8, most: 8 } as const
 
 /** A fault at another of its resistances, or at an end of its range; one that has none is as it was. */
-export function withOhms(fault: Fault, resistance: 'least' | 'most'): Fault {
-  if (fault.ends) return { ...fault, effects: fault.ends[resistance] }
+export function withOhms(fault: Fault, asked: Exclude<Resistance, 'drawn'>): Fault {
+  const resistance = asked === 'cold' && !fault.breaksDown ? 'most' : asked
+  const end = resistance === 'least' ? 'least' : 'most'
+  if (fault.ends) return { ...fault, effects: fault.ends[end] }
   if (!hasRange(fault)) return fault
-  const at = (ohms: number): number =>
-    isShort(fault) ? shortOhms[resistance] : ohms * looseFactor[resistance]
+  const at = (ohms: number): number => (isShort(fault) ? shortOhms[resistance] : ohms * looseFactor[end])
   const effects = fault.effects.map((effect) =>
     effect.does === 'join' || effect.does === 'ohms' ? { ...effect, ohms: at(effect.ohms) } : effect,
   )

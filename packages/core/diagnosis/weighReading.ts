@@ -1,11 +1,11 @@
-import { isDead, isInWire, isOhms } from '../circuit/meters'
+import { isDead, isOhms } from '../circuit/meters'
 import { partOfPoint } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
 import { inCycle, stays, whetherThere } from './comesAndGoes'
 import { Factors } from './factors'
 import { notDrawn } from './hypothesis'
 import { spreadsApart } from './likelihood'
-import type { Met, Moment } from './moment'
+import { metBy, type Met, type Moment } from './moment'
 import { notDrawnChance } from './notDrawn'
 import { elsewhereOf, readsLike } from './otherSurroundings'
 import type { UnitModel } from './predictor'
@@ -68,7 +68,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
         ...track,
         logWeight: track.logWeight + Math.log(notDrawnChance(meter, value, healthy, density)),
       }
-    const met = moment.met(h, track.blown, isInWire(meter))
+    const met = moment.met(h, track.blown, metBy(meter))
     if (track.present === null) {
       const { told, chance, cycle } = inCycle(track, met, (states) => under(states, track))
       const { own, track: after } = inSurroundings(track, chance, isAsHealthy(h) ? elsewhere : null)

@@ -96,6 +96,7 @@ function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
       of: wire.id,
       prior: wireWeights[lies].ground,
       effects: [{ does: 'join', from: wire.from, to: earth, ohms: chafedOhms }],
+      ...(wire.wiring === 'line' && { breaksDown: true }),
       cause: 'sharp edge, hot copper, vibration',
       shows: ['chafed', 'wet'],
       prove: 'power off, both ends lifted, ohms to ground',

@@ -10,6 +10,7 @@ interface Detail {
   readonly shows?: readonly string[]
   readonly clears?: readonly Clearing[]
   readonly welds?: true
+  readonly breaksDown?: true
 }
 
 /** A branch that passes nothing: `BRANCH-open`. */

@@ -48,7 +48,7 @@ export const heaterBank: PartKind = {
         prove: 'amps of the three legs; ohms leg to leg, isolated',
       }),
     ),
-    grounds('1', 'heater element touches its frame', 0.5),
+    grounds('1', 'heater element touches its frame', 0.5, { breaksDown: true }),
   ],
   pairs: () => [
     ['1', '2'],

@@ -109,6 +109,8 @@ export interface PartFault {
    * seldom.
    */
   readonly welds?: true
+  /** It is a dead short at the volts that it works at, and may read many ohms with a meter's few. */
+  readonly breaksDown?: true
   /** What clears it for the time being: it was a trip, and nothing in the part is broken. */
   readonly clears?: readonly Clearing[]
   /** A condition under which it cannot be. */
@@ -298,11 +300,8 @@ export interface PartKind {
   readonly guard?: true
   /** It acts by what sensors wired to it feel. */
   readonly governedBy?: 'sensors'
-  /**
-   * A connector that is pulled apart as a whole: its own branches open, and a search by sections starts
-   * there.
-   */
-  readonly separable?: true
+  /** What pulling it apart does, in its own names, of a connector: a search by sections starts there. */
+  pulledApart?(settings: Settings): readonly Effect[]
   /** It breaks line conductors: volts from its terminals to bare metal tell where one of them stops. */
   readonly breaksLine?: true
   readonly ratings?: readonly Rating[]

@@ -43,6 +43,6 @@ export const resistanceHeater = (
       0.5,
       { class: 'open', prove: 'amps against watts at the measured volts; ohms of each element, isolated' },
     ),
-    grounds('1', `${words} touches its frame`, 0.4),
+    grounds('1', `${words} touches its frame`, 0.4, { breaksDown: true }),
   ],
 })

@@ -14,12 +14,20 @@ export interface SinglePhaseDesign {
   readonly lockedShare: number
   /** Resistance of the main winding, C to R, as a share of plate volts over plate amps. */
   readonly windingShare: number
+  /** Weight of a winding that has gone to ground, against its other faults. */
+  readonly groundedPrior: number
 }
 
-/** A compressor: 0.03–0.06 of volts over amps, four to six times its amps when locked. */
-export const compressorDesign: SinglePhaseDesign = { lockedShare: 5, windingShare: 0.045 }
-/** A small fan: 0.10–0.15 of volts over amps, one and a half to two and a half times its amps when locked. */
-export const fanDesign: SinglePhaseDesign = { lockedShare: 2, windingShare: 0.12 }
+/**
+ * A compressor: 0.03–0.06 of volts over amps, four to six times its amps when locked. Its windings lie in oil and
+ * acid: gone to ground is how it mostly fails.
+ */
+export const compressorDesign: SinglePhaseDesign = { lockedShare: 5, windingShare: 0.045, groundedPrior: 1.6 }
+/**
+ * A small fan: 0.10–0.15 of volts over amps, one and a half to two and a half times its amps when locked. Its
+ * bearings go before its windings do.
+ */
+export const fanDesign: SinglePhaseDesign = { lockedShare: 2, windingShare: 0.12, groundedPrior: 0.3 }
 
 /** Share of plate amps in the main winding; the start winding’s, ahead of it, make up the rest. */
 const mainShare = 0.97
@@ -88,7 +96,7 @@ export const singlePhaseMotor = (
   words: string,
   cause: CauseGroup,
   amps: number,
-  { lockedShare, windingShare }: SinglePhaseDesign,
+  { lockedShare, windingShare, groundedPrior }: SinglePhaseDesign,
 ): PartKind => ({
   kind,
   words,
@@ -170,7 +178,10 @@ export const singlePhaseMotor = (
   faults: () => [
     opens('main', `${words} run winding open`, 1.2, { prove: 'ohms winding by winding, leads off' }),
     opens('start', `${words} start winding open`, 0.6, { prove: 'ohms winding by winding, leads off' }),
-    grounds('R', `${words} winding grounded`, 0.8, { prove: 'ohms to ground, leads off; never in vacuum' }),
+    grounds('R', `${words} winding grounded`, groundedPrior, {
+      prove: 'ohms to ground, leads off; never in vacuum',
+      breaksDown: true,
+    }),
     seized(words, 0.7, 'turn a fan by hand, power off and locked; the ohms of its windings are good'),
     shorts('main-shorted', 'main', 0.1, `${words} winding shorted`, 0.4),
     {

@@ -5,4 +5,5 @@ export const threePhaseCompressor = threePhaseMotor('three-phase-compressor', 'c
   amps: 14,
   backwardsShare: 0.6,
   backwardsLook: 'noisy',
+  groundedPrior: 1.6,
 })

@@ -5,4 +5,5 @@ export const threePhaseFan = threePhaseMotor('three-phase-fan', 'fan motor', 'fa
   amps: 6,
   backwardsShare: 0.75,
   backwardsLook: 'backwards',
+  groundedPrior: 0.5,
 })

@@ -15,6 +15,8 @@ export interface ThreePhaseDesign {
   readonly backwardsShare: number
   /** How turning the other way is noticed. */
   readonly backwardsLook: 'backwards' | 'noisy'
+  /** Weight of a winding that has gone to ground, against its other faults. */
+  readonly groundedPrior: number
 }
 
 /** Locked-rotor amps as a multiple of full load, and its power factor. */
@@ -162,15 +164,16 @@ const motorBranches = (s: Settings, backwardsShare: number): readonly Branch[] =
   }))
 }
 
-const motorFaults = (words: string): readonly PartFault[] => [
+const motorFaults = (words: string, groundedPrior: number): readonly PartFault[] => [
   seized(words, 0.8, 'locked-rotor amps in all three legs at full volts, then its protector; ohms are good'),
   ...windings.map((name, k) =>
     opens(name, `${words} winding ${k + 1} open`, 0.5, { prove: 'ohms leg to leg, leads off' }),
   ),
   ...[1, 2, 3].map((k) =>
-    grounds(`T${k}`, `${words} winding grounded`, k === 1 ? 0.8 : 0.2, {
+    grounds(`T${k}`, `${words} winding grounded`, groundedPrior * (k === 1 ? 0.7 : 0.15), {
       cause: 'burnt winding',
       prove: 'ohms leg to ground, leads off; never in vacuum',
+      breaksDown: true,
     }),
   ),
   shorts('winding1-shorted', 'winding1', 0.05, `${words} winding shorted`, 0.4),
@@ -193,7 +196,7 @@ export const threePhaseMotor = (
   kind: string,
   words: string,
   cause: CauseGroup,
-  { amps, backwardsShare, backwardsLook }: ThreePhaseDesign,
+  { amps, backwardsShare, backwardsLook, groundedPrior }: ThreePhaseDesign,
 ): PartKind => ({
   kind,
   words,
@@ -234,7 +237,7 @@ export const threePhaseMotor = (
   }),
   behave: act,
   phases: cannotStart,
-  faults: () => motorFaults(words),
+  faults: () => motorFaults(words, groundedPrior),
   pairs: () => [
     ['T1', 'T2'],
     ['T2', 'T3'],

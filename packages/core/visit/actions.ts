@@ -57,6 +57,17 @@ export const actionsWatched = (actions: readonly StandingAction[]): readonly Sta
 export const actionKey = (verb: ActionVerb, of: string, to = ''): string =>
   `${verb} ${[of, to].sort().join(' ')}`
 
+/** A connector pulled apart, or every lead of a part that is none. */
+function unplugged(diagram: Diagram, of: string): readonly Effect[] {
+  const part = diagram.parts.get(of) ?? diagram.parts.get(partOfPoint(of))
+  if (!part) throw new UnknownNameError('part', of, diagram.parts.keys())
+  const apart = part.kind.pulledApart?.(part.settings)
+  if (apart) return apart.map((effect) => inPart(part, effect))
+  return [...diagram.wires.values()]
+    .filter((wire) => partOfPoint(wire.from) === part.id || partOfPoint(wire.to) === part.id)
+    .map((wire) => ({ does: 'open', branch: wire.id }))
+}
+
 /** What an action does to the circuit while it lasts. Throws UnknownNameError, ForbiddenActionError. */
 export function effectsOfAction(diagram: Diagram, verb: ActionVerb, of: string, to = ''): readonly Effect[] {
   switch (verb) {
@@ -73,17 +84,8 @@ export function effectsOfAction(diagram: Diagram, verb: ActionVerb, of: string, 
         ])
       return wires.map((wire) => ({ does: 'open', branch: wire.id }))
     }
-    case 'unplug': {
-      const part = diagram.parts.get(of) ?? diagram.parts.get(partOfPoint(of))
-      if (!part) throw new UnknownNameError('part', of, diagram.parts.keys())
-      if (part.kind.separable)
-        return part.kind
-          .branches(part.settings, {})
-          .map((branch) => ({ does: 'open', branch: `${part.id}/${branch.name}` }))
-      return [...diagram.wires.values()]
-        .filter((wire) => partOfPoint(wire.from) === part.id || partOfPoint(wire.to) === part.id)
-        .map((wire) => ({ does: 'open', branch: wire.id }))
-    }
+    case 'unplug':
+      return unplugged(diagram, of)
     case 'warm':
     case 'cool':
     case 'start': {

@@ -56,7 +56,7 @@ function pairSteps(diagram: Diagram): readonly ListStep[] {
 /** One section after another taken away: the low reading goes with the one that has the short. */
 const sectionSteps = (diagram: Diagram): readonly ListStep[] =>
   [...diagram.parts.values()]
-    .filter(({ kind }) => kind.separable)
+    .filter(({ kind }) => kind.pulledApart !== undefined)
     .map(({ id, words }): ListStep => ({
       id: `section ${id}`,
       does: `Pull ${words}, and read the low pair again`,
