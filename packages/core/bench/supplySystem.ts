@@ -1,4 +1,4 @@
-import { systemsLike } from '../parts/supply'
+import { systemsLike, type SupplySystem } from '../parts/supply'
 import { volts } from './inputs'
 import { phasorPicture } from './phasors'
 import { benchTool, shown, type Verdict } from './tool'
@@ -16,36 +16,41 @@ interface Legs {
 const isNear = (value: number, nominal: number): boolean => Math.abs(value / nominal - 1) < nearShare
 
 /** Systems of three legs that these readings are of, their legs in any order. */
-export const systemsRead = ({ between, toGround }: Legs): readonly string[] =>
-  systemsLike('208Y/120')
-    .filter(({ legToLegVolts, toGroundVolts }) => {
-      const [read, nominal] = [toGround, toGroundVolts].map((legs) => [...legs].sort((a, b) => a - b))
-      return (
-        between.every((value) => isNear(value, legToLegVolts)) &&
-        read.every((value, k) => isNear(value, nominal[k]))
-      )
-    })
-    .map(({ name }) => name)
+const systemsOf = ({ between, toGround }: Legs): readonly SupplySystem[] =>
+  systemsLike('208Y/120').filter(({ legToLegVolts, toGroundVolts }) => {
+    const [read, nominal] = [toGround, toGroundVolts].map((legs) => [...legs].sort((a, b) => a - b))
+    return (
+      between.every((value) => isNear(value, legToLegVolts)) &&
+      read.every((value, k) => isNear(value, nominal[k]))
+    )
+  })
+
+export const systemsRead = (legs: Legs): readonly string[] => systemsOf(legs).map(({ name }) => name)
 
 const legNames = ['L1', 'L2', 'L3'] as const
 
 function told({ between, toGround }: Legs): Pick<Verdict, 'level' | 'words'> {
-  const [name] = systemsRead({ between, toGround })
+  const [system] = systemsOf({ between, toGround })
   const mean = between.reduce((sum, value) => sum + value, 0) / 3
   const isWhole = between.every((value) => isNear(value, mean)) && mean > 100
   const dead = legNames.filter((_, k) => toGround[k] < nothingVolts)
   const high = Math.max(...toGround)
-  if (name && high > 1.4 * Math.min(...toGround))
-    return {
-      level: 'watch',
-      words: `${name}: ${legNames[toGround.indexOf(high)]} is the high leg. Nothing for 120 V goes on it, no neutral load and no control transformer to neutral.`,
-    }
-  if (name) return { level: 'good', words: `${name}: each leg as it should be.` }
   if (isWhole && dead.length === 1)
     return {
       level: 'watch',
       words: `All three leg-to-leg values are there and ${dead[0]} is at ground: a corner-grounded delta. Three poles and a monitor for it; ${dead[0]} is a live conductor all the same.`,
     }
+  if (system?.floats)
+    return {
+      level: 'watch',
+      words: `${system.name}: as a rule nothing of it is bonded, and a first ground fault opens nothing. Find it before there is a second.`,
+    }
+  if (system && high > 1.4 * Math.min(...toGround))
+    return {
+      level: 'watch',
+      words: `${system.name}: ${legNames[toGround.indexOf(high)]} is the high leg. Nothing for 120 V goes on it, no neutral load and no control transformer to neutral.`,
+    }
+  if (system) return { level: 'good', words: `${system.name}: each leg as it should be.` }
   if (dead.length > 0)
     return { level: 'act', words: `${dead.join(' and ')} to ground is nothing: lost, look upstream.` }
   if (isWhole)
@@ -62,7 +67,7 @@ export const supplySystem = benchTool({
   title: 'Which supply is this?',
   group: 'Three phases',
   use: 'On arrival: three legs to each other and to ground tell the system, and which leg is high.',
-  source: 'Nominal systems: 208Y/120, 240 delta with a high leg 120/208/120, 480Y/277, 575Y/332',
+  source: 'Nominal systems: 208Y/120, 240 delta plain or with a high leg 120/208/120, 480Y/277, 575Y/332',
   caution:
     'Live, and above 50 V: rated meter and gloves, one hand. 480 V and more belong to qualified people.',
   example: { voltsA: 241, voltsB: 239, voltsC: 240, groundA: 121, groundB: 208, groundC: 120 },

@@ -1,4 +1,6 @@
 import type { CaseFile } from '../visit/entry'
+import { readingsOf } from '../visit/evidence'
+import { supplyDanger, supplyDangerWords } from '../visit/supplyDanger'
 import { partOfBranch, partWords, type Diagram } from '../diagram/diagram'
 import { askOf, type Ask } from './asks'
 import { coverageOf, type Coverage } from './coverage'
@@ -94,12 +96,19 @@ function inWords(diagnosis: Diagnosis): Briefing {
     asks: diagnosis.next.map((step) => askOf(diagnosis, step)),
     strips,
     story: storyOf(strips),
-    warning: [contradictionOf(diagnosis), doubtOf(diagnosis)].filter(Boolean).join(' '),
+    warning:
+      dangerOf(diagnosis) || [contradictionOf(diagnosis), doubtOf(diagnosis)].filter(Boolean).join(' '),
     coverage: coverageOf(diagnosis),
     beside: sideFindings(diagnosis).map(({ words }) => words),
     reasons: diagnosis.belief.reasons,
     delays: delaysShown(diagnosis),
   }
+}
+
+/** A supply that nothing in the unit bears goes before anything that readings say. */
+function dangerOf({ model: { diagram }, findings }: Diagnosis): string {
+  const danger = supplyDanger(diagram, readingsOf(findings))
+  return danger ? supplyDangerWords(danger) : ''
 }
 
 function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {

@@ -9,7 +9,8 @@ import {
 import { conditionSteps, turnsOn } from './conditionSteps'
 import { deedSteps } from './deeds'
 import { pathDrops } from './drops'
-import type { Findings } from '../visit/evidence'
+import { readingsOf, type Findings } from '../visit/evidence'
+import { supplyDanger } from '../visit/supplyDanger'
 import { mannerly } from './manners'
 import type { UnitModel } from './predictor'
 import { lookSteps, readingSteps, searchOf, situationIn, type Search } from './proposals'
@@ -68,12 +69,16 @@ export function stepsInOrder(
     steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))
   }
   const asked = wants('condition') ? conditionSteps(search) : []
-  const all = [...steps, ...asked, ...(wants('wait') ? waits(search) : [])].filter((step) =>
-    wants(sortOf(step)),
+  // nothing is asked for with power where nothing in the unit bears the supply
+  const isDanger = supplyDanger(model.diagram, readingsOf(findings)) !== null
+  const all = [...steps, ...asked, ...(wants('wait') ? waits(search) : [])].filter(
+    (step) => wants(sortOf(step)) && !(isDanger && needsPower(step)),
   )
   const inOrder = inOrderOf(school, search, mannerly(search, all))
   return surroundingsFirst(search, decidingFirst(now, school === 'best' ? littleLast(inOrder) : inOrder))
 }
+
+const needsPower = (step: Step): boolean => step.do !== 'condition' && step.power === 'on'
 
 /** Bits from which a step comes before a reading that is taken once more: it may bear that one out. */
 const tellsMuchBits = 0.25

@@ -1,6 +1,7 @@
-import type { Diagram } from '../diagram/diagram'
+import type { Diagram, Part } from '../diagram/diagram'
 import { supplies } from '../diagram/roles'
 import { systemsLike, type SupplySystem } from '../parts/supply'
+import type { PointId } from '../parts/effect'
 import type { Evidence } from '../visit/evidence'
 import { withValues } from '../visit/unitAsMeasured'
 import type { UnitModel } from './predictor'
@@ -19,17 +20,24 @@ const betterBy = 9
 interface SupplyReading {
   readonly volts: number
   readonly drawnVolts: number
+  /** The legs that its two points are on, by number; null of another point, ground among them. */
+  readonly legs: readonly [number | null, number | null]
+  readonly toGround: boolean
 }
+
+/** To ground this is nothing, volts. */
+const nothingVolts = 15
 
 /**
  * The unit on the supply that its line readings speak of, where they fit another system much better than the one drawn:
  * 242 V leg to leg with 121 V to ground is no high 208 V supply. A leg that reads nothing to ground is a lost leg, and
- * speaks for no system.
+ * speaks for no system, until all three legs read their volts to each other: then it is the grounded one of a delta.
  */
 export function onSupplyFound(model: UnitModel, evidence: readonly Evidence[]): Diagram {
   const { diagram } = model
   const [supply] = supplies(diagram)
   if (!supply || !('system' in supply.kind.settings)) return diagram
+  const poles = legsOf(supply)
   const readings = evidence.flatMap((piece): readonly SupplyReading[] => {
     if (
       piece.kind !== 'reading' ||
@@ -38,13 +46,26 @@ export function onSupplyFound(model: UnitModel, evidence: readonly Evidence[]): 
     )
       return []
     const { from, to, meter, value, standing } = piece
-    const drawnVolts = model.situation(standing).predict(meter, from, to, [0])[0]
-    const share = value / drawnVolts
-    return share > tells.from && share < tells.to ? [{ volts: value, drawnVolts }] : []
+    const situation = model.situation(standing)
+    const legOf = (point: string): number | null => {
+      const at = poles.findIndex((leg) => situation.predict('volts', point, leg, [0])[0] < sameLegVolts)
+      return at < 0 || point === 'EARTH' ? null : at
+    }
+    const drawnVolts = situation.predict(meter, from, to, [0])[0]
+    return Number.isFinite(drawnVolts)
+      ? [{ volts: value, drawnVolts, legs: [legOf(from), legOf(to)], toGround: to === 'EARTH' }]
+      : []
   })
-  const [drawn, ...others] = systemsLike(supply.settings.text('system'))
+  const [drawn, ...like] = systemsLike(supply.settings.text('system'))
+  const telling = readings.filter(({ volts, drawnVolts }) => {
+    const share = volts / drawnVolts
+    return share > tells.from && share < tells.to
+  })
   const misfit = (system: SupplySystem): number =>
-    readings.reduce((sum, reading) => sum + against(reading, drawn, system), 0)
+    telling.reduce((sum, reading) => sum + against(reading, drawn, system), 0)
+  const corner = like.find((system) => isProvenCorner(readings, system))
+  if (corner) return withValues(diagram, new Map([[supply.id, { system: corner.name }]]))
+  const others = like.filter((system) => !isCorner(system))
   const ranked = others
     .map((system) => ({ system, misfit: misfit(system) }))
     .sort((a, b) => a.misfit - b.misfit)
@@ -52,6 +73,37 @@ export function onSupplyFound(model: UnitModel, evidence: readonly Evidence[]): 
   return best && misfit(drawn) - best.misfit > betterBy
     ? withValues(diagram, new Map([[supply.id, { system: best.system.name }]]))
     : diagram
+}
+
+const isCorner = ({ toGroundVolts }: SupplySystem): boolean => toGroundVolts.includes(0)
+
+/** Two points that healthy have less between them are on one leg, volts. */
+const sameLegVolts = 2
+
+/** The supply's own terminals of its legs. */
+const legsOf = ({ id, kind, settings }: Part): readonly PointId[] => [
+  ...new Set(
+    (kind.poles?.(settings) ?? []).flatMap(([a, b]) => (b === 'N' ? [] : [`${id}.${a}`, `${id}.${b}`])),
+  ),
+]
+
+/** Whether all three legs read a system's volts to each other, and the leg that it grounds nothing to ground. */
+function isProvenCorner(
+  readings: readonly SupplyReading[],
+  { legToLegVolts, toGroundVolts }: SupplySystem,
+): boolean {
+  const grounded = toGroundVolts.indexOf(0)
+  if (grounded < 0) return false
+  const isWhole = ({ volts }: SupplyReading): boolean => Math.abs(volts / legToLegVolts - 1) < 2 * usualShare
+  const pairs = toGroundVolts.flatMap((_, a) => toGroundVolts.slice(a + 1).map((_each, k) => [a, a + 1 + k]))
+  const stands = pairs.every((pair) => {
+    const between = readings.filter(
+      ({ legs: [a, b] }) => a !== b && pair.some((leg) => leg === a) && pair.some((leg) => leg === b),
+    )
+    return between.length > 0 && between.every(isWhole)
+  })
+  const toGround = readings.filter((reading) => reading.toGround && reading.legs[0] === grounded)
+  return stands && toGround.length > 0 && toGround.every(({ volts }) => volts < nothingVolts)
 }
 
 function against({ volts, drawnVolts }: SupplyReading, drawn: SupplySystem, system: SupplySystem): number {

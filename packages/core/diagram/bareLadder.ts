@@ -20,6 +20,7 @@ export const bareSupplies: readonly BareSupply[] = [
   { id: '240-single', words: '120/240 V, single phase', system: '120/240', legs: 2, tap: 240 },
   { id: '208-single', words: '208 V, single phase', system: '208Y/120 one leg pair', legs: 2, tap: 208 },
   { id: '208-three', words: '208 V, three phase', system: '208Y/120', legs: 3, tap: 208 },
+  { id: '240-delta', words: '240 V, three phase, plain delta', system: '240 delta', legs: 3, tap: 240 },
   { id: '240-three', words: '240 V, three phase, high leg', system: '240 high leg', legs: 3, tap: 240 },
   { id: '480-three', words: '480 V, three phase', system: '480Y/277', legs: 3, tap: 480 },
 ]

@@ -37,6 +37,12 @@ test('its bus stands at the peak of what it rectifies, with a leg lost too, and 
   expect(Math.abs(busVolts('off', ''))).toBeLessThan(1)
 })
 
+test('locked out it takes no more than an idle drive does, and keeps its bus', () => {
+  const locked = settledWith('VD:locked-out', 'fan')
+  expect(meterValue(locked, 'amps', 'LB.L1', 'BF.L1')).toBeLessThan(0.1)
+  expect(meterValue(locked, 'dc', 'VD.BP', 'VD.BN')).toBeGreaterThan(600)
+})
+
 test('a winding to ground stops it, by its own protection and no fuse before it', () => {
   for (const fault of ['IFM:T1-grounded', 'VD.T2-IFM.T2:grounded']) {
     const settled = settledWith(fault, 'fan')

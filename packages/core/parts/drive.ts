@@ -150,7 +150,7 @@ export const drive: PartKind = {
     actsAfter: () => bearsSeconds,
   },
   faults: () => [
-    sticks('locked-out', [...outputs], 'off', 'drive locked out on a fault', 3, {
+    sticks('locked-out', ['fault'], 'overcurrent', 'drive locked out on a fault', 3, {
       class: 'trip',
       cause: 'its display names the fault: overcurrent, ground, undervoltage, heat',
       clears: ['reset'],

@@ -23,6 +23,7 @@ export const heaterBank: PartKind = {
   likelier: ['cold-weather'],
   // a few per cent off its watts, and now and then an element fewer or more than drawn
   drawn: { mean: 0, spread: 0.2 },
+  bearsVolts: (s) => s.number('volts'),
   ratings: [
     ['watts', 'Watts'],
     ['volts', 'Volts'],

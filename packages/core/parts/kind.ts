@@ -317,6 +317,8 @@ export interface PartKind {
   protects?(settings: Settings): 'control' | 'line'
   /** Volts leg to leg of the supply that it is. */
   nominalVolts?(settings: Settings): number
+  /** The highest volts of a supply that it can be put on. */
+  bearsVolts?(settings: Settings): number
   /** Full-load amps of the control power that it gives. */
   fullLoadAmps?(settings: Settings): number
   /** Its years in service are shown on the unit's record. */

@@ -20,6 +20,7 @@ export const resistanceHeater = (
   likelier: ['cold-weather'],
   // an element fewer than drawn is a fault of its own here
   drawn: { mean: 0, spread: 0.06 },
+  bearsVolts: (s) => s.number('volts'),
   ratings: [
     ['watts', 'Watts'],
     ['volts', 'Volts'],

@@ -15,6 +15,8 @@ interface System {
   /** Of one leg alone: to neutral. */
   readonly legToLegVolts: number
   readonly legs: readonly Leg[]
+  /** Nothing of it is bonded to ground: what its wires leak decides how its legs stand. */
+  readonly floats?: true
 }
 
 const third = 1 / Math.sqrt(3)
@@ -25,6 +27,18 @@ const wye = (legToLegVolts: number): System => ({
     { name: 'L2', share: third, degrees: -120 },
     { name: 'L3', share: third, degrees: 120 },
   ],
+})
+
+/** One leg is at ground, and a live conductor all the same; degrees of the other two against it. */
+const cornerGrounded = (
+  legToLegVolts: number,
+  others: Readonly<Partial<Record<'L1' | 'L2' | 'L3', number>>>,
+): System => ({
+  legToLegVolts,
+  legs: (['L1', 'L2', 'L3'] as const).map((name) => {
+    const degrees = others[name]
+    return { name, share: degrees === undefined ? 0 : 1, degrees: degrees ?? 0 }
+  }),
 })
 
 /** The building systems a unit is fed from, angles against the neutral. */
@@ -47,6 +61,10 @@ export const systems: Readonly<Record<string, System>> = {
       { name: 'L3', share: 0.5, degrees: 180 },
     ],
   },
+  '240 delta': { ...wye(240), floats: true },
+  '240 delta, L1 grounded': cornerGrounded(240, { L2: 0, L3: -60 }),
+  '240 delta, L2 grounded': cornerGrounded(240, { L3: 0, L1: -60 }),
+  '240 delta, L3 grounded': cornerGrounded(240, { L1: 0, L2: -60 }),
   '480Y/277': wye(480),
   '575Y/332': wye(575),
 }
@@ -56,6 +74,7 @@ export interface SupplySystem {
   readonly name: string
   readonly legToLegVolts: number
   readonly toGroundVolts: readonly number[]
+  readonly floats: boolean
 }
 
 /** Systems with as many legs as the named one, itself first. */
@@ -64,8 +83,9 @@ export function systemsLike(name: string): readonly SupplySystem[] {
   return [name, ...Object.keys(systems).filter((other) => other !== name)]
     .filter((other) => systems[other].legs.length === count)
     .map((other) => {
-      const { legToLegVolts, legs } = systems[other]
-      return { name: other, legToLegVolts, toGroundVolts: legs.map(({ share }) => share * legToLegVolts) }
+      const { legToLegVolts, legs, floats = false } = systems[other]
+      const toGroundVolts = legs.map(({ share }) => share * legToLegVolts)
+      return { name: other, legToLegVolts, toGroundVolts, floats }
     })
 }
 
@@ -75,6 +95,8 @@ const systemOf = (name: string): System => {
   return system
 }
 
+/** What the wires of a building leak to ground, ohms: it holds a supply that nothing bonds, and feeds no fault. */
+const leakOhms = 20_000
 /** Ohms of a conductor between the service and the unit's terminals. */
 const conductorOhms = 0.01
 /**
@@ -94,10 +116,11 @@ export const supply: PartKind = {
   symbol: 'source',
   nominalVolts: (s) => systemOf(s.text('system')).legToLegVolts,
   poles: (s) => {
-    const legs = systemOf(s.text('system')).legs.map(({ name }) => name)
+    const { legs, floats } = systemOf(s.text('system'))
+    const toNeutral = floats ? [] : legs.filter(({ share }) => share > 0)
     return [
-      ...legs.flatMap((a, k) => legs.slice(k + 1).map((b) => [a, b] as const)),
-      ...legs.map((leg) => [leg, 'N'] as const),
+      ...legs.flatMap((a, k) => legs.slice(k + 1).map((b) => [a.name, b.name] as const)),
+      ...toNeutral.map(({ name }) => [name, 'N'] as const),
     ]
   },
   settings: { system: '208Y/120', ohms: 0.02 },
@@ -129,8 +152,8 @@ export const supply: PartKind = {
         },
       })),
       fixed('neutral', 'N', '~star', 'conductor', resistance(conductorOhms)),
-      fixed('bond', 'G', '~star', 'conductor', resistance(conductorOhms)),
-      fixed('steel', '~star', 'EARTH', 'conductor', resistance(steelOhms)),
+      fixed('bond', 'G', '~star', 'conductor', resistance(system.floats ? leakOhms : conductorOhms)),
+      fixed('steel', system.floats ? 'G' : '~star', 'EARTH', 'conductor', resistance(steelOhms)),
     ]
   },
   faults: (s) => {

@@ -206,6 +206,7 @@ export const threePhaseMotor = (
   likelier: ['wear'],
   // over the weather of a year, and the pressure in the ducts
   drawn: { mean: -0.2, spread: 0.17 },
+  bearsVolts: (s) => s.number('volts'),
   ratings: [
     ['volts', 'Volts'],
     ['amps', 'Rated amps'],

@@ -43,6 +43,7 @@ export const transformer: PartKind = {
   words: 'control transformer',
   cause: 'transformer',
   symbol: 'transformer',
+  bearsVolts: (s) => Math.max(...taps(s)),
   fullLoadAmps: (s) => s.number('va') / s.number('secondary'),
   ratings: [
     ['va', 'Volt-amperes'],

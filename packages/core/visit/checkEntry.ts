@@ -3,6 +3,8 @@ import type { Diagram } from '../diagram/diagram'
 import { atArrival } from './standing'
 import { gather } from './evidence'
 import type { EntryBody } from './entry'
+import { supplyChoices } from './supplyChoices'
+import { unitAsMeasured } from './unitAsMeasured'
 
 /**
  * What is wrong with an entry for this unit, taken by itself: unknown points, parts, calls, impossible
@@ -14,7 +16,10 @@ export function entryProblem(diagram: Diagram, body: EntryBody): string {
   const before: readonly EntryBody[] =
     body.kind === 'reading' && isDead(body.meter) ? [{ kind: 'power', is: 'isolated' }] : []
   try {
-    gather(diagram, { complaint: '', entries: [...before, body] })
+    const systems = body.kind === 'supply' ? supplyChoices(diagram).map(({ system }) => system) : []
+    if (body.kind === 'supply' && !systems.includes(body.system))
+      return `this unit cannot be on a supply “${body.system}”: ${systems.join('; ')}`
+    gather(unitAsMeasured(diagram, [body]), { complaint: '', entries: [...before, body] })
     const isOfThing = body.kind === 'cause' || body.kind === 'repair'
     if (isOfThing && !diagram.parts.has(body.of) && !diagram.wires.has(body.of))
       return `“${body.of}” is neither a part nor a wire of this unit`

@@ -47,6 +47,10 @@ export type Evidence =
   /** Something was moved, pressed or touched: what comes and goes at it may have come or gone. */
   | { readonly kind: 'touched'; readonly standing: Standing; readonly of: string }
 
+/** The readings of a log, as they were taken. */
+export const readingsOf = ({ evidence }: Pick<Findings, 'evidence'>) =>
+  evidence.filter((piece) => piece.kind === 'reading')
+
 /** What a log says, as far as the search for a cause goes. */
 export interface Findings {
   readonly evidence: readonly Evidence[]

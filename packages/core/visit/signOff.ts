@@ -5,7 +5,7 @@ import { temporaryWords, unsafeFindings } from './temporary'
 import { needsReason } from './needsReason'
 import { proofsSinceRepair } from './proofsSinceRepair'
 import { proofWeakness, type StillMoves } from './proofStands'
-import type { VisitState } from './visitState'
+import { supplyProblems, type VisitState } from './visitState'
 
 /**
  * Why a visit cannot be signed off as repaired; empty when it can. The phone and the server ask the same; but
@@ -20,6 +20,7 @@ export function signOffProblems(
   const unlanded = state.leads.filter(({ landed }) => landed === null)
   const unsettled = state.alterations.filter(({ settled }) => settled === null)
   return [
+    ...supplyProblems(state, diagram),
     ...unsafeFindings(diagram, state.entries).map(
       ({ words }) => `${words}. The unit stays off and somebody is told; this is no repair`,
     ),

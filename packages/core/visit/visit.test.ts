@@ -284,12 +284,12 @@ describe('signing off as repaired', () => {
     })
     const tone = entry('13', 3, { kind: 'temporary', sort: 'tone-set', of: 'TB.Y1', to: 'TB.C' })
     expect(problems(lead, repair, proof)).toMatch(/not back on/)
-    expect(powerOnProblems(fold([lead]))).toHaveLength(1)
-    expect(powerOnProblems(fold([lead, landed]))).toEqual([])
-    expect(powerOnProblems(fold([tone]))).toHaveLength(1)
-    expect(powerOnProblems(fold([tone, entry('14', 4, { kind: 'temporary-removed', entry: '13' })]))).toEqual(
-      [],
-    )
+    expect(powerOnProblems(fold([lead]), diagram)).toHaveLength(1)
+    expect(powerOnProblems(fold([lead, landed]), diagram)).toEqual([])
+    expect(powerOnProblems(fold([tone]), diagram)).toHaveLength(1)
+    expect(
+      powerOnProblems(fold([tone, entry('14', 4, { kind: 'temporary-removed', entry: '13' })]), diagram),
+    ).toEqual([])
   })
 })
 

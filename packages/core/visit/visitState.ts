@@ -5,6 +5,8 @@ import { merge, standingEntries, type Entry } from './log'
 import { allOn, powerAfter, type PowerState } from './powerState'
 import { spotsIn, type Spot } from './spots'
 import { atArrival, follow, type Standing } from './standing'
+import { supplyDanger, supplyDangerWords } from './supplyDanger'
+import { unitAsMeasured } from './unitAsMeasured'
 import {
   alterationsOf,
   openMeasures,
@@ -212,8 +214,12 @@ export const closingProblems = (state: VisitState): readonly string[] =>
         `${temporaryWords(measure)} is still on: take it off and say so, or leave it with hazard, reason, authoriser, end date and who was told`,
     )
 
-/** What holds back power: a tone set drives a pair that control voltage would come back on. */
-export const powerOnProblems = (state: VisitState): readonly string[] => [
+/**
+ * What holds back power: a tone set drives a pair that control voltage would come back on, a lead hangs free, nothing in
+ * the unit bears the supply.
+ */
+export const powerOnProblems = (state: VisitState, diagram: Diagram): readonly string[] => [
+  ...supplyProblems(state, diagram),
   ...state.measures
     .filter(({ sort }) => sort === 'tone-set')
     .map((measure) => `${temporaryWords(measure)}. Take it off before power returns`),
@@ -221,3 +227,13 @@ export const powerOnProblems = (state: VisitState): readonly string[] => [
     .filter(({ landed }) => landed === null)
     .map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} hangs free`),
 ]
+
+/** The supply that was measured or chosen, where nothing in the unit can bear it. */
+export function supplyProblems({ entries, readings }: VisitState, diagram: Diagram): readonly string[] {
+  const chosen = entriesOf(entries, 'supply').map(({ body }) => body)
+  const danger = supplyDanger(
+    unitAsMeasured(diagram, chosen),
+    readings.map(({ body: { meter, from, to = diagram.common, value } }) => ({ meter, from, to, value })),
+  )
+  return danger ? [supplyDangerWords(danger)] : []
+}

@@ -8,6 +8,7 @@ import { useUnits } from '../units/useUnits'
 import { currentCall } from '../visit/CallBar'
 import type { OpenVisit } from '../visit/useVisit'
 import { ConditionSheet } from './ConditionSheet'
+import { SupplyFound } from './SupplyFound'
 
 /** Whether a part of the unit answers to a condition. */
 const isRead = (diagram: Diagram, condition: string): boolean =>
@@ -26,6 +27,7 @@ export function Conditions({ visit }: { readonly visit: OpenVisit }) {
   const asked = measuredConditions.filter(({ id, where }) => where !== 'read' || isRead(visit.diagram, id))
   return (
     <Part title="Weather, supply, pressures">
+      <SupplyFound visit={visit} />
       {asked.map(({ id, words, unit }) => {
         const value = said.get(id)
         const usually = usual[id] === undefined ? 'as usual' : valueWords(usual[id], unit, units)

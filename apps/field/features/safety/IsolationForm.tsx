@@ -13,12 +13,18 @@ import { Words } from '../../ui/Words'
 import { NumberPad } from '../pad/NumberPad'
 import type { OpenVisit } from '../visit/useVisit'
 
-/** Where a leg comes to hand. */
-function placeWords(diagram: Diagram, point: string): string {
-  const name = partWords(diagram, partOfPoint(point))
-  const zone = zoneWords(diagram, diagram.points.get(point)?.zone ?? '')
-  return [name, zone].filter(Boolean).join(', ')
+/** Where a leg comes to hand, and with what it is read. */
+function placeWords(diagram: Diagram, { from, meter }: LegToProve): string {
+  const name = partWords(diagram, partOfPoint(from))
+  const zone = zoneWords(diagram, diagram.points.get(from)?.zone ?? '')
+  const place = [name, zone].filter(Boolean).join(', ')
+  return meter === 'dc' ? `${place}: direct volts, which stay when power is off` : place
 }
+
+const toProve = (legs: readonly LegToProve[]): string =>
+  legs.some(({ meter }) => meter === 'dc')
+    ? 'Each leg to each other and to ground, and the bus'
+    : 'Each leg to each other and to ground'
 
 const legWords = ({ from, to }: DropPoint): string => `${from} to ${pointName(to)}`
 const isSame = (a: DropPoint, b: DropPoint): boolean => a.from === b.from && a.to === b.to
@@ -114,10 +120,10 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
           setBefore(!before)
         }}
       />
-      <Words strong>{`Each leg to each other and to ground: ${read.length} of ${legs.length} read`}</Words>
+      <Words strong>{`${toProve(legs)}: ${read.length} of ${legs.length} read`}</Words>
       {next < 0 ? null : (
         <Words size="small" quiet>
-          {placeWords(diagram, legs[next].from)}
+          {placeWords(diagram, legs[next])}
         </Words>
       )}
       {live ? (

@@ -30,7 +30,7 @@ export function PowerSheet({ visit, open, isolating: startIsolating = false, onC
     setIsolating(false)
     onClose()
   }
-  const holding = powerOnProblems(state)
+  const holding = powerOnProblems(state, diagram)
   const several = diagram.isolators.length > 1
   return (
     <Sheet title={isolating ? 'Isolate and prove dead' : 'Power state'} open={open} onClose={close}>

@@ -1,0 +1,47 @@
+import { builtInUnit } from '../units/index'
+import type { EntryBody } from '../visit/entry'
+import { judge } from './diagnose'
+
+const rooftop = builtInUnit('rooftop-two-stage')
+const volts = (from: string, to: string, value: number): EntryBody => ({
+  kind: 'reading',
+  meter: 'volts',
+  from,
+  to,
+  value,
+  typed: String(value),
+})
+const toGround = (a: number, b: number, c: number): readonly EntryBody[] =>
+  [a, b, c].map((value, k) => volts(`LB.L${k + 1}`, 'EARTH', value))
+const between: readonly EntryBody[] = [
+  volts('LB.L1', 'LB.L2', 241),
+  volts('LB.L2', 'LB.L3', 239),
+  volts('LB.L3', 'LB.L1', 240),
+]
+const found = (...entries: readonly EntryBody[]) => {
+  const { model, belief, ranked } = judge(rooftop, {
+    complaint: 'not-cooling',
+    entries: [{ kind: 'call', call: 'cool1' }, ...entries],
+  })
+  const most = ranked
+    .filter((h) => model.hypotheses[h].of.length > 0)
+    .reduce((best, h) => Math.max(best, belief.probability[h]), 0)
+  return { system: model.diagram.parts.get('SV')?.settings.text('system'), most }
+}
+
+test.each([
+  [139, 138, 140, '240 delta'],
+  [240, 0, 241, '240 delta, L2 grounded'],
+  [239, 240, 0.4, '240 delta, L3 grounded'],
+  [120, 208, 121, '240 high leg'],
+])('240 V leg to leg with %s, %s and %s V to ground is %s, and nothing is wrong', (a, b, c, system) => {
+  const said = found(...between, ...toGround(a, b, c))
+  expect(said.system).toBe(system)
+  expect(said.most).toBeLessThan(0.2)
+})
+
+test('a leg with nothing to ground is a lost leg as long as not all three have read their volts to each other', () => {
+  expect(found(...between.slice(0, 2), ...toGround(240, 0, 241)).system).not.toMatch(/grounded/)
+  const lost = [volts('LB.L1', 'LB.L2', 20), volts('LB.L2', 'LB.L3', 18), volts('LB.L3', 'LB.L1', 208)]
+  expect(found(...lost, ...toGround(120, 0, 120)).system).toBe('208Y/120')
+})
