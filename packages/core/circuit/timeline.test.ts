@@ -83,3 +83,11 @@ test('opening times stay within the published bands', () => {
     expect(openingSeconds('fuse', multiple)).toBeLessThanOrEqual(most)
   }
 })
+
+test('when electric heat is called off the blower runs on for its delay and takes the heat of the elements along', () => {
+  const unit = builtInUnit('package-heat-pump')
+  const off = playTimeline(unit, situationOf(unit, 'heat2'), situationOf(unit, 'off'), [], 1200)
+  expect(when(off, 'HC1/armature', 'out')).toBe(0)
+  expect(when(off, 'GR/made1', 'open')).toBe(45)
+  expect(when(off, 'IFM/rotor', 'still')).toBe(45)
+})
