@@ -136,7 +136,7 @@ test('closed repairs are counted by kind of part and fault', async () => {
   await say(
     { kind: 'repair', of: 'CC1', fault: 'CC1:coil-open' },
     ...runLong('cool1'),
-    { kind: 'proof', call: 'cool1', words: '', passed: true },
+    { kind: 'proof', call: 'cool1', words: '15.5 A', passed: true },
     { kind: 'sign-off', outcome: 'repaired', words: '' },
   )
   expect((await ask('GET', '/experience')).body.repairs['contactor:coil-open']).toBe(before + 1)
@@ -201,7 +201,7 @@ test('the report is a document, a table and data', async () => {
     { kind: 'photo', photo, of: 'LPS1', words: 'Oil at the joint' },
     { kind: 'repair', of: 'LPS1', words: 'Leak mended' },
     ...runLong('cool1'),
-    { kind: 'proof', call: 'cool1', words: '', passed: true },
+    { kind: 'proof', call: 'cool1', words: '15.5 A', passed: true },
     { kind: 'sign-off', outcome: 'repaired', words: 'Cools again.' },
   )
   const pdf = Buffer.from(await (await ask.raw('GET', `/visits/${visit}/report.pdf`)).arrayBuffer())

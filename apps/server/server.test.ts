@@ -169,7 +169,7 @@ test('a visit cannot be made repaired from outside over a bridge, and is where i
     ask('POST', '/entries', { entries: bodies.map((body) => entryOf(visit, body)) })
   const signed = { kind: 'sign-off', outcome: 'repaired', words: 'Done.' } as const
   await send({ kind: 'repair', of: 'CC1' }, { kind: 'action', do: 'bridge', of: 'TB.R', to: 'TB.Y1' })
-  await send(...runLong('cool1'), { kind: 'proof', call: 'cool1', words: '', passed: true })
+  await send(...runLong('cool1'), { kind: 'proof', call: 'cool1', words: '15.5 A', passed: true })
   const refused = await send(signed)
   expect(refused.status).toBe(422)
   expect(refused.body.fields[0].message).toMatch(/still on/)

@@ -35,7 +35,7 @@ test('a lead found on another terminal is solved there, and leads where it expla
 })
 
 test('put back, it is where it is drawn again, the fault is gone, and only a proof after it counts', () => {
-  const proof: EntryBody = { kind: 'proof', call: 'cool1', words: '', passed: true }
+  const proof: EntryBody = { kind: 'proof', call: 'cool1', words: '15.5 A', passed: true }
   const problems = (...after: readonly EntryBody[]): string => {
     const log = logOf([{ kind: 'complaint', complaint: 'not-cooling' }, found, ...after])
     return signOffProblems(foldVisit(log, diagram), diagram).join('; ')

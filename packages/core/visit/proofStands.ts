@@ -1,4 +1,5 @@
 import { callWords, type Diagram } from '../diagram/diagram'
+import { proofSays } from './proofSays'
 import type { Standing } from './standing'
 import type { ProofTaken, VisitState } from './visitState'
 
@@ -17,14 +18,16 @@ export function readinessOf({ standing }: VisitState, call: string): Readiness {
 
 /**
  * Why a proof that was said does not count: a call is proven while it is set, with all of the unit on, every
- * delay over, and power not taken away since. Empty where it does.
+ * delay over, something read in it, and power not taken away since. Empty where it does.
  */
 export function proofWeakness(
-  { entries }: VisitState,
+  state: VisitState,
   diagram: Diagram,
-  { entry, body, standing, seconds }: ProofTaken,
+  proof: ProofTaken,
   stillMoves: StillMoves,
 ): string {
+  const { entries } = state
+  const { entry, body, standing, seconds } = proof
   const call = `“${callWords(diagram, body.call)}”`
   const setCall = callWords(diagram, standing.call)
   if (!isAllOn(standing)) return `${call} was proven with the power off: switch it on and prove it again`
@@ -32,6 +35,8 @@ export function proofWeakness(
     return `${call} was proven while “${setCall}” was set: set it and prove it again`
   const wasSwitched = entries.slice(entries.indexOf(entry)).some((later) => later.body.kind === 'power')
   if (wasSwitched) return `The power was switched after ${call} was proven: prove it once more`
+  if (!proofSays(state, proof))
+    return `${call} was said to be right, and nothing was read in it: enter a value, or say what was read, and prove it`
   return stillMoves(standing, seconds)
     ? `${call} was proven while a delay ran: wait until it is over and prove it again`
     : ''

@@ -19,9 +19,11 @@ const proof = (call: string, more: Partial<EntryBody & { kind: 'proof' }> = {}):
   call,
   words: '',
   passed: true,
+  values: [{ what: 'Compressor 1, at C1.T1', value: 15.5, unit: 'A', expected: 15.7 }],
   ...more,
 })
 
+const read: EntryBody = { kind: 'reading', meter: 'amps', from: 'CC1.T1', to: 'C1.T1', value: 15.2 }
 const set = (call: string): EntryBody => ({ kind: 'call', call })
 const power = (is: 'on' | 'isolated'): EntryBody => ({ kind: 'power', is })
 
@@ -78,6 +80,16 @@ test.each<[string, readonly EntryBody[], RegExp]>([
     [repair, proof('cool1'), { kind: 'setting', of: 'TS.stages', from: '1', to: '2' }],
     /after the last repair/,
   ],
+  [
+    'nothing was read in the call that is called right',
+    [repair, proof('cool1', { values: [] })],
+    /said to be right, and nothing was read in it/,
+  ],
+  [
+    'what was read is from before the power came back',
+    [repair, read, power('isolated'), power('on'), proof('cool1', { words: ' ', values: [] })],
+    /nothing was read in it/,
+  ],
   ['the power is off', [repair, proof('cool1'), power('isolated')], /switched off/],
   ['nothing was repaired', [proof('cool1')], /No repair is recorded/],
   [
@@ -90,6 +102,14 @@ test.each<[string, readonly EntryBody[], RegExp]>([
   ],
 ])('not while %s', (_, bodies, why) => {
   expect(problems(...bodies)).toMatch(why)
+})
+
+test('a reading or a look in that call, with the power back, is enough beside the word', () => {
+  const seen: EntryBody = { kind: 'observation', of: 'C1', what: 'turning' }
+  for (const said of [read, seen]) expect(problems(repair, said, proof('cool1', { values: [] }))).toBe('')
+  expect(problems(repair, set('fan'), read, set('cool1'), proof('cool1', { values: [] }))).toMatch(
+    /nothing was read/,
+  )
 })
 
 test('what is undone stands no longer, and a value with its reason may stand', () => {

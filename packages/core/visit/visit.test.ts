@@ -201,7 +201,7 @@ describe('signing off as repaired', () => {
   const off = entry('2', 2, { kind: 'action', do: 'unbridge', of: 'TB.Y1', to: 'TB.R' })
   const repair = entry('3', 3, { kind: 'repair', of: 'LPS1' })
   const call = entry('3a', 3, { kind: 'call', call: 'cool1' })
-  const proof = entry('4', 4, { kind: 'proof', call: 'cool1', words: '', passed: true })
+  const proof = entry('4', 4, { kind: 'proof', call: 'cool1', words: '15.5 A', passed: true })
 
   test('not over a bridge, without a repair, or without proof', () => {
     expect(problems(bridge, repair, proof)).toMatch(/still on/)
@@ -296,7 +296,7 @@ describe('signing off as repaired', () => {
 describe('a visit that is signed off is closed', () => {
   const signed = [
     entry('1', 1, { kind: 'repair', of: 'LPS1', words: 'Leak mended' }),
-    entry('2', 2, { kind: 'proof', call: 'cool1', words: '', passed: true }),
+    entry('2', 2, { kind: 'proof', call: 'cool1', words: '15.5 A', passed: true }),
     entry('3', 3, { kind: 'sign-off', outcome: 'repaired', words: 'Cools again' }),
   ]
   const later = [
