@@ -1,22 +1,15 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
+import { volts } from '../visit/testReadings'
 import { judge } from './diagnose'
 
 const rooftop = builtInUnit('rooftop-two-stage')
-const volts = (from: string, to: string, value: number): EntryBody => ({
-  kind: 'reading',
-  meter: 'volts',
-  from,
-  to,
-  value,
-  typed: String(value),
-})
 const toGround = (a: number, b: number, c: number): readonly EntryBody[] =>
-  [a, b, c].map((value, k) => volts(`LB.L${k + 1}`, 'EARTH', value))
+  [a, b, c].map((value, k) => volts(`LB.L${k + 1}`, value, 'EARTH'))
 const between: readonly EntryBody[] = [
-  volts('LB.L1', 'LB.L2', 241),
-  volts('LB.L2', 'LB.L3', 239),
-  volts('LB.L3', 'LB.L1', 240),
+  volts('LB.L1', 241, 'LB.L2'),
+  volts('LB.L2', 239, 'LB.L3'),
+  volts('LB.L3', 240, 'LB.L1'),
 ]
 const found = (...entries: readonly EntryBody[]) => {
   const { model, belief, ranked } = judge(rooftop, {
@@ -42,6 +35,6 @@ test.each([
 
 test('a leg with nothing to ground is a lost leg as long as not all three have read their volts to each other', () => {
   expect(found(...between.slice(0, 2), ...toGround(240, 0, 241)).system).not.toMatch(/grounded/)
-  const lost = [volts('LB.L1', 'LB.L2', 20), volts('LB.L2', 'LB.L3', 18), volts('LB.L3', 'LB.L1', 208)]
+  const lost = [volts('LB.L1', 20, 'LB.L2'), volts('LB.L2', 18, 'LB.L3'), volts('LB.L3', 208, 'LB.L1')]
   expect(found(...lost, ...toGround(120, 0, 120)).system).toBe('208Y/120')
 })
