@@ -90,6 +90,11 @@ test.each<[string, readonly EntryBody[], RegExp]>([
     [repair, read, power('isolated'), power('on'), proof('cool1', { words: ' ', values: [] })],
     /nothing was read in it/,
   ],
+  [
+    'what was read is from before the last repair',
+    [repair, read, { kind: 'setting', of: 'TS.stages', from: '1', to: '2' }, proof('cool1', { values: [] })],
+    /nothing was read in it/,
+  ],
   ['the power is off', [repair, proof('cool1'), power('isolated')], /switched off/],
   ['nothing was repaired', [proof('cool1')], /No repair is recorded/],
   [
