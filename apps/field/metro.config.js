@@ -6,8 +6,8 @@ const config = getDefaultConfig(__dirname)
 
 // React Native Elements asks for every icon set there is; the application registers the one it uses.
 const left = /^(react-native-vector-icons|@react-native-vector-icons|react-native-linear-gradient)(\/|$)/
-// The router hands on every kind of navigator that it has, and React Native every kind of list. The application goes
-// by one screen at a time and windows no list: these stay out of what a phone loads first.
+// The router hands on every kind of navigator that it has, and React Native every kind of list. The
+// application goes by one screen at a time and windows no list: these stay out of what a phone loads first.
 const unused = new RegExp(
   [
     'expo-router/build/(native-tabs|split-view|standard-navigation)/',

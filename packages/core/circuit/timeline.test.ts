@@ -84,7 +84,7 @@ test('opening times stay within the published bands', () => {
   }
 })
 
-test('when electric heat is called off the blower runs on for its delay and takes the heat of the elements along', () => {
+test('when electric heat ends the blower runs on for its delay', () => {
   const unit = builtInUnit('package-heat-pump')
   const off = playTimeline(unit, situationOf(unit, 'heat2'), situationOf(unit, 'off'), [], 1200)
   expect(when(off, 'HC1/armature', 'out')).toBe(0)

@@ -54,7 +54,7 @@ test('after a trip a compressor of hundreds of megohms is not the grounded one, 
 })
 
 test.each([0.4, 12, 900, 45_000, 250_000])(
-  'after a trip a winding that an ohmmeter finds at %s Ω to ground is grounded, whatever line volts make of it',
+  'after a trip a winding that an ohmmeter finds at %s Ω to ground is grounded',
   (value) => {
     const ohms: EntryBody = { kind: 'reading', meter: 'ohms', from: 'C1.T1', to: 'EARTH', value }
     const tripped: EntryBody = { kind: 'observation', of: 'BR', what: 'tripped' }

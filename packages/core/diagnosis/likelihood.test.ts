@@ -45,7 +45,7 @@ test('a low-impedance meter shows no phantom: nothing there settles it, volts th
   expect(briefed(read('loz', 'LPS1.2', 3.1)).warning).not.toMatch(/phantom/)
 })
 
-test('at the pad some volts on a dead point are asked about as a phantom, and what nothing gives as a slip', () => {
+test('at the pad some volts on a dead point may be a phantom, and what nothing gives a slip', () => {
   const doubt = (meter: 'volts' | 'loz', value: number): string =>
     doubtAbout(
       judge(diagram, { complaint: 'not-cooling', entries: upToTheSwitch }),

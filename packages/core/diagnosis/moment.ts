@@ -107,7 +107,9 @@ export class Moment {
     return this.model.version(h, 'drawn', [...held, ...(opened?.held ?? [])])
   }
 
-  /** Every state in which the unit may be met under a hypothesis, by a meter or an eye; weights sum to one. */
+  /**
+   * Every state in which the unit may be met under a hypothesis, by a meter or an eye; weights sum to one.
+   */
   met(h: number, blown: Blown, by: MetBy = 'any'): readonly Met[] {
     const held = this.held(h, blown)
     const settled = this.model.version(h, 'drawn', held)

@@ -5,15 +5,15 @@ export const isShort = ({ class: sort }: Pick<Fault, 'class'>): boolean =>
   sort === 'short' || sort === 'ground' || sort === 'crossed'
 
 /**
- * How much resistance a short or a bad connection has at the moment: what its kind says, hardly any, or a lot. A chafe is
- * anything from dead to wet carbon, and is not the same from one reading to the next. `cold`: as an ohmmeter finds what
- * breaks down at its own volts.
+ * How much resistance a short or a bad connection has at the moment: what its kind says, hardly any, or a
+ * lot. A chafe is anything from dead to wet carbon, and is not the same from one reading to the next. `cold`:
+ * as an ohmmeter finds what breaks down at its own volts.
  */
 export type Resistance = 'drawn' | 'least' | 'most' | 'cold'
 
 /**
- * Ohms of a short at its least and its most; `cold`: what an ohmmeter may find at most of one that breaks down at line
- * volts.
+ * Ohms of a short at its least and its most; `cold`: what an ohmmeter may find at most of one that breaks
+ * down at line volts.
  */
 const shortOhms = { least: 0.02, most: 8, cold: 3e5 } as const
 /** A bad connection has so many times the resistance that its kind says, at its least and its most. */

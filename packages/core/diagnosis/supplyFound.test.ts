@@ -33,7 +33,7 @@ test.each([
   expect(said.most).toBeLessThan(0.2)
 })
 
-test('a leg with nothing to ground is a lost leg as long as not all three have read their volts to each other', () => {
+test('a leg with nothing to ground is lost until all three have read their volts to each other', () => {
   expect(found(...between.slice(0, 2), ...toGround(240, 0, 241)).system).not.toMatch(/grounded/)
   const lost = [volts('LB.L1', 20, 'LB.L2'), volts('LB.L2', 18, 'LB.L3'), volts('LB.L3', 208, 'LB.L1')]
   expect(found(...lost, ...toGround(120, 0, 120)).system).toBe('208Y/120')

@@ -29,9 +29,10 @@ interface SupplyReading {
 const nothingVolts = 15
 
 /**
- * The unit on the supply that its line readings speak of, where they fit another system much better than the one drawn:
- * 242 V leg to leg with 121 V to ground is no high 208 V supply. A leg that reads nothing to ground is a lost leg, and
- * speaks for no system, until all three legs read their volts to each other: then it is the grounded one of a delta.
+ * The unit on the supply that its line readings speak of, where they fit another system much better than the
+ * one drawn: 242 V leg to leg with 121 V to ground is no high 208 V supply. A leg that reads nothing to
+ * ground is a lost leg, and speaks for no system, until all three legs read their volts to each other: then
+ * it is the grounded one of a delta.
  */
 export function onSupplyFound(model: UnitModel, evidence: readonly Evidence[]): Diagram {
   const { diagram } = model
@@ -87,7 +88,9 @@ const legsOf = ({ id, kind, settings }: Part): readonly PointId[] => [
   ),
 ]
 
-/** Whether all three legs read a system's volts to each other, and the leg that it grounds nothing to ground. */
+/**
+ * Whether all three legs read a system's volts to each other, and the leg that it grounds nothing to ground.
+ */
 function isProvenCorner(
   readings: readonly SupplyReading[],
   { legToLegVolts, toGroundVolts }: SupplySystem,

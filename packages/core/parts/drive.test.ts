@@ -25,7 +25,7 @@ test('in hand a drive runs whatever is called, stopped at its keypad never, in a
   expect(outputVolts('fan', '')).toBeGreaterThan(400)
 })
 
-test('its bus stands at the peak of what it rectifies, with a leg lost too, and is dead by its own fault', () => {
+test('its bus stands at what it rectifies, with a leg lost too, and is dead by its own fault', () => {
   const busVolts = (power: 'on' | 'off', fault: string): number =>
     meterValue(settledWith(fault, 'fan', power), 'dc', 'VD.BP', 'VD.BN') ?? NaN
   // a three-phase bridge gives 1.35 of the volts leg to leg under load, √2 of them at rest

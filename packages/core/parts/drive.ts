@@ -15,7 +15,9 @@ const overcurrentShare = 2
 /** Seconds that it bears them. */
 const bearsSeconds = 0.1
 
-/** Direct volts of its bus over volts leg to leg: the mean of what it rectifies under load, its peak at rest. */
+/**
+ * Direct volts of its bus over volts leg to leg: the mean of what it rectifies under load, its peak at rest.
+ */
 const busShare = 1.38
 const busOhms = 0.5
 /** Through its rectifier and the building's ground, from its output to ground; ohms. */

@@ -19,8 +19,8 @@ export interface SinglePhaseDesign {
 }
 
 /**
- * A compressor: 0.03–0.06 of volts over amps, four to six times its amps when locked. Its windings lie in oil and
- * acid: gone to ground is how it mostly fails.
+ * A compressor: 0.03–0.06 of volts over amps, four to six times its amps when locked. Its windings lie in oil
+ * and acid: gone to ground is how it mostly fails.
  */
 export const compressorDesign: SinglePhaseDesign = { lockedShare: 5, windingShare: 0.045, groundedPrior: 1.6 }
 /**

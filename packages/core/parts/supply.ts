@@ -95,7 +95,10 @@ const systemOf = (name: string): System => {
   return system
 }
 
-/** What the wires of a building leak to ground, ohms: it holds a supply that nothing bonds, and feeds no fault. */
+/**
+ * What the wires of a building leak to ground, ohms: it holds a supply that nothing bonds, and feeds no
+ * fault.
+ */
 const leakOhms = 20_000
 /** Ohms of a conductor between the service and the unit's terminals. */
 const conductorOhms = 0.01

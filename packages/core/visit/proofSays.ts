@@ -2,8 +2,9 @@ import { lastPutRight } from './proofsSinceRepair'
 import type { ProofTaken, VisitState } from './visitState'
 
 /**
- * Whether a proof says more than that all is right: a value, words, or something read or looked at in its call since
- * the last repair and since the power was last switched. A bare word proves nothing to whoever reads the report.
+ * Whether a proof says more than that all is right: a value, words, or something read or looked at in its
+ * call since the last repair and since the power was last switched. A bare word proves nothing to whoever
+ * reads the report.
  */
 export function proofSays(
   { entries, readings, observations }: Pick<VisitState, 'entries' | 'readings' | 'observations'>,

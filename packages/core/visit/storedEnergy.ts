@@ -4,7 +4,9 @@ import type { Diagram } from '../diagram/diagram'
 export const storedSeconds = ({ parts }: Diagram): number =>
   Math.max(0, ...[...parts.values()].map(({ kind }) => kind.storedSeconds ?? 0))
 
-/** What is confirmed of it: a drive's plate says how long; what its bus still holds is read beside the legs. */
+/**
+ * What is confirmed of it: a drive's plate says how long; what its bus still holds is read beside the legs.
+ */
 export function storedWords(diagram: Diagram): string {
   const hasBus = [...diagram.parts.values()].some(({ kind }) => kind.storedBetween !== undefined)
   const seconds = storedSeconds(diagram)

@@ -8,7 +8,10 @@ export interface SupplyChoice {
   readonly words: string
 }
 
-/** Every supply with as many legs as the unit is drawn for, the drawn one first; none where its supply has no system. */
+/**
+ * Every supply with as many legs as the unit is drawn for, the drawn one first; none where its supply has no
+ * system.
+ */
 export function supplyChoices(diagram: Diagram): readonly SupplyChoice[] {
   const [supply] = supplies(diagram)
   if (!supply || !('system' in supply.kind.settings)) return []

@@ -3,7 +3,10 @@ import { pointName, type Diagram } from '../diagram/diagram'
 import { isCarried } from '../diagram/feeding'
 import { highestVolts } from '../diagram/highestVolts'
 
-/** Volts on the line side of a unit that nothing in it can bear: read between two points, or of the supply as chosen. */
+/**
+ * Volts on the line side of a unit that nothing in it can bear: read between two points, or of the supply as
+ * chosen.
+ */
 export interface SupplyDanger {
   readonly volts: number
   readonly between: readonly [from: string, to: string] | null
@@ -24,9 +27,9 @@ const borneShare = 1.1
 const mostVolts = 700
 
 /**
- * A supply that no transformer tap and no load of a unit can bear: the one that it is said to be on, or what was read
- * last between any two points of its line wiring, or to ground; null where there is none. What lies between the
- * windings of a motor divides as it will, and says nothing.
+ * A supply that no transformer tap and no load of a unit can bear: the one that it is said to be on, or what
+ * was read last between any two points of its line wiring, or to ground; null where there is none. What lies
+ * between the windings of a motor divides as it will, and says nothing.
  */
 export function supplyDanger(diagram: Diagram, readings: readonly LineReading[]): SupplyDanger | null {
   const bears = mostBorne(diagram)

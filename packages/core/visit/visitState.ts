@@ -215,8 +215,8 @@ export const closingProblems = (state: VisitState): readonly string[] =>
     )
 
 /**
- * What holds back power: a tone set drives a pair that control voltage would come back on, a lead hangs free, nothing in
- * the unit bears the supply.
+ * What holds back power: a tone set drives a pair that control voltage would come back on, a lead hangs free,
+ * nothing in the unit bears the supply.
  */
 export const powerOnProblems = (state: VisitState, diagram: Diagram): readonly string[] => [
   ...supplyProblems(state, diagram),

@@ -39,8 +39,8 @@ interface DetailDoings {
 
 /**
  * What each outcome would mean, two alternatives, “can’t reach it”, any other reading, and in what manner to
- * search. What it shows stays as it was opened, so that nothing moves under the finger, until another manner is
- * chosen in it.
+ * search. What it shows stays as it was opened, so that nothing moves under the finger, until another manner
+ * is chosen in it.
  */
 export function AskDetail({ visit, asks, searching, doings, onClose }: AskDetailProps) {
   const { onMeasure, onSaw, onCannot, onSee, onDo } = doings

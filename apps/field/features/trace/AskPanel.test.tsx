@@ -178,7 +178,7 @@ function Becoming({ visit, from, to }: { readonly visit: OpenVisit; readonly fro
   )
 }
 
-test('what is opened stays as it was when another ask comes meanwhile, until another manner is chosen', async () => {
+test('what is opened stays as it was when another ask comes, until another manner is chosen', async () => {
   const from = askTo('measure')
   if (from.do !== 'measure') throw new Error('no reading')
   const onSaid = renderVisit(unit, [complaint], (visit) => (
