@@ -48,6 +48,16 @@ test('a value is kept with what it should have been, and where it was read', () 
   expect(screen.getByText('proven')).toBeTruthy()
 })
 
+test('a bare word proves nothing: the row says what is missing, and words of what was seen are enough', () => {
+  show()
+  fireEvent.press(screen.getByLabelText('Cooling: right'))
+  expect(screen.getByText('not proven yet')).toBeTruthy()
+  expect(screen.getByText(/^Nothing was read in it since the repair/)).toBeTruthy()
+  fireEvent.changeText(screen.getByLabelText('Readings for Cooling'), 'both stages draw, 18 °F split')
+  fireEvent.press(screen.getByLabelText('Cooling: right'))
+  expect(screen.getByText('proven')).toBeTruthy()
+})
+
 test('what was typed is shown in its digits, and no finer', () => {
   show([leg(1)])
   fireEvent.press(screen.getByLabelText('Values for Cooling'))

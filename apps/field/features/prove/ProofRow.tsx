@@ -7,6 +7,7 @@ import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/
 import { isNear, proofDigits, type ProofLine } from '@jokulgale/core/visit/proofLine'
 import { needsReason } from '@jokulgale/core/visit/needsReason'
 import { proofsSinceRepair } from '@jokulgale/core/visit/proofsSinceRepair'
+import { proofSays } from '@jokulgale/core/visit/proofSays'
 import { readinessOf } from '@jokulgale/core/visit/proofStands'
 import { Icon } from '../../ui/Icon'
 import { Notice } from '../../ui/Notice'
@@ -54,7 +55,10 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
   const [values, setValues] = useState<readonly ProofValue[]>([])
   const [noted, setNoted] = useState('')
   const readiness = readinessOf(visit.state, call)
-  const last = visit.state.proofs.filter(({ body }) => body.call === call).at(-1)?.body
+  const taken = visit.state.proofs.filter(({ body }) => body.call === call).at(-1)
+  const last = taken?.body
+  const isBare = taken?.body.passed === true && !proofSays(visit.state, taken)
+  const isOpen = open || isBare
   const lacking = needsReason(proofsSinceRepair(visit.state) ?? visit.state.proofs, call)
   const prove = (passed: boolean): void => {
     void visit.say({
@@ -88,18 +92,18 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
       <Line gap="small" align="center">
         <Pressable
           accessibilityRole="button"
-          aria-expanded={open}
+          aria-expanded={isOpen}
           accessibilityLabel={`Values for ${words}`}
           onPress={() => {
             setOpen(!open)
           }}
           style={styles.head}
         >
-          <Icon name={open ? 'chevron-down' : 'chevron-right'} color={palette.quiet} size={20} />
+          <Icon name={isOpen ? 'chevron-down' : 'chevron-right'} color={palette.quiet} size={20} />
           <Words grows strong>
             {words}
           </Words>
-          <ProofMark last={last} lacking={lacking} />
+          <ProofMark last={last} lacking={lacking} isBare={isBare} />
         </Pressable>
         {readiness === 'other-call' ? (
           <Press
@@ -112,8 +116,8 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
           />
         ) : null}
       </Line>
-      {!open && last ? <LastProof last={last} /> : null}
-      {open
+      {!isOpen && last ? <LastProof last={last} /> : null}
+      {isOpen
         ? (lines ?? []).map((line) => (
             <ValueRow
               key={line.what}
@@ -125,12 +129,8 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
             />
           ))
         : null}
-      {lacking.map((what) => (
-        <Notice key={what} kind="wrong">
-          {`${what} is not as it should be: read it again, or write why it is left so.`}
-        </Notice>
-      ))}
-      {open || lacking.length > 0 ? (
+      <Missing isBare={isBare} lacking={lacking} />
+      {isOpen || lacking.length > 0 ? (
         <Field
           label={`Readings for ${words}`}
           value={noted}
@@ -172,6 +172,24 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
         ) : null}
       </Sheet>
     </View>
+  )
+}
+
+/** What a proof lacks to count. */
+function Missing({ isBare, lacking }: Omit<ProofMarkProps, 'last'>) {
+  return (
+    <>
+      {isBare ? (
+        <Notice kind="wrong">
+          Nothing was read in it since the repair: enter a value, or write what was seen, and say it again.
+        </Notice>
+      ) : null}
+      {lacking.map((what) => (
+        <Notice key={what} kind="wrong">
+          {`${what} is not as it should be: read it again, or write why it is left so.`}
+        </Notice>
+      ))}
+    </>
   )
 }
 
@@ -242,11 +260,13 @@ interface ProofMarkProps {
   readonly last: Proof | undefined
   /** What was read that is not as it should be, with no reason given. */
   readonly lacking: readonly string[]
+  /** It was called right, and nothing was read in it. */
+  readonly isBare: boolean
 }
 
-function ProofMark({ last, lacking }: ProofMarkProps) {
+function ProofMark({ last, lacking, isBare }: ProofMarkProps) {
   const palette = usePalette()
-  if (!last)
+  if (!last || isBare)
     return (
       <Words size="small" quiet>
         not proven yet
