@@ -3,6 +3,7 @@ import type { Diagram, Part } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
 import { commonNear } from '../diagram/commonNear'
 import { isCarried } from '../diagram/feeding'
+import { linePoints } from '../diagram/linePoints'
 import type { Branch } from '../parts/kind'
 import { isPowerLoad } from '../parts/powerLoad'
 
@@ -29,11 +30,7 @@ const across = (part: Part): readonly (readonly [string, string])[] => {
 
 /** Points whose path to the control common runs through control wiring: their volts are taken against it. */
 function controlPoints(diagram: Diagram): ReadonlySet<string> {
-  const lineWired = new Set(
-    [...diagram.wires.values()]
-      .filter(({ wiring }) => wiring === 'line')
-      .flatMap(({ from, to }) => [from, to]),
-  )
+  const lineWired = linePoints(diagram)
   const wired = new Set(
     [...diagram.wires.values()]
       .filter(({ wiring }) => wiring === 'control')
@@ -64,7 +61,6 @@ const known = new WeakMap<
   {
     readonly live: readonly Candidate[]
     readonly isolated: readonly Candidate[]
-    readonly line: ReadonlySet<string>
   }
 >()
 
@@ -73,11 +69,6 @@ function candidatesOf(diagram: Diagram) {
   const kept = known.get(diagram) ?? {
     live: findLive(diagram),
     isolated: findIsolated(diagram),
-    line: new Set(
-      [...diagram.wires.values()]
-        .filter(({ wiring }) => wiring === 'line')
-        .flatMap(({ from, to }) => [from, to]),
-    ),
   }
   known.set(diagram, kept)
   return kept
@@ -213,4 +204,4 @@ export function costOf(
   )
 }
 
-const isLine = (diagram: Diagram, point: string): boolean => candidatesOf(diagram).line.has(point)
+const isLine = (diagram: Diagram, point: string): boolean => linePoints(diagram).has(point)

@@ -20,8 +20,8 @@ const betterBy = 9
 interface SupplyReading {
   readonly volts: number
   readonly drawnVolts: number
-  /** The legs that its two points are on, by number; null of another point, ground among them. */
-  readonly legs: readonly [number | null, number | null]
+  /** The legs that its two points are on, by number; null of another point, ground among them. Solved for. */
+  readonly legs: () => readonly [number | null, number | null]
   readonly toGround: boolean
 }
 
@@ -54,7 +54,7 @@ export function onSupplyFound(model: UnitModel, evidence: readonly Evidence[]): 
     }
     const drawnVolts = situation.predict(meter, from, to, [0])[0]
     return Number.isFinite(drawnVolts)
-      ? [{ volts: value, drawnVolts, legs: [legOf(from), legOf(to)], toGround: to === 'EARTH' }]
+      ? [{ volts: value, drawnVolts, legs: () => [legOf(from), legOf(to)], toGround: to === 'EARTH' }]
       : []
   })
   const [drawn, ...like] = systemsLike(supply.settings.text('system'))
@@ -98,15 +98,19 @@ function isProvenCorner(
   const grounded = toGroundVolts.indexOf(0)
   if (grounded < 0) return false
   const isWhole = ({ volts }: SupplyReading): boolean => Math.abs(volts / legToLegVolts - 1) < 2 * usualShare
+  // most often no leg is at ground, and on which legs the points are is not asked
+  const dead = readings.filter(({ toGround, volts }) => toGround && volts < nothingVolts)
+  if (!dead.some(({ legs }) => legs()[0] === grounded)) return false
   const pairs = toGroundVolts.flatMap((_, a) => toGroundVolts.slice(a + 1).map((_each, k) => [a, a + 1 + k]))
   const stands = pairs.every((pair) => {
-    const between = readings.filter(
-      ({ legs: [a, b] }) => a !== b && pair.some((leg) => leg === a) && pair.some((leg) => leg === b),
-    )
+    const between = readings.filter(({ legs }) => {
+      const [a, b] = legs()
+      return a !== b && pair.some((leg) => leg === a) && pair.some((leg) => leg === b)
+    })
     return between.length > 0 && between.every(isWhole)
   })
-  const toGround = readings.filter((reading) => reading.toGround && reading.legs[0] === grounded)
-  return stands && toGround.length > 0 && toGround.every(({ volts }) => volts < nothingVolts)
+  const toGround = readings.filter((reading) => reading.toGround && reading.legs()[0] === grounded)
+  return stands && toGround.every(({ volts }) => volts < nothingVolts)
 }
 
 function against({ volts, drawnVolts }: SupplyReading, drawn: SupplySystem, system: SupplySystem): number {

@@ -16,6 +16,8 @@ export function readinessOf({ standing }: VisitState, call: string): Readiness {
   return standing.call === call ? 'ready' : 'other-call'
 }
 
+const nothingRead = 'nothing was read in it: enter a value, or say what was read, and prove it'
+
 /**
  * Why a proof that was said does not count: a call is proven while it is set, with all of the unit on, every
  * delay over, something read in it, and power not taken away since. Empty where it does.
@@ -35,8 +37,7 @@ export function proofWeakness(
     return `${call} was proven while “${setCall}” was set: set it and prove it again`
   const wasSwitched = entries.slice(entries.indexOf(entry)).some((later) => later.body.kind === 'power')
   if (wasSwitched) return `The power was switched after ${call} was proven: prove it once more`
-  if (!proofSays(state, proof))
-    return `${call} was said to be right, and nothing was read in it: enter a value, or say what was read, and prove it`
+  if (!proofSays(state, proof)) return `${call} was said to be right, and ${nothingRead}`
   return stillMoves(standing, seconds)
     ? `${call} was proven while a delay ran: wait until it is over and prove it again`
     : ''

@@ -1,6 +1,7 @@
 import type { Meter } from '../circuit/meters'
 import { pointName, type Diagram } from '../diagram/diagram'
 import { isCarried } from '../diagram/feeding'
+import { linePoints } from '../diagram/linePoints'
 import { highestVolts } from '../diagram/highestVolts'
 
 /**
@@ -43,7 +44,8 @@ export function supplyDanger(diagram: Diagram, readings: readonly LineReading[])
 
 export function supplyDangerWords({ volts, between, bears }: SupplyDanger): string {
   const where = between ? ` from ${between[0]} to ${pointName(between[1])}` : ' of supply'
-  return `${Math.round(volts)} V${where}: no tap and no load of a unit for ${bears} V bears that. Isolate it, put no power on, and find out which supply this is.`
+  const what = `${Math.round(volts)} V${where}: no tap and no load of a unit for ${bears} V bears that.`
+  return `${what} Isolate it, put no power on, and find out which supply this is.`
 }
 
 function mostBorne(diagram: Diagram): number {
@@ -53,10 +55,6 @@ function mostBorne(diagram: Diagram): number {
 
 /** Whether two points are of the line wiring, or one of it and ground. */
 function isOfSupply(diagram: Diagram, from: string, to: string): boolean {
-  const isLine = (point: string): boolean =>
-    isCarried(diagram, point) &&
-    [...diagram.wires.values()].some(
-      (wire) => wire.wiring === 'line' && (wire.from === point || wire.to === point),
-    )
+  const isLine = (point: string): boolean => linePoints(diagram).has(point) && isCarried(diagram, point)
   return isLine(from) && (to === 'EARTH' || isLine(to))
 }

@@ -13,10 +13,7 @@ export function SupplyFound({ visit }: { readonly visit: OpenVisit }) {
   const { diagram, state, bodies, say } = visit
   const choices = supplyChoices(diagram)
   const [drawn] = choices
-  const found = bodies.reduce<string | null>(
-    (last, body) => (body.kind === 'supply' ? body.system : last),
-    null,
-  )
+  const found = bodies.findLast((body) => body.kind === 'supply')?.system ?? null
   if (!drawn) return null
   const close = (): void => {
     setOpen(false)

@@ -48,7 +48,7 @@ test('a value is kept with what it should have been, and where it was read', () 
   expect(screen.getByText('proven')).toBeTruthy()
 })
 
-test('a bare word proves nothing: the row says what is missing, and words of what was seen are enough', () => {
+test('a bare word proves nothing: the row says what is missing, and words are enough', () => {
   show()
   fireEvent.press(screen.getByLabelText('Cooling: right'))
   expect(screen.getByText('not proven yet')).toBeTruthy()

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { unitOf } from '@jokulgale/core/circuit/meters'
 import { partOfPoint, partWords, pointName, zoneWords, type Diagram } from '@jokulgale/core/diagram/diagram'
 import type { DeadLeg, DropPoint } from '@jokulgale/core/visit/entry'
 import { isolationCautions } from '@jokulgale/core/visit/isolationCautions'
@@ -34,8 +35,6 @@ const adviceOf = (legs: readonly LegToProve[], live: DeadLeg): string =>
   legs.find((leg) => isSame(live, leg))?.meter === 'dc'
     ? 'It is still charged: wait, and read it again.'
     : 'Find the other source, and read it again.'
-
-const unitOfLeg = ({ meter }: LegToProve): string => (meter === 'dc' ? 'V DC' : 'V')
 
 /**
  * Locked, stored energy waited for, tester proven, each leg dead, tester proven again: only then is the unit
@@ -84,7 +83,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
       <Stack gap="small">
         <Words strong>{legWords(legs[asking])}</Words>
         <NumberPad
-          unit={unitOfLeg(legs[asking])}
+          unit={unitOf(legs[asking].meter)}
           onDone={(value) => {
             log(asking, value ?? 0)
           }}
@@ -135,7 +134,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
         <Line gap="small">
           <Press
             grow
-            title={`${legWords(legs[next])} reads 0\u00a0${unitOfLeg(legs[next])}`}
+            title={`${legWords(legs[next])} reads 0\u00a0${unitOf(legs[next].meter)}`}
             disabled={!before}
             onPress={() => {
               log(next, 0)
