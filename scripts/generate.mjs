@@ -1,5 +1,5 @@
-// Writes what is derived from other files of the tree: the ladder parser from its grammar, and the built-in units
-// as one module, so that the core needs no file access.
+// Writes what is derived from other files of the tree: the parsers from their grammars, and the built-in
+// families as one module, so that the core needs no file access.
 import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -36,23 +36,39 @@ export async function generate() {
     await writeIfNew(path.join(out, `${name}.js`), source)
     await writeIfNew(path.join(out, `${name}.d.ts`), types)
   }
-  await writeTexts('ladder', 'unitTexts', path.join(out, 'unitTexts.ts'))
-  await writeTexts('family', 'familyTexts', path.join(out, 'familyTexts.ts'))
+  const grammar = await readFile(path.join(core, 'families', 'family.peggy'), 'utf8')
+  await writeFamilyTexts(peggy.generate(grammar), path.join(out, 'familyTexts.ts'))
 }
 
-/** The unit texts of one kind as a module: name of the file to its text. */
-async function writeTexts(kind, constant, file) {
+/**
+ * The texts of the families as a module, name of the file to its text, and the family of each unit that is a named
+ * choice of one: so that a unit is found without reading all of them.
+ */
+async function writeFamilyTexts({ parse }, file) {
   const folder = path.join(core, 'units')
-  const names = (await readdir(folder)).filter((name) => name.endsWith(`.${kind}`)).sort()
-  const texts = await Promise.all(names.map((name) => readFile(path.join(folder, name), 'utf8')))
-  const lines = names.map(
-    (name, k) => `  ${JSON.stringify(path.parse(name).name)}: ${JSON.stringify(texts[k])},`,
+  const names = (await readdir(folder)).filter((name) => name.endsWith('.family')).sort()
+  const families = await Promise.all(
+    names.map(async (name) => {
+      const text = await readFile(path.join(folder, name), 'utf8')
+      // the first line names the family; the grammar is of what follows
+      const statements = parse(text.slice(text.indexOf('\n')))
+      const choices = statements.filter(({ is }) => is === 'choice').map(({ id }) => id)
+      return { id: path.parse(name).name, text, choices }
+    }),
   )
-  const head = [
-    `// Written by scripts/generate.mjs from units/*.${kind}.`,
-    `export const ${constant}: Readonly<Record<string, string>> = {`,
+  const lines = [
+    '// Written by scripts/generate.mjs from units/*.family.',
+    'export const familyTexts: Readonly<Record<string, string>> = {',
+    ...families.map(({ id, text }) => `  ${JSON.stringify(id)}: ${JSON.stringify(text)},`),
+    '}',
+    'export const familyOfUnit: Readonly<Record<string, string>> = {',
+    ...families.flatMap(({ id, choices }) =>
+      choices.map((choice) => `  ${JSON.stringify(choice)}: ${JSON.stringify(id)},`),
+    ),
+    '}',
+    '',
   ]
-  await writeIfNew(file, [...head, ...lines, '}', ''].join('\n'))
+  await writeIfNew(file, lines.join('\n'))
 }
 
 async function writeIfNew(file, text) {

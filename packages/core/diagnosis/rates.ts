@@ -103,6 +103,38 @@ const ratesByClass: Readonly<Record<string, Rates>> = {
     charge: [1, 2],
     drain: [2, 4],
   },
+  /** Gas unit heaters hang in dirt: igniter, flame rod and draft before all else, then the fan that moves the heat. */
+  'unit-heater': {
+    gas: [30, 45],
+    'fan-motor': [10, 15],
+    thermostat: [8, 12],
+    limits: [5, 8],
+    'run-capacitor': [3, 6],
+    board: [4, 6],
+    transformer: [4, 6],
+    short: [3, 5],
+    disconnect: [3, 5],
+    wires: [5, 8],
+    air: [2, 4],
+    elements: [6, 9],
+    'heat-switching': [10, 14],
+    'heat-fuses': [4, 6],
+  },
+  /** Terminal boxes with electric heat: no air past the heater, and what switches it; a fan that runs for years. */
+  'terminal-box': {
+    'heat-switching': [15, 20],
+    limits: [12, 18],
+    elements: [10, 14],
+    'fan-motor': [10, 16],
+    thermostat: [10, 15],
+    air: [6, 10],
+    'run-capacitor': [4, 7],
+    board: [5, 8],
+    transformer: [3, 5],
+    short: [3, 5],
+    disconnect: [3, 5],
+    wires: [5, 8],
+  },
 }
 
 /** For a class of unit that nobody has stated rates of. */

@@ -3,22 +3,28 @@ export interface BareUnit {
   readonly title: string
   readonly unitClass: string
   readonly supply: BareSupply
-  readonly stages: 1 | 2
+  /** Stages of cooling. */
+  readonly stages: 0 | 1 | 2
   readonly heat: BareHeat
 }
 
-/** A supply that a unit may be found on: the system, the legs brought in, the primary tap that fits. */
+/**
+ * A supply that a unit may be found on: the system, the legs brought in, with the neutral beside a single one, and
+ * the primary tap that fits.
+ */
 export interface BareSupply {
   readonly id: string
   readonly words: string
   readonly system: string
-  readonly legs: 2 | 3
+  readonly legs: 1 | 2 | 3
   readonly tap: number
 }
 
 export const bareSupplies: readonly BareSupply[] = [
   { id: '240-single', words: '120/240 V, single phase', system: '120/240', legs: 2, tap: 240 },
   { id: '208-single', words: '208 V, single phase', system: '208Y/120 one leg pair', legs: 2, tap: 208 },
+  { id: '120-one', words: '120 V, one leg and neutral', system: '120 one leg', legs: 1, tap: 120 },
+  { id: '277-one', words: '277 V, one leg and neutral', system: '277 one leg', legs: 1, tap: 277 },
   { id: '208-three', words: '208 V, three phase', system: '208Y/120', legs: 3, tap: 208 },
   { id: '240-delta', words: '240 V, three phase, plain delta', system: '240 delta', legs: 3, tap: 240 },
   { id: '240-three', words: '240 V, three phase, high leg', system: '240 high leg', legs: 3, tap: 240 },
@@ -47,9 +53,12 @@ export const bareClasses = [
   { id: 'rooftop', words: 'rooftop unit' },
   { id: 'air-handler', words: 'air handler' },
   { id: 'heat-pump', words: 'heat pump' },
+  { id: 'unit-heater', words: 'unit heater' },
+  { id: 'terminal-box', words: 'terminal box' },
 ] as const
 
 const legColors = ['black', 'red', 'blue'] as const
+const neutralColor = 'white'
 const controlColors: Readonly<Record<string, string>> = {
   R: 'red',
   C: 'blue',
@@ -60,6 +69,11 @@ const controlColors: Readonly<Record<string, string>> = {
   W1: 'white',
 }
 
+const coolingCalls = (stages: BareUnit['stages']): readonly string[] => {
+  const first = `call cool1 "Cooling${stages === 2 ? ', first stage' : ''}" when outdoorDryBulb 88`
+  return [first, 'call cool2 "Cooling, both stages" when outdoorDryBulb 92'].slice(0, stages)
+}
+
 /**
  * The ladder text of a unit that nobody has drawn yet: its supply, its control transformer, its terminal strip and its
  * thermostat, wired as they must be. Everything behind the strip and the disconnect is drawn lead by lead.
@@ -67,13 +81,14 @@ const controlColors: Readonly<Record<string, string>> = {
 export function bareLadder({ title, unitClass, supply, stages, heat }: BareUnit): string {
   const { system, legs, tap } = supply
   const { outputs: heatOutputs, system: setUpFor, heat: heatedBy } = heat
-  const outputs = ['G', 'Y1', ...(stages === 2 ? ['Y2'] : []), ...heatOutputs]
+  const outputs = ['G', ...['Y1', 'Y2'].slice(0, stages), ...heatOutputs]
   const terminals = ['R', 'C', ...outputs]
   const lines = Array.from({ length: legs }, (_, k) => `L${k + 1}`)
-  const cooling = stages === 2 ? ['cool1', 'cool2'] : ['cool1']
+  const back = legs === 1 ? 'N' : 'L2'
+  const cooling = ['cool1', 'cool2'].slice(0, stages)
   const heating = heatOutputs.length === 0 ? [] : ['heat1']
-  const called = [...cooling, ...heating].join(', ')
-  const tapColor = legColors[1]
+  const called = ['fan', ...cooling, ...heating].join(', ')
+  const tapColor = legs === 1 ? neutralColor : legColors[1]
   return [
     `unit traced "${title.replaceAll('"', '’')}"`,
     `class ${unitClass}`,
@@ -85,13 +100,14 @@ export function bareLadder({ title, unitClass, supply, stages, heat }: BareUnit)
     '',
     'call off "Off" when outdoorDryBulb 75',
     'call fan "Fan" when outdoorDryBulb 75',
-    `call cool1 "Cooling${stages === 2 ? ', first stage' : ''}" when outdoorDryBulb 88`,
-    ...(stages === 2 ? ['call cool2 "Cooling, both stages" when outdoorDryBulb 92'] : []),
+    ...coolingCalls(stages),
     ...heating.map(() => 'call heat1 "Heating" when outdoorDryBulb 34'),
     '',
-    `complaint not-cooling "Not cooling" in ${cooling.join(', ')} means no-cooling`,
+    ...(stages === 0
+      ? []
+      : [`complaint not-cooling "Not cooling" in ${cooling.join(', ')} means no-cooling`]),
     ...heating.map(() => 'complaint no-heat "No heat" in heat1 means no-heat'),
-    `complaint no-air "No air" in fan, ${called} means no-air`,
+    `complaint no-air "No air" in ${called} means no-air`,
     'complaint will-not-stop "Never rests" in off means runs-on',
     `complaint blank-thermostat "Thermostat blank" in ${called} means blank`,
     `complaint breaker-goes "Breaker or fuse goes" in ${called}, off means trips`,
@@ -103,20 +119,21 @@ export function bareLadder({ title, unitClass, supply, stages, heat }: BareUnit)
     '',
     `part SV supply "Building supply" in panel : system "${system}"`,
     `part DS disconnect "Unit disconnect" in unit : poles ${legs}`,
-    `part LB terminal-board "Line block" in unit : terminals "${lines.join(',')}"`,
+    `part LB terminal-board "Line block" in unit : terminals "${(legs === 1 ? [...lines, back] : lines).join(',')}"`,
     'part G1 chassis "Ground screw" in unit : screws "1,2"',
     `part XF transformer "Control transformer" in unit : va 40?, taps "${tap}"`,
     `part TB terminal-board "Terminal strip" in unit : terminals "${terminals.join(',')}"`,
-    `part TS thermostat "Thermostat" in hall : outputs "${outputs.join(',')}", system ${setUpFor}, heat ${heatedBy}, stages ${stages}`,
+    `part TS thermostat "Thermostat" in hall : outputs "${outputs.join(',')}", system ${setUpFor}, heat ${heatedBy}, stages ${Math.max(stages, 1)}`,
     '',
     'rung "Supply" line',
     ...lines.map(
       (leg, k) =>
         `  SV.${leg} -${legColors[k]} ${leg}- DS.${leg} = DS.T${k + 1} -${legColors[k]} ${leg}- LB.${leg}`,
     ),
+    ...(legs === 1 ? [`  SV.N -${neutralColor} N- LB.N`] : []),
     '  SV.G -green G- G1.1',
     'rung "Transformer primary" line',
-    `  LB.L1 -${legColors[0]} P1- XF.COM = XF.P${tap} -${tapColor} P2- LB.L2`,
+    `  LB.L1 -${legColors[0]} P1- XF.COM = XF.P${tap} -${tapColor} P2- LB.${back}`,
     'rung "Control power" control',
     '  XF.S1 -red R- TB.R',
     '  XF.S2 -blue C- TB.C -green G- G1.2',

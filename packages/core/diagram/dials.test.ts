@@ -11,7 +11,7 @@ import { dialsOf, dialValue } from './dials'
 
 import { DiagramError, readLadder } from './readLadder'
 
-const rooftop = families.find(({ id }) => id === 'rooftop')
+const rooftop = families.find(({ id }) => id === 'rooftop')?.read()
 const lettered = rooftop?.ladderOf({ economizer: 'dry-bulb', 'changeover-dial': 'letters' }) ?? ''
 const diagram = readLadder(lettered)
 const dial = 'EC.changeover'

@@ -42,12 +42,17 @@ export class FamilyError extends Error {
   }
 }
 
-/** Reads a family's text: a first line `family NAME "words"`, options, choices, and guarded ladder text. */
-export function readFamily(text: string): Family {
-  const [head, ...rest] = text.split(/\r?\n/)
-  const named = /^family ([a-z][a-z0-9-]*) "([^"]*)"$/.exec(head)
+/** What a family is called, by the first line of its text: `family NAME "words"`. Throws FamilyError. */
+export function familyHead(text: string): { readonly id: string; readonly words: string } {
+  const named = /^family ([a-z][a-z0-9-]*) "([^"\r\n]*)"(?:\r?\n|$)/.exec(text)
   if (!named) throw new FamilyError('line 1: start the text with a line family NAME "words"')
-  const [, id, words] = named
+  return { id: named[1], words: named[2] }
+}
+
+/** Reads a family's text: its first line, options, choices, and guarded ladder text. Throws FamilyError. */
+export function readFamily(text: string): Family {
+  const { id, words } = familyHead(text)
+  const [, ...rest] = text.split(/\r?\n/)
   // the parser keeps the numbers of the lines: the first one is read here
   const statements = parsed(
     parse,

@@ -81,14 +81,16 @@ function differences(settled: Settled, effects: readonly Effect[]): readonly str
 /** Every built-in unit, and a few of the members that cover the families' options. */
 const circuits: ReadonlyMap<string, Diagram> = new Map([
   ...builtInUnitIds.map((id): [string, Diagram] => [id, builtInUnit(id)]),
-  ...families.flatMap((family) =>
-    pairwiseMembers(family)
-      .filter((_, k) => k % 12 === 1)
-      .map((chosen): [string, Diagram] => [
-        `${family.id} ${Object.values(chosen).join(' ')}`,
-        readLadder(family.ladderOf(chosen)),
-      ]),
-  ),
+  ...families
+    .map(({ read }) => read())
+    .flatMap((family) =>
+      pairwiseMembers(family)
+        .filter((_, k) => k % 12 === 1)
+        .map((chosen): [string, Diagram] => [
+          `${family.id} ${Object.values(chosen).join(' ')}`,
+          readLadder(family.ladderOf(chosen)),
+        ]),
+    ),
 ])
 const calls = [...circuits].flatMap(([id, diagram]) =>
   diagram.calls.map((call) => [id, call.id, diagram] as const),

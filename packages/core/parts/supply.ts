@@ -29,6 +29,11 @@ const wye = (legToLegVolts: number): System => ({
   ],
 })
 
+const oneLeg = (toNeutralVolts: number): System => ({
+  legToLegVolts: toNeutralVolts,
+  legs: [{ name: 'L1', share: 1, degrees: 0 }],
+})
+
 /** One leg is at ground, and a live conductor all the same; degrees of the other two against it. */
 const cornerGrounded = (
   legToLegVolts: number,
@@ -52,7 +57,8 @@ export const systems: Readonly<Record<string, System>> = {
   },
   '208Y/120': wye(208),
   '208Y/120 one leg pair': { legToLegVolts: 208, legs: wye(208).legs.slice(0, 2) },
-  '120 one leg': { legToLegVolts: 120, legs: [{ name: 'L1', share: 1, degrees: 0 }] },
+  '120 one leg': oneLeg(120),
+  '277 one leg': oneLeg(277),
   '240 high leg': {
     legToLegVolts: 240,
     legs: [

@@ -7,7 +7,7 @@ import type { Effect } from '../parts/effect'
 
 /** A rooftop with two stages, its condenser fans with either, and these options. */
 const member = (options: Readonly<Record<string, string>>) => {
-  const rooftop = families.find(({ id }) => id === 'rooftop')
+  const rooftop = families.find(({ id }) => id === 'rooftop')?.read()
   if (!rooftop) throw new RangeError('no family of rooftop units')
   return readLadder(rooftop.ladderOf({ fans: 'either', ...options }))
 }

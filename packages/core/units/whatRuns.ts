@@ -114,4 +114,16 @@ C1 Compressor                                                  12.5       12.5  
 CH Crankcase heater                       0.1        0.1        0.1        0.1        0.1        0.1        0.1
 FM Outdoor fan                                                  1.4        1.4        1.3
 `,
+  'terminal-box': `
+                                          off        fan      heat1      heat2
+IFM Fan motor                                        1.6        1.5        1.5
+HB1 Heater element 1                                           14.4       14.4
+HB2 Heater element 2                                                      14.4
+`,
+  'unit-heater': `
+                                          off      heat1
+IFM Fan motor                                        3.3
+IDM Inducer motor                                    1.2
+IGN Igniter
+`,
 }

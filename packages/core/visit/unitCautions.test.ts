@@ -10,8 +10,13 @@ const speaking = (of: RegExp): readonly string[] =>
   builtInUnitIds.filter((id) => of.test(unitCautions(builtInUnit(id)).join(' ')))
 
 test('gas is spoken of where there is a gas section, and a drive where there is one', () => {
-  expect(speaking(/carbon-monoxide/).every((id) => id.startsWith('rooftop'))).toBe(true)
-  expect(speaking(/carbon-monoxide/)).toContain('rooftop-two-stage')
+  expect(speaking(/carbon-monoxide/)).toEqual(
+    builtInUnitIds.filter((id) =>
+      [...builtInUnit(id).parts.values()].some(({ kind }) => kind.kind === 'gas-valve'),
+    ),
+  )
+  expect(speaking(/carbon-monoxide/)).toEqual(expect.arrayContaining(['rooftop-two-stage', 'unit-heater']))
+  expect(speaking(/carbon-monoxide/)).not.toContain('terminal-box')
   expect(speaking(/keeps its bus charged/)).toContain('air-handler-drive')
   expect(speaking(/keeps its bus charged/)).not.toContain('rooftop-two-stage')
 })

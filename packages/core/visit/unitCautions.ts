@@ -5,6 +5,8 @@ const byClass: Readonly<Record<string, string>> = {
   'heat-pump': 'Its sections have isolators of their own: one off leaves the others live.',
   'fan-coil': 'A ladder in somebody’s room; water above live parts.',
   'air-handler': 'Line voltage behind the first panel; belts that start by themselves.',
+  'terminal-box': 'A ladder under a ceiling grid, beside the wires and pipes of others.',
+  'unit-heater': 'It hangs high: a lift or a ladder on firm ground, and nobody under it.',
 }
 
 const onRoofs = 'Roof edge, ladder, weather.'

@@ -6,9 +6,10 @@ import { Press } from '../../ui/Press'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 
-const stages = [
-  { id: '1', words: 'one' },
-  { id: '2', words: 'two' },
+const coolings = [
+  { id: 'none', words: 'none', stages: 0 },
+  { id: 'one', words: 'one', stages: 1 },
+  { id: 'two', words: 'two', stages: 2 },
 ] as const
 
 /** A unit with no diagram: what is seen of it before its first lead is traced. */
@@ -16,7 +17,7 @@ export default function BareForm({ onTake }: { readonly onTake: (ladder: string)
   const [title, setTitle] = useState('')
   const [unitClass, setClass] = useState<(typeof bareClasses)[number]['id']>('fan-coil')
   const [supply, setSupply] = useState(bareSupplies[0])
-  const [cooling, setCooling] = useState<(typeof stages)[number]['id']>('1')
+  const [cooling, setCooling] = useState<(typeof coolings)[number]['id']>('one')
   const [heat, setHeat] = useState(bareHeats[0])
   return (
     <Stack gap="medium">
@@ -39,7 +40,7 @@ export default function BareForm({ onTake }: { readonly onTake: (ladder: string)
           setSupply(bareSupplies.find((each) => each.id === id) ?? bareSupplies[0])
         }}
       />
-      <Choice label="Cooling stages" options={stages} chosen={cooling} onChoose={setCooling} />
+      <Choice label="Cooling stages" options={coolings} chosen={cooling} onChoose={setCooling} />
       <Choice
         label="Heat"
         options={bareHeats}
@@ -58,7 +59,7 @@ export default function BareForm({ onTake }: { readonly onTake: (ladder: string)
               title: title.trim(),
               unitClass,
               supply,
-              stages: cooling === '2' ? 2 : 1,
+              stages: coolings.find(({ id }) => id === cooling)?.stages ?? 1,
               heat,
             }),
           )

@@ -24,7 +24,7 @@ export default function FamilyForm({ onTake }: FamilyFormProps) {
         options={families.map(({ id, words }) => ({ id, words }))}
         chosen={family?.id ?? null}
         onChoose={(id) => {
-          setFamily(families.find((each) => each.id === id) ?? null)
+          setFamily(families.find((each) => each.id === id)?.read() ?? null)
           setChosen({})
         }}
       />

@@ -41,7 +41,8 @@ describe('a unit of a family', () => {
   test('an option changes what is in it', () => {
     const onTake = jest.fn<undefined, [string]>()
     renderInApp(<FamilyForm onTake={onTake} />)
-    const [family] = families
+    const [listed] = families
+    const family = listed.read()
     fireEvent.press(screen.getByText(family.words))
     fireEvent.press(screen.getByText('Take this circuit'))
     const [option] = family.optionsOf({}).filter(({ values }) => values.length > 1)
