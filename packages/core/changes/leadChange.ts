@@ -1,4 +1,4 @@
-import type { Diagram, Wire } from '../diagram/diagram'
+import type { Wire } from '../diagram/diagram'
 import type { PointId } from '../parts/effect'
 
 /** What is done to one lead to make one circuit of another. */
@@ -12,14 +12,22 @@ export type LeadChange = {
   | { readonly is: 'taken-out'; readonly from: PointId; readonly to: PointId }
 )
 
-const labelOf = ({ color, number }: Pick<Wire, 'color' | 'number'>): string => `${color} ${number}`
-const endsOf = ({ from, to }: Wire): string => [from, to].sort().join(' ')
+/** A lead by its ends and what is printed on it. */
+export type Lead = Pick<Wire, 'from' | 'to' | 'color' | 'number'>
+
+/** The leads of a circuit, whatever else is known of it. */
+export interface Leads {
+  readonly wires: ReadonlyMap<string, Lead>
+}
+
+const labelOf = ({ color, number }: Lead): string => `${color} ${number}`
+const endsOf = ({ from, to }: Lead): string => [from, to].sort().join(' ')
 
 /**
  * The leads that differ between two circuits, as a person at the panel would move them: a lead that keeps its colour,
  * its number and one end is moved, not renewed.
  */
-export function leadList(before: Diagram, after: Diagram): readonly LeadChange[] {
+export function leadList(before: Leads, after: Leads): readonly LeadChange[] {
   const were = new Map([...before.wires.values()].map((wire) => [endsOf(wire), wire]))
   const are = new Map([...after.wires.values()].map((wire) => [endsOf(wire), wire]))
   const relabelled = [...are].flatMap(([ends, wire]): readonly LeadChange[] => {
@@ -54,10 +62,10 @@ export function leadList(before: Diagram, after: Diagram): readonly LeadChange[]
   return [...takenOut, ...moved, ...made, ...relabelled]
 }
 
-const sharedEnd = (one: Wire, other: Wire): PointId | null =>
+const sharedEnd = (one: Lead, other: Lead): PointId | null =>
   [one.from, one.to].find((end) => end === other.from || end === other.to) ?? null
 
-const farEnd = ({ from, to }: Wire, near: PointId): PointId => (from === near ? to : from)
+const farEnd = ({ from, to }: Lead, near: PointId): PointId => (from === near ? to : from)
 
 /** A lead’s change as one says it to whoever holds the lead. */
 export function leadWords(change: LeadChange): string {

@@ -140,6 +140,21 @@ export function landElsewhere(
   return edited([...lines.slice(0, at), ...written, ...lines.slice(at + 1)].join('\n'))
 }
 
+/** Takes a wire out; what it led from and to stay as they are. */
+export function takeWireOut(text: string, wire: Wire): LadderEdit {
+  const lines = text.split('\n')
+  const at = wire.line - 1
+  const match = new RegExp(`${spaced(wire)}(.*)$`).exec(lines[at] ?? '')
+  if (!match) return lost(wire)
+  const [before, rest] = [lines[at].slice(0, match.index), match[1].trim()]
+  const goesOn = rest !== '' && !rest.startsWith('#')
+  const left = [
+    ...(before.trim() === '' ? [] : [`${before}${wire.from}${goesOn ? '' : ` ${rest}`}`.trimEnd()]),
+    ...(goesOn ? [`  ${wire.to} ${rest}`] : []),
+  ]
+  return edited([...lines.slice(0, at), ...left, ...lines.slice(at + 1)].join('\n'))
+}
+
 const lost = ({ id }: Wire): LadderEdit =>
   problem(`the wire ${id} is not where it was; change it in the text`)
 

@@ -1,12 +1,15 @@
 import Papa from 'papaparse'
 import { Circuit } from '@jokulgale/core/circuit/circuit'
 import { situationOf } from '@jokulgale/core/circuit/situation'
+import { withLeads } from '@jokulgale/core/changes/withLeads'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { UnknownNameError } from '@jokulgale/core/diagram/nearest'
 import { DiagramError, readLadder } from '@jokulgale/core/diagram/readLadder'
 import { FamilyError, readFamily } from '@jokulgale/core/families/family'
 import { CaseFileError, readCaseFile } from '@jokulgale/core/formats/caseFile'
 import { dropOutsOf, MeterCsvError, readMeterCsv } from '@jokulgale/core/formats/meterCsv'
+import { readWireList, WireListError } from '@jokulgale/core/formats/readWireList'
+import { wireListCsv } from '@jokulgale/core/formats/wireListCsv'
 import { familyTexts } from '@jokulgale/core/generated/familyTexts'
 import { listedUnits, mappingOf } from '@jokulgale/core/places/unitList'
 import { builtInUnit, builtInUnitIds, builtInUnitText } from '@jokulgale/core/units/index'
@@ -29,6 +32,7 @@ function settle(diagram: Diagram): void {
 }
 
 const rooftop = builtInUnit('rooftop-two-stage')
+const rooftopText = builtInUnitText('rooftop-two-stage')
 
 const caseFile = JSON.stringify({
   unit: 'rooftop-two-stage',
@@ -97,5 +101,17 @@ export const readers: readonly Reader[] = [
       listedUnits(rows, mappingOf(heads), [{ id: 'rooftop-480', title: 'Large rooftop unit' }], '', 2099)
     },
     refuses: [],
+  },
+  {
+    format: 'wire list (CSV)',
+    right: [wireListCsv(rooftop)],
+    take: (text) => {
+      const wires = readWireList(text, rooftop)
+      const edit = withLeads(rooftopText, {
+        wires: new Map(wires.map((wire) => [`${wire.from}-${wire.to}`, wire])),
+      })
+      if (edit.is === 'text') settle(readLadder(edit.text))
+    },
+    refuses: [WireListError, DiagramError],
   },
 ]

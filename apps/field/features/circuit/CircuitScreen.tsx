@@ -2,20 +2,19 @@ import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import type { Stop } from '@jokulgale/core/diagnosis/strip'
 import { readableLadder } from '@jokulgale/core/diagram/readLadder'
-import { ladderSvg } from '@jokulgale/core/formats/ladderSvg'
 import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
-import { SavePress } from '../../ui/SavePress'
 import { Screen, useWide } from '../../ui/Screen'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
 import { StripView } from '../trace/StripView'
 import { ChangeView } from './ChangeView'
+import { CircuitFiles } from './CircuitFiles'
 import { KeepFoot } from './KeepFoot'
 import { LeadsForm } from './LeadsForm'
 import { PlateForm } from './PlateForm'
@@ -126,38 +125,8 @@ function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
       ) : (
         written[way]
       )}
-      <AsFiles text={text} name={unit.label} />
+      <CircuitFiles text={text} name={unit.label} onEdited={set} />
     </Screen>
-  )
-}
-
-/** The circuit as it is written now, as files that other programs read. */
-function AsFiles({ text, name }: { readonly text: string; readonly name: string }) {
-  const diagram = useMemo(() => readableLadder(text), [text])
-  if (!diagram) return null
-  return (
-    <Part title="As a file">
-      <Line wraps gap="small">
-        <SavePress
-          title="As written"
-          file={`${name}.ladder`}
-          type="text/plain"
-          make={() => Promise.resolve(text)}
-        />
-        <SavePress
-          title="Drawing"
-          file={`${name}.svg`}
-          type="image/svg+xml"
-          make={() => Promise.resolve(ladderSvg(diagram))}
-        />
-        <SavePress
-          title="Wire list"
-          file={`${name}-wires.csv`}
-          type="text/csv"
-          make={async () => (await import('../files/csv')).wireListCsv(diagram)}
-        />
-      </Line>
-    </Part>
   )
 }
 

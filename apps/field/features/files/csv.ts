@@ -5,3 +5,4 @@
 export { parse } from 'papaparse'
 export { dropOutsOf, readMeterCsv } from '@jokulgale/core/formats/meterCsv'
 export { wireListCsv } from '@jokulgale/core/formats/wireListCsv'
+export { circuitFromFile } from './circuitFromFile'

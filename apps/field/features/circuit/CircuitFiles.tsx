@@ -1,0 +1,87 @@
+import { useMemo, useState } from 'react'
+import { readableLadder } from '@jokulgale/core/diagram/readLadder'
+import { ladderSvg } from '@jokulgale/core/formats/ladderSvg'
+import { Line } from '../../ui/Line'
+import { Notice } from '../../ui/Notice'
+import { Part } from '../../ui/Part'
+import { pickFile } from '../../ui/pickFile'
+import { Press } from '../../ui/Press'
+import { SavePress } from '../../ui/SavePress'
+
+interface CircuitFilesProps {
+  readonly text: string
+  /** What its files are called. */
+  readonly name: string
+  readonly onEdited: (text: string) => void
+}
+
+/** A circuit as it is written now, as files that other programs read, and from such a file. */
+export function CircuitFiles({ text, name, onEdited }: CircuitFilesProps) {
+  const diagram = useMemo(() => readableLadder(text), [text])
+  return (
+    <Part title="As a file">
+      <Line wraps gap="small">
+        {diagram ? (
+          <>
+            <SavePress
+              title="As written"
+              file={`${name}.ladder`}
+              type="text/plain"
+              make={() => Promise.resolve(text)}
+            />
+            <SavePress
+              title="Drawing"
+              file={`${name}.svg`}
+              type="image/svg+xml"
+              make={() => Promise.resolve(ladderSvg(diagram))}
+            />
+            <SavePress
+              title="Wire list"
+              file={`${name}-wires.csv`}
+              type="text/csv"
+              make={async () => (await import('../files/csv')).wireListCsv(diagram)}
+            />
+          </>
+        ) : null}
+      </Line>
+      <BringIn text={text} onEdited={onEdited} />
+    </Part>
+  )
+}
+
+interface Brought {
+  readonly kind: 'good' | 'wrong'
+  readonly words: readonly string[]
+}
+
+/** A file that somebody has of this unit: ladder text, or a list of its wires. */
+function BringIn({ text, onEdited }: Pick<CircuitFilesProps, 'text' | 'onEdited'>) {
+  const [brought, setBrought] = useState<Brought | null>(null)
+  const take = async (): Promise<void> => {
+    const file = await pickFile({ accept: '.ladder,.csv,.txt,text/csv,text/plain', purpose: 'circuit' })
+    if (file === null) return
+    const { circuitFromFile } = await import('../files/csv')
+    const edit = circuitFromFile(text, await file.text())
+    if (edit.is === 'problem') {
+      setBrought({ kind: 'wrong', words: edit.message.split('\n') })
+      return
+    }
+    onEdited(edit.text)
+    const changes = edit.text !== text
+    setBrought({
+      kind: 'good',
+      words: [changes ? `${file.name} is in; look at What changes.` : `${file.name} says the same.`],
+    })
+  }
+  return (
+    <>
+      <Press
+        title="Bring in ladder text or a wire list"
+        onPress={() => {
+          void take()
+        }}
+      />
+      {brought ? <Notice kind={brought.kind}>{brought.words.join('\n')}</Notice> : null}
+    </>
+  )
+}

@@ -1,0 +1,32 @@
+import { readLadder } from '@jokulgale/core/diagram/readLadder'
+import { wireListCsv } from '@jokulgale/core/formats/wireListCsv'
+import { builtInUnitText } from '@jokulgale/core/units/index'
+import { circuitFromFile } from './circuitFromFile'
+
+const text = builtInUnitText('fan-coil-cooling')
+
+test('ladder text stands for the whole circuit, with remarks before it too', () => {
+  const other = `# as found\n${builtInUnitText('split-heat-pump')}`
+  expect(circuitFromFile(text, other)).toEqual({ is: 'text', text: other })
+})
+
+test('of a wire list the leads are taken, and the rest of the text stays', () => {
+  const list = wireListCsv(readLadder(text)).replace(/^(GR\.A2.*),brown,28,/m, '$1,violet,128,')
+  expect(list).toContain('violet,128')
+  const edit = circuitFromFile(text, list)
+  expect(edit).toEqual({ is: 'text', text: text.replace('-brown 28-', '-violet 128-') })
+})
+
+test.each([
+  ['ladder text with a slip', text.replace('contactor', 'contacter'), /^line \d+/],
+  [
+    'a list of another unit',
+    wireListCsv(readLadder(builtInUnitText('rooftop-480'))),
+    /^row \d+: there is no terminal/,
+  ],
+  ['a picture', '\u0089PNG\r\n', /row 1/],
+  ['what is larger than any circuit', 'x'.repeat(1_000_001), /larger than any circuit/],
+])('%s is refused, where it is wrong and what to do', (_, file, words) => {
+  const edit = circuitFromFile(text, file)
+  expect(edit.is === 'problem' ? edit.message : '').toMatch(words)
+})

@@ -1,0 +1,65 @@
+import type { Diagram, Wire } from '../diagram/diagram'
+import { drawLead } from '../diagram/drawLead'
+import {
+  edited,
+  landElsewhere,
+  problem,
+  relabelWire,
+  takeWireOut,
+  type LadderEdit,
+} from '../diagram/editLadder'
+import { DiagramError, readLadder } from '../diagram/readLadder'
+import type { PointId } from '../parts/effect'
+import { leadList, leadWords, type LeadChange, type Leads } from './leadChange'
+
+/** More than that is another unit’s list: each change is made and read again. */
+const mostChanges = 400
+
+/**
+ * A circuit wired as a list of leads says, lead by lead as a person would change it: what is in no lead of the list is
+ * taken out, and everything else of the text stays as it is written.
+ */
+export function withLeads(text: string, leads: Leads): LadderEdit {
+  const changes = leadList(readLadder(text), leads)
+  if (changes.length > mostChanges)
+    return problem(`${changes.length} leads differ from the circuit: is it the list of this unit?`)
+  return changes.reduce<LadderEdit>(
+    (now, change) => (now.is === 'problem' ? now : changed(now.text, change)),
+    edited(text),
+  )
+}
+
+/** The text after one change; what cannot be read after it is refused with the change that it comes of. */
+function changed(text: string, change: LeadChange): LadderEdit {
+  const edit = changedIn(text, readLadder(text), change)
+  if (edit.is === 'problem') return problem(`${leadWords(change)}: ${edit.message}`)
+  try {
+    readLadder(edit.text)
+    return edit
+  } catch (error) {
+    if (!(error instanceof DiagramError)) throw error
+    return problem(`${leadWords(change)}: ${error.message}`)
+  }
+}
+
+function changedIn(text: string, diagram: Diagram, change: LeadChange): LadderEdit {
+  const { color, number } = change
+  if (change.is === 'new') {
+    const { from, to } = change
+    return drawLead(text, diagram, { from, color, number, to: { is: 'terminal', point: to } })
+  }
+  const [one, other] = change.is === 'moved' ? [change.stays, change.off] : [change.from, change.to]
+  const wire = wireBetween(diagram, one, other)
+  if (!wire) return problem(`no lead joins ${one} and ${other}`)
+  switch (change.is) {
+    case 'moved':
+      return landElsewhere(text, diagram, wire, change.onto, wire.to === change.off ? 'to' : 'from')
+    case 'relabelled':
+      return relabelWire(text, wire, color, number)
+    case 'taken-out':
+      return takeWireOut(text, wire)
+  }
+}
+
+const wireBetween = ({ wires }: Diagram, one: PointId, other: PointId): Wire | undefined =>
+  wires.get(`${one}-${other}`) ?? wires.get(`${other}-${one}`)
