@@ -3,14 +3,16 @@ import { isolationCautions } from './isolationCautions'
 
 const said = (id: string): string => isolationCautions(builtInUnit(id)).join(' ')
 
-test('480 V and its arc are spoken of where there are 480 V, and nowhere else', () => {
+test('an arc is spoken of where volts keep one burning, 277 V to neutral too, and nowhere else', () => {
   const speaking = builtInUnitIds.filter((id) => /arc flash/.test(said(id)))
   expect(speaking).toEqual([
     'air-handler-drive',
     'air-handler-drive-running',
     'air-handler-heat',
     'rooftop-480',
+    'terminal-box',
   ])
+  expect(said('terminal-box')).toMatch(/^277 V and arc flash/)
   expect(said('rooftop-480')).toMatch(/^480 V and arc flash/)
 })
 
