@@ -41,6 +41,7 @@ import { lockout } from './lockout'
 import { lowPressureSwitch } from './lowPressureSwitch'
 import { manualLimit } from './manualLimit'
 import { motorOverload } from './motorOverload'
+import { modulatingValve } from './modulatingValve'
 import { outdoorCoil } from './outdoorCoil'
 import { outdoorThermostat } from './outdoorThermostat'
 import { phaseMonitor } from './phaseMonitor'
@@ -128,6 +129,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     threePhaseCompressor,
     threePhaseFan,
     transformer,
+    modulatingValve,
     waterValve,
   ].map((kind) => [kind.kind, kind]),
 )

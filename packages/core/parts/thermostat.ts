@@ -1,9 +1,9 @@
 import { impedanceForVoltAmperes } from '../electric/complex'
-import { impedance, rectified } from '../electric/law'
+import { directSource, impedance, rectified } from '../electric/law'
 import { contact, fixed, memory, position } from './contact'
 import { isHeatingCall, type HeatingCall } from './heatingCall'
 import { misset, opens, sticks } from './fault'
-import type { Now, PartKind } from './kind'
+import type { Branch, Now, PartFault, PartKind } from './kind'
 import type { Settings } from './settings'
 
 /** Below this a thermostat's electronics go dark and its relays let go, volts. */
@@ -11,8 +11,30 @@ const darkBelowVolts = 17
 /** Its capacitors carry it over this long without power, seconds. */
 const holdUpSeconds = 0.5
 
+/** A signal of 0–10 V that stands in the place of an output, and the output whose calls it follows. */
+const callOfSignal: Readonly<Record<string, string>> = { AH: 'W1', AC: 'Y1' }
+const fullSignalVolts = 10
+const signalOhms = 500
+
+const signals = (s: Settings): readonly string[] => s.list('signals')
 const outputs = (s: Settings): readonly string[] => s.list('outputs')
 const relay = (terminal: string): string => `relay${terminal}`
+
+const signalBranch = (name: string): Branch => ({
+  name: `signal${name}`,
+  from: name,
+  to: 'C',
+  role: 'output',
+  rest: 'none',
+  states: { none: directSource(0, signalOhms), full: directSource(fullSignalVolts, signalOhms) },
+})
+
+const signalFaults = (name: string): readonly PartFault[] => [
+  sticks(`signal${name}-lost`, [`signal${name}`], 'none', `thermostat gives no signal on ${name}`, 0.7, {
+    prove: `direct volts ${name} to C, the lead off it`,
+  }),
+  sticks(`signal${name}-held`, [`signal${name}`], 'full', `thermostat holds its signal on ${name}`, 0.4),
+]
 
 const drivenKnown = new WeakMap<Settings, Map<string, ReadonlySet<string>>>()
 
@@ -79,6 +101,7 @@ const inHeatPumpHeating = ({ hasTwoStages, changeover }: SetUp, call: HeatingCal
  * A thermostat: joins R to the outputs that the call asks for. `heat` says whether it drives G in heating
  * (electric) or leaves the fan to the unit (fuel). It takes `restart` seconds to
  * come back when power has been lost; its compressor outputs wait `compressorDelay` seconds.
+ * What `signals` names it calls by 0–10 V direct current to `C`: `AH` as it would `W1`, `AC` as `Y1`.
  */
 export const thermostat: PartKind = {
   kind: 'thermostat',
@@ -86,6 +109,7 @@ export const thermostat: PartKind = {
   cause: 'thermostat',
   symbol: 'control',
   calls: outputs,
+  pairs: (s) => signals(s).map((name) => [name, 'C']),
   fanCall: 'G',
   dials: {
     heat: {
@@ -109,6 +133,7 @@ export const thermostat: PartKind = {
   },
   settings: {
     outputs: 'Y1,Y2,G,W1',
+    signals: '',
     system: 'conventional',
     heat: 'fuel',
     stages: 2,
@@ -122,6 +147,7 @@ export const thermostat: PartKind = {
     { name: 'R', words: 'R, control power in' },
     ...(s.text('power') === 'common' ? [{ name: 'C', words: 'C, common' }] : []),
     ...outputs(s).map((name) => ({ name, words: `${name} output` })),
+    ...signals(s).map((name) => ({ name, words: `${name} signal` })),
   ],
   branches: (s) => [
     ...(s.text('power') === 'common'
@@ -136,6 +162,7 @@ export const thermostat: PartKind = {
         ]
       : []),
     ...outputs(s).map((name) => contact(relay(name), 'R', name, 'open', 0.05)),
+    ...signals(s).map(signalBranch),
     memory('electronicsState', ['dark', 'awake'], 'dark'),
   ],
   senses: (s) =>
@@ -149,6 +176,12 @@ export const thermostat: PartKind = {
       electronicsState: powered ? 'awake' : 'dark',
       ...Object.fromEntries(
         outputs(now.settings).map((name) => [relay(name), position(awake && on.has(name))]),
+      ),
+      ...Object.fromEntries(
+        signals(now.settings).map((name) => [
+          `signal${name}`,
+          awake && on.has(callOfSignal[name]) ? 'full' : 'none',
+        ]),
       ),
     }
   },
@@ -168,6 +201,7 @@ export const thermostat: PartKind = {
     ...outputs(s).map((name) =>
       sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.4),
     ),
+    ...signals(s).flatMap(signalFaults),
     ...(s.text('power') === 'common' ? [opens('electronics', 'thermostat dead', 0.5)] : []),
     ...(s.number('stages') > 1
       ? [
