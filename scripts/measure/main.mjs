@@ -8,6 +8,7 @@ import { bundle } from '../house/build.mjs'
 import { machine } from '../house/machine.mjs'
 import { root, stateFolder, webFolder } from '../house/paths.mjs'
 import { browserOptions, throwAwayHouse } from '../house/throwAway.mjs'
+import { editTimes } from './editTimes.mjs'
 import { entryTimes } from './entryTimes.mjs'
 import { signIn } from './journey.mjs'
 
@@ -146,12 +147,13 @@ try {
   const load = await medianLoad(browser, house.address)
   const reloadMs = await reloadOffline(browser, house.address)
   const entries = await entryTimes(browser, house.address, { unit: 'RTU-A', complaint: 'Not cooling', phone })
+  const edits = await editTimes(browser, house.address, 'RTU-A')
   const calls = await callsByAsks(browser, (page) => signIn(page, house.address), phone)
   const scripts = await allScripts()
   const on = `${machine}, Chromium ${browser.version()}`
   await writeFile(
     path.join(root, 'docs', 'field.json'),
-    `${JSON.stringify({ machine: on, load, reloadMs, entries, calls, scripts }, null, 2)}\n`,
+    `${JSON.stringify({ machine: on, load, reloadMs, entries, edits, calls, scripts }, null, 2)}\n`,
   )
   await writeFile(
     path.join(root, 'docs', 'field.md'),
@@ -171,6 +173,8 @@ By \`npm run measure\` on ${on}.
 | after an entry, until the new ask is on the screen, median of ${entries.count} (worst) | ${entries.medianMs} ms (${entries.worstMs} ms) | under 100 ms |
 | the same from the tap that logs it, keeping it on the device and asking about it included, median | ${entries.medianFromTapMs} ms | |
 | longest block of the interface thread meanwhile | ${entries.longestBlockMs} ms | under 50 ms |
+| a letter typed into the ladder text of the same unit, on a wide screen, until the circuit with it is solved and drawn, median of ${edits.count} (worst) | ${edits.medianMs} ms (${edits.worstMs} ms) | under 200 ms |
+| longest block of the interface thread meanwhile | ${edits.longestBlockMs} ms | under 50 ms |
 
 Whole calls from the board to the signed report, by the asks alone, on units that answer as their circuit does with
 that fault in it; digits of the pad apart, and what must be confirmed one by one before hands go in:
@@ -187,7 +191,7 @@ ${calls
 All chunks together: ${scripts.files} files, ${scripts.gzipKilobytes} kB gzip; what a screen needs comes with it.
 `,
   )
-  console.log(JSON.stringify({ load, reloadMs, entries, calls, scripts }, null, 2))
+  console.log(JSON.stringify({ load, reloadMs, entries, edits, calls, scripts }, null, 2))
 } finally {
   await browser.close()
   await house.stop()

@@ -1,5 +1,5 @@
-import { useMemo, useState } from 'react'
-import { readableLadder } from '@jokulgale/core/diagram/readLadder'
+import { useState } from 'react'
+import { readLadder } from '@jokulgale/core/diagram/readLadder'
 import { ladderSvg } from '@jokulgale/core/formats/ladderSvg'
 import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
@@ -12,16 +12,17 @@ interface CircuitFilesProps {
   readonly text: string
   /** What its files are called. */
   readonly name: string
+  /** The text is a circuit as it stands: else there is no drawing and no list of it. */
+  readonly isReadable: boolean
   readonly onEdited: (text: string) => void
 }
 
 /** A circuit as it is written now, as files that other programs read, and from such a file. */
-export function CircuitFiles({ text, name, onEdited }: CircuitFilesProps) {
-  const diagram = useMemo(() => readableLadder(text), [text])
+export function CircuitFiles({ text, name, isReadable, onEdited }: CircuitFilesProps) {
   return (
     <Part title="As a file">
       <Line wraps gap="small">
-        {diagram ? (
+        {isReadable ? (
           <>
             <SavePress
               title="As written"
@@ -33,13 +34,13 @@ export function CircuitFiles({ text, name, onEdited }: CircuitFilesProps) {
               title="Drawing"
               file={`${name}.svg`}
               type="image/svg+xml"
-              make={() => Promise.resolve(ladderSvg(diagram))}
+              make={() => Promise.resolve(ladderSvg(readLadder(text)))}
             />
             <SavePress
               title="Wire list"
               file={`${name}-wires.csv`}
               type="text/csv"
-              make={async () => (await import('../files/csv')).wireListCsv(diagram)}
+              make={async () => (await import('../files/csv')).wireListCsv(readLadder(text))}
             />
           </>
         ) : null}
@@ -76,7 +77,7 @@ function BringIn({ text, onEdited }: Pick<CircuitFilesProps, 'text' | 'onEdited'
   return (
     <>
       <Press
-        title="Bring in ladder text or a wire list"
+        title="Bring in a text or a wire list"
         onPress={() => {
           void take()
         }}

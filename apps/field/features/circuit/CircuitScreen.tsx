@@ -1,6 +1,5 @@
-import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
-import type { Stop } from '@jokulgale/core/diagnosis/strip'
 import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
@@ -12,13 +11,12 @@ import { Screen, useWide } from '../../ui/Screen'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
-import { StripView } from '../trace/StripView'
 import { ChangeView } from './ChangeView'
+import { CircuitDrawing } from './CircuitDrawing'
 import { CircuitFiles } from './CircuitFiles'
 import { KeepFoot } from './KeepFoot'
 import { LeadsForm } from './LeadsForm'
 import { PlateForm } from './PlateForm'
-import { StopSheet } from './StopSheet'
 import { useAsLeft } from './useAsLeft'
 import { useCircuitChange } from './useCircuitChange'
 import { useHistory } from './useHistory'
@@ -76,7 +74,9 @@ function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
       <LadderEditor text={text} problems={sketched.problems} onChange={set} />
     </Suspense>
   )
-  const drawing = <Drawing sketched={sketched} text={text} onCall={setCall} onEdited={set} />
+  // what is typed goes before what is drawn of it
+  const drawn = useDeferredValue(text)
+  const drawing = <CircuitDrawing sketched={sketched} text={drawn} onCall={setCall} onEdited={set} />
   const written = {
     strip: drawing,
     leads: <LeadsForm text={text} onEdited={set} />,
@@ -125,7 +125,12 @@ function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
       ) : (
         written[way]
       )}
-      <CircuitFiles text={text} name={unit.label} onEdited={set} />
+      <CircuitFiles
+        text={text}
+        name={unit.label}
+        isReadable={sketched.problems.length === 0}
+        onEdited={set}
+      />
     </Screen>
   )
 }
@@ -155,70 +160,5 @@ function Problems({ sketched: { problems } }: { readonly sketched: Sketched }) {
         <Words quiet>{`and ${problems.length - shownProblems} more`}</Words>
       ) : null}
     </>
-  )
-}
-
-interface DrawingProps {
-  readonly sketched: Sketched
-  readonly text: string
-  readonly onCall: (call: string) => void
-  readonly onEdited: (text: string) => void
-}
-
-/** The circuit as it works in a call; a tap on a stop changes it there. */
-function Drawing({ sketched: { sketch, problems }, text, onCall, onEdited }: DrawingProps) {
-  const [stop, setStop] = useState<Stop | null>(null)
-  const strips = useMemo(() => sketch?.strips ?? [], [sketch])
-  const choose = useCallback(
-    (point: string) => {
-      setStop(strips.flatMap(({ stops }) => stops).find((each) => each.point === point) ?? null)
-    },
-    [strips],
-  )
-  if (!sketch) return problems.length > 0 ? null : <Words quiet>Solving this circuit …</Words>
-  return (
-    <Stack gap="medium">
-      <Chips
-        label="Call"
-        options={sketch.calls.map(({ id, words }) => ({ id, words }))}
-        chosen={sketch.call}
-        onChoose={onCall}
-      />
-      {sketch.oscillates ? (
-        <Notice kind="caution">In this call the circuit never comes to rest.</Notice>
-      ) : null}
-      <Words size="small" quiet>
-        Healthy values. Tap a stop to change the path there.
-      </Words>
-      {strips.map((strip, k) => (
-        <StripView
-          key={strip.words}
-          strip={strip}
-          startsOpen={k === 0}
-          folds={false}
-          red=""
-          black=""
-          onStop={choose}
-        />
-      ))}
-      {strips.length === 0 ? (
-        <Words quiet>Nothing is called for here, or no line trace says where its path runs.</Words>
-      ) : null}
-      <Part title="What its loads draw">
-        {sketch.loads.map(({ part, words, amps }) => (
-          <Words key={part}>{`${part}  ${words}: ${amps < 0.05 ? 'still' : `${amps.toFixed(1)} A`}`}</Words>
-        ))}
-      </Part>
-      {stop ? (
-        <StopSheet
-          text={text}
-          stop={stop}
-          onEdited={onEdited}
-          onClose={() => {
-            setStop(null)
-          }}
-        />
-      ) : null}
-    </Stack>
   )
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useCallback, useState } from 'react'
 
 interface History {
   readonly text: string
@@ -12,14 +12,11 @@ const mostSteps = 100
 /** A text with the way back to what it was. */
 export function useHistory(first: string): History {
   const [texts, setTexts] = useState<readonly string[]>([first])
-  return {
-    text: texts[texts.length - 1],
-    canUndo: texts.length > 1,
-    set: (text) => {
-      setTexts((before) => (before.at(-1) === text ? before : [...before.slice(-mostSteps), text]))
-    },
-    undo: () => {
-      setTexts((before) => (before.length > 1 ? before.slice(0, -1) : before))
-    },
-  }
+  const set = useCallback((text: string) => {
+    setTexts((before) => (before.at(-1) === text ? before : [...before.slice(-mostSteps), text]))
+  }, [])
+  const undo = useCallback(() => {
+    setTexts((before) => (before.length > 1 ? before.slice(0, -1) : before))
+  }, [])
+  return { text: texts[texts.length - 1], canUndo: texts.length > 1, set, undo }
 }

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { startTransition, useEffect, useRef, useState } from 'react'
 import type { Sketch } from '@jokulgale/core/diagnosis/sketch'
 import type { DiagramProblem } from '@jokulgale/core/diagram/readLadder'
 import { diagnosisService } from '../../workers/diagnosis'
@@ -9,30 +9,55 @@ export interface Sketched {
   readonly problems: readonly DiagramProblem[]
 }
 
-/** After the last key so long, before a text is read: an unfinished word is no mistake. */
-const restMs = 120
+/** After the last key so long, before a text is read: keys of one stroke come together. */
+const restMs = 30
+/** So long, before what is wrong in it is said: an unfinished word is no mistake. */
+const untilSaidMs = 400
 
-/** A circuit solved while it is being written, in the worker. */
+/**
+ * A circuit solved while it is being written, in the worker. Only one text is with it at a time: what is typed
+ * meanwhile is asked about once, as it is then.
+ */
 export function useSketch(ladder: string, call: string): Sketched {
   const [sketched, setSketched] = useState<Sketched>({ sketch: null, problems: [] })
-  const newest = useRef(0)
+  const wanted = useRef({ ladder, call })
+  const isAsking = useRef(false)
+  const saying = useRef<ReturnType<typeof setTimeout>>(undefined)
   useEffect(() => {
-    const asked = ++newest.current
-    const timer = setTimeout(() => {
-      void diagnosisService()
-        .sketch(ladder, call)
-        .then((answer) => {
-          if (asked !== newest.current) return
-          setSketched((before) =>
-            answer.is === 'sketch'
-              ? { sketch: answer.sketch, problems: [] }
-              : { ...before, problems: answer.problems },
-          )
+    wanted.current = { ladder, call }
+    clearTimeout(saying.current)
+    const ask = async (): Promise<void> => {
+      if (isAsking.current) return
+      isAsking.current = true
+      const asked = wanted.current
+      const answer = await diagnosisService()
+        .sketch(asked.ladder, asked.call)
+        .finally(() => {
+          isAsking.current = false
         })
+      if (answer.is === 'sketch')
+        // what is typed goes before what is drawn of it
+        startTransition(() => {
+          setSketched({ sketch: answer.sketch, problems: [] })
+        })
+      if (asked !== wanted.current) await ask()
+      else if (answer.is === 'problems')
+        saying.current = setTimeout(() => {
+          setSketched((before) => ({ ...before, problems: answer.problems }))
+        }, untilSaidMs)
+    }
+    const timer = setTimeout(() => {
+      void ask()
     }, restMs)
     return () => {
       clearTimeout(timer)
     }
   }, [ladder, call])
+  useEffect(
+    () => () => {
+      clearTimeout(saying.current)
+    },
+    [],
+  )
   return sketched
 }
