@@ -271,5 +271,7 @@ function readingInWire(
   if (!wire) throw new UnknownNameError('wire', `${from}-${to}`, wires.keys())
   if (value === null)
     throw new EvidenceError(`${meter} do not show OL: enter the ${meter}, or leave the reading out`)
+  const problem = valueProblem(meter, value, standing.power)
+  if (problem !== '') throw new EvidenceError(`${meter} in ${wire.id}${problem}`)
   return { kind: 'reading', standing, meter, from: wire.from, to: wire.to, value, typed }
 }

@@ -10,10 +10,12 @@ import { CaseFileError, readCaseFile } from '@jokulgale/core/formats/caseFile'
 import { dropOutsOf, MeterCsvError, readMeterCsv } from '@jokulgale/core/formats/meterCsv'
 import { readWireList, WireListError } from '@jokulgale/core/formats/readWireList'
 import { wireListCsv } from '@jokulgale/core/formats/wireListCsv'
+import { readingsCsv, ReadingsCsvError, readReadings } from '@jokulgale/core/formats/readingsCsv'
 import { familyTexts } from '@jokulgale/core/generated/familyTexts'
 import { listedUnits, mappingOf } from '@jokulgale/core/places/unitList'
 import { builtInUnit, builtInUnitIds, builtInUnitText } from '@jokulgale/core/units/index'
 import { ForbiddenActionError } from '@jokulgale/core/visit/actions'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { EvidenceError, gather } from '@jokulgale/core/visit/evidence'
 
 /** A format that is read: files of it that are right, and what becomes of one. */
@@ -53,6 +55,15 @@ const meterLog = [
   'seconds,LPS1.1,LPS1.2,CC1.A1',
   ...Array.from({ length: 40 }, (_, k) => `${k},25.8,${k % 7 === 3 ? 0 : 25.7},${k % 7 === 3 ? 0 : 25.6}`),
 ].join('\n')
+
+const readings: readonly EntryBody[] = [
+  { kind: 'call', call: 'cool2' },
+  { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 25.6, typed: '25.6' },
+  { kind: 'reading', meter: 'amps', from: 'LB.L1', to: 'CC1.L1', value: 15, typed: '15' },
+  { kind: 'call', call: 'heat1' },
+  { kind: 'reading', meter: 'ohms', from: 'CC1.A1', to: 'CC1.A2', value: null },
+  { kind: 'reading', meter: 'dc', from: 'DA.S+', to: 'DA.S-', value: 10, typed: '10' },
+]
 
 const unitList = [
   'site;unit;address;type;serial;installed',
@@ -113,5 +124,14 @@ export const readers: readonly Reader[] = [
       if (edit.is === 'text') settle(readLadder(edit.text))
     },
     refuses: [WireListError, DiagramError],
+  },
+  {
+    format: 'list of readings (CSV)',
+    right: [readingsCsv(readings)],
+    take: (text) => {
+      const entries = readReadings(text, rooftop, { call: 'cool1', isIsolated: true })
+      gather(rooftop, { complaint: '', entries: [{ kind: 'power', is: 'isolated' }, ...entries] })
+    },
+    refuses: [ReadingsCsvError],
   },
 ]

@@ -4,5 +4,6 @@
  */
 export { parse } from 'papaparse'
 export { dropOutsOf, readMeterCsv } from '@jokulgale/core/formats/meterCsv'
+export { readReadings, readingsCsv } from '@jokulgale/core/formats/readingsCsv'
 export { wireListCsv } from '@jokulgale/core/formats/wireListCsv'
 export { circuitFromFile } from './circuitFromFile'

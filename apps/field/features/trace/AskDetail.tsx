@@ -18,7 +18,7 @@ import type { OpenVisit } from '../visit/useVisit'
 import type { Searching } from './asked'
 import { AskWords } from './AskWords'
 import { LookAnswers } from './LookAnswers'
-import { LogImport } from './LogImport'
+import { ReadingFiles } from './ReadingFiles'
 
 interface AskDetailProps {
   readonly visit: OpenVisit
@@ -122,7 +122,7 @@ export function AskDetail({ visit, asks, searching, doings, onClose }: AskDetail
       <Press title="Say what you see" onPress={onSee} />
       <Press title="Do something to it" onPress={onDo} />
       <BenchPress visitId={visit.id} />
-      <LogImport visit={visit} onDone={onClose} />
+      <ReadingFiles visit={visit} onDone={onClose} />
       <Part title="How to search">
         <Chips
           label="How to search"
