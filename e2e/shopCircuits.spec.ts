@@ -93,16 +93,67 @@ test('a change is planned, checked and handed on before a lead is moved; no plan
   await expect(page.getByText(/Fit Freeze protection \(F[A-Z0-9]+\)/)).toBeVisible()
   await expect(page.getByText(/Move yellow 30, which stays on/)).toBeVisible()
   await expect(page.getByText(/Isolate, lock out and prove dead/)).toBeVisible()
-  const done = page.getByRole('button', { name: 'The unit is wired so now' })
+  const done = page.getByRole('button', { name: 'It is wired so: prove it' })
   await expect(done).toBeDisabled()
   // until it is carried out the unit has the circuit that it had
   await page.goto('/sites')
   await page.getByRole('link', { name: /^FC-9/ }).click()
   await page.getByRole('link', { name: /^Planned: A second freeze switch/ }).click()
-  await page.getByRole('checkbox').click()
-  await done.click()
-  await expect(page.getByText('Its circuit: A second freeze switch on the coil')).toBeVisible()
+  await technician.press('Drop the plan')
   await expect(page.getByText(/^Planned:/)).toBeHidden()
+  expect(technician.complaints.filter((text) => !/status of 401|400/.test(text))).toEqual([])
+})
+
+test('a drive is passed by: planned, carried out, registered, proven in every call that it touches', async ({
+  page,
+}) => {
+  const technician = await ownShop(page)
+  await page.goto('/sites')
+  await technician.press('Gannet Hall: add a unit')
+  await page.getByLabel('Label, as on its door').fill('AH-9')
+  await page.getByRole('link', { name: 'Choose its circuit' }).click()
+  await page.getByLabel('Find a circuit').fill('blower on a drive')
+  await page
+    .getByRole('link', { name: /blower on a drive/ })
+    .last()
+    .click()
+  await technician.press('Add the unit')
+  await technician.press('Its circuit')
+  await technician.press('What changes')
+  await technician.press('Pass by Drive (VD) with a contactor')
+  await expect(page.getByText(/Move black 14, which stays on IFM\.T1: off VD\.T1, onto BC\.T1/)).toBeVisible()
+  await technician.press('Keep as a plan')
+  await page.getByLabel('What it is for').fill('Until the new drive is here')
+  await technician.press('Keep the plan')
+  await technician.press('Only for the time being')
+  await page.getByRole('checkbox').click()
+  await technician.press('It is wired so: prove it')
+  await technician.tab('Prove')
+  await expect(
+    page.getByText(/Wired for the time being: Until the new drive is here is still on/),
+  ).toBeVisible()
+  await technician.prove('Off', 'the blower stands')
+  await technician.prove('Fan', '7.6 A on each leg')
+  await technician.prove('Cooling', '7.6 A, the valve opens')
+  await technician.prove('Heating, first stage', '7.6 A, first bank on')
+  await expect(page.getByText('The new wiring is not proven in: Heating, all stages')).toBeVisible()
+  await technician.prove('Heating, all stages', '7.6 A, both banks on')
+  await technician.press('Temporary measures')
+  await technician.press(/Wired for the time being.*: leave it/)
+  for (const [label, words] of [
+    ['Hazard', 'full speed, and no soft start'],
+    ['Reason', 'the drive is on order'],
+    ['Authorised by', 'B. Holm'],
+    ['Who was told', 'front desk'],
+  ])
+    await page.getByLabel(label, { exact: true }).last().fill(words)
+  await technician.press('1 week')
+  await technician.press('Leave it, with its end date')
+  await technician.press('Close')
+  await technician.signOff('The blower runs at full speed until the new drive is in.')
+  await expect(page.getByText('Wired as planned')).toBeVisible()
+  await page.goto('/temporary')
+  await expect(page.getByText('Wired for the time being: Until the new drive is here')).toBeVisible()
   expect(technician.complaints.filter((text) => !/status of 401|400/.test(text))).toEqual([])
 })
 

@@ -49,7 +49,10 @@ export async function glanceAt(db: Database, shopId: string, unitId: string): Pr
     })),
     drifting: record.drifting.map(({ what, values, unit: of }) => seriesWords(what, values, of)),
     contactors: record.contactors.map(({ words, years }) => ({ words, years: Math.round(years * 10) / 10 })),
-    changes: record.diagramChanges.map(({ body }) => `${name(body.of)}: ${body.words}`),
+    changes: [
+      ...record.diagramChanges.map(({ body }) => `${name(body.of)}: ${body.words}`),
+      ...record.rewirings.map(({ body }) => `wired as planned: ${body.words}`),
+    ],
     again: record.again.map(({ of, times }) => `${name(of)}: ${times} times`),
     history: unitHistory(log, diagram),
   }

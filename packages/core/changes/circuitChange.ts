@@ -26,8 +26,8 @@ export interface CircuitChange {
   readonly lostGuards: readonly LostGuard[]
   /** What cannot bear it: ratings, coils that would not pull in together, fuses and breakers that open. In words. */
   readonly tooMuch: readonly string[]
-  /** Words of the calls that have to be proven once it is done. */
-  readonly prove: readonly string[]
+  /** The calls that have to be proven once it is done. */
+  readonly prove: readonly Call[]
 }
 
 /** A load counts as drawing something else from this share on. */
@@ -60,9 +60,7 @@ export function circuitChange(before: Diagram, after: Diagram): CircuitChange {
         ...pairs.flatMap(({ call, was, now }) => overloads(call, was, now)),
       ]),
     ],
-    prove: isChanged
-      ? [...concerned.map(({ call }) => call.words), ...newCalls.map(({ words }) => words)]
-      : [],
+    prove: isChanged ? [...concerned.map(({ call }) => call), ...newCalls] : [],
   }
 }
 

@@ -8,8 +8,9 @@ import {
   takeWireOut,
   type LadderEdit,
 } from '../diagram/editLadder'
-import { DiagramError, readLadder } from '../diagram/readLadder'
+import { readLadder } from '../diagram/readLadder'
 import type { PointId } from '../parts/effect'
+import { inTurn } from './inTurn'
 import { leadList, leadWords, type LeadChange, type Leads } from './leadChange'
 
 /** More than that is another unit’s list: each change is made and read again. */
@@ -23,23 +24,13 @@ export function withLeads(text: string, leads: Leads): LadderEdit {
   const changes = leadList(readLadder(text), leads)
   if (changes.length > mostChanges)
     return problem(`${changes.length} leads differ from the circuit: is it the list of this unit?`)
-  return changes.reduce<LadderEdit>(
-    (now, change) => (now.is === 'problem' ? now : changed(now.text, change)),
-    edited(text),
+  return inTurn(
+    text,
+    changes.map((change) => ({
+      words: leadWords(change),
+      make: (now, diagram) => changedIn(now, diagram, change),
+    })),
   )
-}
-
-/** The text after one change; what cannot be read after it is refused with the change that it comes of. */
-function changed(text: string, change: LeadChange): LadderEdit {
-  const edit = changedIn(text, readLadder(text), change)
-  if (edit.is === 'problem') return problem(`${leadWords(change)}: ${edit.message}`)
-  try {
-    readLadder(edit.text)
-    return edit
-  } catch (error) {
-    if (!(error instanceof DiagramError)) throw error
-    return problem(`${leadWords(change)}: ${error.message}`)
-  }
 }
 
 function changedIn(text: string, diagram: Diagram, change: LeadChange): LadderEdit {

@@ -235,6 +235,16 @@ export interface PutBack {
   readonly words: string
 }
 
+/** A part that takes the place of another, and its terminals by those of the one that it passes by. */
+export interface PassingBy {
+  readonly kind: string
+  readonly words: string
+  /** Leads that leave the one for the other. */
+  readonly moved: Readonly<Record<string, string>>
+  /** Terminals that stay fed, from which the other is fed too. */
+  readonly fed: Readonly<Record<string, string>>
+}
+
 export interface PartKind {
   readonly kind: string
   readonly words: string
@@ -327,6 +337,8 @@ export interface PartKind {
   readonly firstLook?: { readonly words: string; readonly right: string; readonly wrong: string }
   /** What is put back where it belongs before a unit with such a part is left. */
   readonly putBack?: PutBack
+  /** What does its work in its place, of a part that can be passed by with every guard in series. */
+  readonly passedBy?: PassingBy
   readonly likelier?: readonly Liking[]
   landings?(settings: Settings): readonly Landings[]
   readonly polarity?: Polarity

@@ -23,8 +23,9 @@ export function entryProblem(diagram: Diagram, body: EntryBody): string {
     const isOfThing = body.kind === 'cause' || body.kind === 'repair'
     if (isOfThing && !diagram.parts.has(body.of) && !diagram.wires.has(body.of))
       return `“${body.of}” is neither a part nor a wire of this unit`
-    if (body.kind === 'proof' && atArrival(diagram, body.call).call !== body.call)
-      return `call “${body.call}” is not on this unit`
+    const calls = body.kind === 'proof' ? [body.call] : body.kind === 'rewired' ? body.prove : []
+    const unknown = calls.find((call) => atArrival(diagram, call).call !== call)
+    if (unknown !== undefined) return `call “${unknown}” is not on this unit`
     return ''
   } catch (error) {
     return error instanceof Error ? error.message : String(error)

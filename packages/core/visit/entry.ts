@@ -218,6 +218,16 @@ type RepairEntry =
     }
   /** The unit is no longer wired as its diagram: what the next visit starts from. */
   | { readonly kind: 'diagram-changed'; readonly of: string; readonly words: string }
+  /**
+   * A planned change of the circuit was carried out before this visit, which has the circuit that came of it: what it
+   * is for, what was done lead by lead, and the calls that prove it.
+   */
+  | {
+      readonly kind: 'rewired'
+      readonly words: string
+      readonly done: readonly string[]
+      readonly prove: readonly string[]
+    }
 
 type ClosingEntry =
   | {
@@ -283,6 +293,7 @@ export type TemporarySort =
   | 'bypass'
   | 'substitute'
   | 'restricted'
+  | 'wired-for-now'
   | 'door-switch-held'
   | 'tone-set'
   | 'resettable-stand-in'
@@ -291,6 +302,7 @@ export const temporarySorts: readonly TemporarySort[] = [
   'bypass',
   'substitute',
   'restricted',
+  'wired-for-now',
   'door-switch-held',
   'tone-set',
   'resettable-stand-in',

@@ -61,6 +61,9 @@ const value = mixed<number>()
   )
 
 const chance = (label: string) => number().strict().min(0).max(1).required().label(label)
+/** Of a change that is carried out: its leads and parts, and the calls that prove it. */
+const mostLeads = 400
+const mostCalls = 64
 const sentencesOf = (label: string) => array().of(said(label)).max(20).required().label(label)
 const typed = () => string().strict().max(20).label('typed')
 
@@ -296,6 +299,11 @@ const fields: Readonly<Record<EntryBody['kind'], ObjectShape>> = {
   cause: { ...whatItWas },
   repair: { ...whatItWas },
   'diagram-changed': { of: name('of'), words: said('words') },
+  rewired: {
+    words: said('words'),
+    done: array().of(said('done')).max(mostLeads).required().label('done'),
+    prove: array().of(name('prove')).max(mostCalls).required().label('prove'),
+  },
   proof: {
     call: name('call'),
     words: words('words').defined(),

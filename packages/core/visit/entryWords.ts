@@ -101,6 +101,7 @@ const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
   repair: ({ of, words }, diagram) => joined(['Repaired', words ?? partWords(diagram, of)]),
   'diagram-changed': ({ of, words }, diagram) =>
     joined([`Wiring changed for good, ${partWords(diagram, of)}`, words]),
+  rewired: ({ words, done }) => joined([`Wired as planned, ${words}`, ...done]),
   proof: ({ call, passed, words }, diagram) =>
     joined([`Proof, ${callWords(diagram, call)}`, passed ? 'right' : 'not right', words]),
   restored: ({ item, is }) => `${is ? 'Ticked' : 'Not ticked'}: ${spaced(item)}`,

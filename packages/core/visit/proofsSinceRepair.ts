@@ -2,9 +2,10 @@ import type { EntryBody } from './entry'
 import type { Entry } from './log'
 import type { ProofTaken, VisitState } from './visitState'
 
-/** A part renewed or mended, a setting changed, an alteration taken back. */
+/** A part renewed or mended, a plan carried out, a setting changed, an alteration taken back. */
 const putsRight = (body: EntryBody): boolean =>
   body.kind === 'repair' ||
+  body.kind === 'rewired' ||
   (body.kind === 'setting' && body.from !== body.to) ||
   (body.kind === 'alteration-settled' && body.as === 'corrected')
 

@@ -29,6 +29,10 @@ export function repair(state: VisitState, diagram: Diagram): ReportSection {
       ...state.settings.map(({ body: { of, from, to } }) =>
         line(dialWords(diagram, of), `${dialValue(diagram, of, from)} → ${dialValue(diagram, of, to)}`),
       ),
+      ...state.rewirings.flatMap(({ body }) => [
+        line('Wired as planned', '', body.words),
+        ...body.done.map((done, k) => line(`Wiring, ${k + 1}`, '', done)),
+      ]),
       ...state.diagramChanges.map(({ body }) =>
         line(`Wiring changed for good: ${partWords(diagram, body.of)}`, '', body.words),
       ),

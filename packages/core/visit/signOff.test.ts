@@ -147,6 +147,31 @@ test('of each call the last proof counts', () => {
   expect(problems(repair, proof('cool1'), proof('cool1', { passed: false }))).toMatch(/not proven/)
 })
 
+test('new wiring is proven in every call that it touches, and then it may be signed', () => {
+  const rewired: EntryBody = {
+    kind: 'rewired',
+    words: 'A freeze switch on the second coil',
+    done: ['Move orange 95, which stays on FRZ2.2: off FRZ2.1, onto FZ.1'],
+    prove: ['off', 'cool1', 'heat1'],
+  }
+  const stays: EntryBody = { kind: 'temporary', sort: 'wired-for-now', of: 'until the part is here' }
+  const proven = [
+    rewired,
+    set('cool1'),
+    { kind: 'wait', seconds: 600 } as const,
+    read,
+    proof('cool1'),
+    set('off'),
+    proof('off'),
+  ]
+  expect(problems(rewired)).toMatch(/is not proven/)
+  expect(problems(...proven)).toBe('The new wiring is not proven in: Heating')
+  expect(problems(...proven, set('heat1'), proof('heat1'))).toBe('')
+  expect(problems(...proven, set('heat1'), proof('heat1'), stays)).toMatch(
+    /Wired for the time being.* is still on/,
+  )
+})
+
 test('a setting put right is a repair', () => {
   expect(problems({ kind: 'setting', of: 'TS.stages', from: '1', to: '2' }, proof('cool1'))).toBe('')
 })

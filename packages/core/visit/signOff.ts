@@ -5,7 +5,7 @@ import { temporaryWords, unsafeFindings } from './temporary'
 import { needsReason } from './needsReason'
 import { proofsSinceRepair } from './proofsSinceRepair'
 import { proofWeakness, type StillMoves } from './proofStands'
-import { supplyProblems, type VisitState } from './visitState'
+import { supplyProblems, type ProofTaken, type VisitState } from './visitState'
 
 /**
  * Why a visit cannot be signed off as repaired; empty when it can. The phone and the server ask the same; but
@@ -55,6 +55,19 @@ const standingProblems = ({ standing }: VisitState, diagram: Diagram): readonly 
   ),
 ]
 
+/** New wiring is proven in each of the calls that it was worked out to touch, and not in one of them. */
+function wiringUnproven(
+  { rewirings }: VisitState,
+  diagram: Diagram,
+  said: readonly ProofTaken[],
+): readonly string[] {
+  const proven = new Set(said.map(({ body }) => body.call))
+  const missing = new Set(rewirings.flatMap(({ body }) => body.prove).filter((call) => !proven.has(call)))
+  return missing.size === 0
+    ? []
+    : [`The new wiring is not proven in: ${[...missing].map((call) => callWords(diagram, call)).join(', ')}`]
+}
+
 /** A repair is proven by what was read after it, with the power back on, in the call that was complained of. */
 function proofProblems(state: VisitState, diagram: Diagram, stillMoves: StillMoves): readonly string[] {
   const since = proofsSinceRepair(state)
@@ -70,6 +83,8 @@ function proofProblems(state: VisitState, diagram: Diagram, stillMoves: StillMov
   const ofHome = home ? said.filter(({ body }) => home.calls.includes(body.call)) : said
   if (home && ofHome.length === 0)
     return [`What was complained of is not proven: run “${callWords(diagram, home.call)}”`]
+  const unproven = wiringUnproven(state, diagram, said)
+  if (unproven.length > 0) return unproven
   // what else was proven is beside it
   const weaknesses = ofHome.map((proof) => proofWeakness(state, diagram, proof, stillMoves))
   if (!weaknesses.includes('')) return weaknesses.slice(-1)

@@ -44,6 +44,7 @@ const told: Readonly<Record<EntryBody['kind'], boolean>> = {
   'part-used': false,
   cause: false,
   'diagram-changed': false,
+  rewired: false,
   restored: false,
   defect: false,
   'defect-closed': false,

@@ -20,6 +20,7 @@ const sortWords: Readonly<Record<TemporaryMeasure['sort'], string>> = {
   bypass: 'Bypass',
   substitute: 'Substitute part',
   restricted: 'Restricted service',
+  'wired-for-now': 'Wired for the time being',
   'door-switch-held': 'Door switch held in',
   'tone-set': 'Tone set on the pair',
   'resettable-stand-in': 'Resettable stand-in for the fuse',

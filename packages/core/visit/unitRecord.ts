@@ -14,6 +14,7 @@ export interface UnitRecord {
   /** Contactors with the years since they were fitted, oldest first. */
   readonly contactors: readonly { readonly part: string; readonly words: string; readonly years: number }[]
   readonly diagramChanges: readonly At<'diagram-changed'>[]
+  readonly rewirings: readonly At<'rewired'>[]
   /** Parts repaired more than once. */
   readonly again: readonly { readonly of: string; readonly times: number }[]
 }
@@ -59,6 +60,7 @@ export function foldUnitRecord(
       })
       .sort((a, b) => b.years - a.years),
     diagramChanges: entriesOf(entries, 'diagram-changed'),
+    rewirings: entriesOf(entries, 'rewired'),
     again: [...count].filter(([, times]) => times > 1).map(([of, times]) => ({ of, times })),
   }
 }

@@ -50,6 +50,7 @@ export interface VisitState {
   readonly support: readonly At<'support'>[]
   readonly notes: readonly At<'note'>[]
   readonly diagramChanges: readonly At<'diagram-changed'>[]
+  readonly rewirings: readonly At<'rewired'>[]
   readonly measures: readonly TemporaryMeasure[]
   readonly signOff: At<'sign-off'> | null
   /** What stands on the unit: call, power, leads off, plugs out, stand-ins, settings. */
@@ -126,6 +127,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
     support: entriesOf(entries, 'support'),
     notes: entriesOf(entries, 'note'),
     diagramChanges: entriesOf(entries, 'diagram-changed'),
+    rewirings: entriesOf(entries, 'rewired'),
     measures: openMeasures(entries),
     standing,
     setAside,

@@ -48,7 +48,7 @@ export function ChangeView({ change, before, after }: ChangeViewProps) {
             `${callWords(after, call)}: ${nameOf(load)}, ${ampsWords(was)} before, ${ampsWords(now)} after`,
         )}
       />
-      <Listed title="Proven afterwards, in each of these calls" lines={prove} />
+      <Listed title="Proven afterwards, in each of these calls" lines={prove.map(({ words }) => words)} />
     </Stack>
   )
 }

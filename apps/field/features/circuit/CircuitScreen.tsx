@@ -5,7 +5,6 @@ import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
-import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Screen, useWide } from '../../ui/Screen'
 import { Stack } from '../../ui/Stack'
@@ -17,6 +16,7 @@ import { CircuitFiles } from './CircuitFiles'
 import { KeepFoot } from './KeepFoot'
 import { LeadsForm } from './LeadsForm'
 import { PlateForm } from './PlateForm'
+import { ReadyChanges } from './ReadyChanges'
 import { useAsLeft } from './useAsLeft'
 import { useCircuitChange } from './useCircuitChange'
 import { useHistory } from './useHistory'
@@ -82,7 +82,7 @@ function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
     leads: <LeadsForm text={text} onEdited={set} />,
     plate: <PlateForm text={text} onEdited={set} />,
     text: editor,
-    change: <Changes before={diagram.ladder} after={text} />,
+    change: <Changes before={diagram.ladder} after={text} onEdited={set} />,
   }
   return (
     <Screen
@@ -135,16 +135,23 @@ function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
   )
 }
 
+interface ChangesProps {
+  readonly before: string
+  readonly after: string
+  readonly onEdited: (text: string) => void
+}
+
 /** What the edits so far make of the circuit that the unit has. */
-function Changes({ before, after }: { readonly before: string; readonly after: string }) {
+function Changes({ before, after, onEdited }: ChangesProps) {
   const change = useCircuitChange(before, after)
   const diagrams = useMemo(() => [readableLadder(before), readableLadder(after)] as const, [before, after])
   const [was, now] = diagrams
   if (!was || !now) return <Words quiet>Put right what is marked first.</Words>
-  return change ? (
-    <ChangeView change={change} before={was} after={now} />
-  ) : (
-    <Words quiet>Solving both …</Words>
+  return (
+    <>
+      {change ? <ChangeView change={change} before={was} after={now} /> : <Words quiet>Solving both …</Words>}
+      <ReadyChanges text={after} diagram={now} onEdited={onEdited} />
+    </>
   )
 }
 

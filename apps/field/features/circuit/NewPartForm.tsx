@@ -9,7 +9,7 @@ import { Field } from '../../ui/Field'
 import { Row } from '../../ui/Row'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
-import { freeName } from './freeName'
+import { freeName } from '@jokulgale/core/diagram/freeName'
 
 /** A part that a lead goes to, and the terminal that the way leads on from. */
 export type NewPartEnd = Omit<FarEnd & { readonly is: 'new-part' }, 'is'> & { readonly leaves: string }

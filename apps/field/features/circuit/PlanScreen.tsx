@@ -1,9 +1,11 @@
 import { useRouter } from 'expo-router'
 import { useMemo, useState } from 'react'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
-import { changeText } from '@jokulgale/core/changes/changeText'
+import { changeText, workOf } from '@jokulgale/core/changes/changeText'
+import type { CircuitChange } from '@jokulgale/core/changes/circuitChange'
 import { readableLadder } from '@jokulgale/core/diagram/readLadder'
 import { Check } from '../../ui/Check'
+import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
@@ -17,6 +19,9 @@ import { useAppSelector } from '../store'
 import { useSync } from '../sync/SyncContext'
 import { ChangeView } from './ChangeView'
 import { useCircuitChange } from './useCircuitChange'
+
+/** As long as the name of a temporary measure may be. */
+const mostName = 80
 
 /** A change of a unit’s circuit that somebody means to make: what is moved, what it does, how it is proven. */
 export function PlanScreen({ unitId }: { readonly unitId: string }) {
@@ -48,11 +53,12 @@ function Plan({ unit, now, plan }: PlanProps) {
   return (
     <Screen
       head={<Heading title={`Planned for ${unit.label}`} below={plan.why} back={`/units/${unit.id}`} />}
-      foot={<PlanFoot unit={unit} plan={plan} />}
+      foot={<PlanFoot unit={unit} plan={plan} change={change} />}
     >
       <Notice kind="caution">
         Isolate, lock out and prove dead before a lead is moved. The maker’s diagram, local code and a
-        licence, where it asks for one, come before this list.
+        licence, where it asks for one, come before this list. Carried out, it is proven in a visit of its
+        own, on the circuit as it is then; a visit that is open keeps the circuit that it began with.
       </Notice>
       {change && before && after ? (
         <ChangeView change={change} before={before} after={after} />
@@ -66,21 +72,48 @@ function Plan({ unit, now, plan }: PlanProps) {
   )
 }
 
-/** The plan becomes the circuit when it is carried out and proven; until then it may be dropped. */
-function PlanFoot({ unit, plan }: Pick<PlanProps, 'unit' | 'plan'>) {
+const stays = [
+  { id: 'for-good', words: 'It is meant to stay' },
+  { id: 'for-now', words: 'Only for the time being' },
+] as const
+
+interface PlanFootProps {
+  readonly unit: UnitRecord
+  readonly plan: DiagramRecord
+  /** What it changes; null while that is being worked out. */
+  readonly change: CircuitChange | null
+}
+
+/**
+ * The plan becomes the circuit when it is carried out, and is proven in a visit on that circuit; until then it may be
+ * dropped.
+ */
+function PlanFoot({ unit, plan, change }: PlanFootProps) {
   const sync = useSync()
   const router = useRouter()
   const [isDone, setDone] = useState(false)
+  const [staying, setStaying] = useState<(typeof stays)[number]['id']>('for-good')
   const mayEdit = useMayEdit()
   if (!mayEdit) return null
-  const leave = (changes: Parameters<typeof sync.editPlace>[2]): void => {
-    void sync.editPlace('unit', unit.id, changes).then(() => {
-      router.navigate(`/units/${unit.id}`)
-    })
-  }
   const noPlan = { field: 'plan', from: plan.id, to: '' }
+  const why = plan.why || plan.title
+  const carriedOut = async ({ prove, ...work }: CircuitChange): Promise<void> => {
+    await sync.editPlace('unit', unit.id, [{ field: 'diagram', from: unit.diagram, to: plan.id }, noPlan])
+    const visit = await sync.startVisit(unit.id)
+    await sync.say(visit, { kind: 'arrived' })
+    await sync.say(visit, {
+      kind: 'rewired',
+      words: why,
+      done: workOf(work),
+      prove: prove.map(({ id }) => id),
+    })
+    if (staying === 'for-now')
+      await sync.say(visit, { kind: 'temporary', sort: 'wired-for-now', of: why.slice(0, mostName) })
+    router.navigate(`/visits/${visit}`)
+  }
   return (
     <Stack padding="medium" gap="small">
+      <Chips label="How long it stays" options={stays} chosen={staying} onChoose={setStaying} />
       <Check
         title="Every lead and part of the list is as it says, and I have looked at each"
         on={isDone}
@@ -92,16 +125,18 @@ function PlanFoot({ unit, plan }: Pick<PlanProps, 'unit' | 'plan'>) {
         <Press
           kind="main"
           grow
-          title="The unit is wired so now"
-          disabled={!isDone}
+          title="It is wired so: prove it"
+          disabled={!isDone || change === null}
           onPress={() => {
-            leave([{ field: 'diagram', from: unit.diagram, to: plan.id }, noPlan])
+            if (change) void carriedOut(change)
           }}
         />
         <Press
           title="Drop the plan"
           onPress={() => {
-            leave([noPlan])
+            void sync.editPlace('unit', unit.id, [noPlan]).then(() => {
+              router.navigate(`/units/${unit.id}`)
+            })
           }}
         />
       </Line>

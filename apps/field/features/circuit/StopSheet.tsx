@@ -18,7 +18,7 @@ import { Row } from '../../ui/Row'
 import { Sheet } from '../../ui/Sheet'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
-import { freeName } from './freeName'
+import { freeName } from '@jokulgale/core/diagram/freeName'
 import { PanelNameForm } from './PanelNameForm'
 
 interface StopSheetProps {

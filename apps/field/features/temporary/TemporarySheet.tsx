@@ -67,6 +67,9 @@ export function TemporarySheet({ visit, open, onClose }: TemporarySheetProps) {
   )
 }
 
+/** A bypass is said where it is put on, other wiring where its plan is carried out. */
+const saidElsewhere: ReadonlySet<TemporarySort> = new Set(['bypass', 'wired-for-now'])
+
 function MeasureRow({
   visit,
   measure,
@@ -125,7 +128,7 @@ function AddMeasure({ visit }: { readonly visit: OpenVisit }) {
       <Chips
         label="What was put on"
         options={temporarySorts
-          .filter((id) => id !== 'bypass')
+          .filter((id) => !saidElsewhere.has(id))
           .map((id) => ({ id, words: temporarySortWords[id] }))}
         chosen={sort}
         onChoose={setSort}

@@ -1,4 +1,4 @@
-import type { Diagram } from '@jokulgale/core/diagram/diagram'
+import type { Diagram } from './diagram'
 
 /** A name that is free, from the words of a kind: `LPS`, then `LPS2`. */
 export function freeName(diagram: Diagram, words: string): string {

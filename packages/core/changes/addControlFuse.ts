@@ -1,0 +1,39 @@
+import type { Diagram, Part } from '../diagram/diagram'
+import { edited, insertPart, problem, throughKinds, type LadderEdit } from '../diagram/editLadder'
+import { freeName } from '../diagram/freeName'
+import { readLadder } from '../diagram/readLadder'
+import { partKinds } from '../parts/index'
+
+/** Sizes that a small fuse is made in, amps. */
+const sizes = [1, 2, 3, 4, 5, 7, 10, 15] as const
+/** Twice what a transformer gives protects it still (order of NEC 430.72(C), 450.3(B)). */
+const mostShare = 2
+const words = 'Control fuse'
+
+/** Transformers whose secondary no fuse protects yet. */
+export const unfusedTransformers = ({ parts }: Diagram): readonly Part[] => {
+  const all = [...parts.values()]
+  const isFused = all.some(({ kind, settings }) => kind.protects?.(settings) === 'control')
+  return isFused ? [] : all.filter(({ kind }) => kind.fullLoadAmps)
+}
+
+/** A fuse in the hot lead of a transformer's secondary, as large as protects it. */
+export function addControlFuse(text: string, diagram: Diagram, transformer: Part): LadderEdit {
+  const { id, kind, settings, zone } = transformer
+  const [hot] = kind.poles?.(settings)[0] ?? []
+  const wire = [...diagram.wires.values()].find(({ from, to }) => [from, to].includes(`${id}.${hot}`))
+  const fuse = throughKinds.find((through) => partKinds.get(through.kind)?.overcurrent === 'fuse')
+  const amps = sizes.findLast((size) => size < mostShare * (kind.fullLoadAmps?.(settings) ?? 0))
+  if (!wire || !fuse || amps === undefined)
+    return problem(`no lead leaves the secondary of ${transformer.words}`)
+  const name = freeName(diagram, words)
+  const put = insertPart(text, diagram, wire, { id: name, kind: fuse, words, zone })
+  if (put.is === 'problem') return put
+  const at = readLadder(put.text).parts.get(name)?.line ?? 0
+  return edited(
+    put.text
+      .split('\n')
+      .map((line, k) => (k === at - 1 ? `${line} : amps ${amps}` : line))
+      .join('\n'),
+  )
+}

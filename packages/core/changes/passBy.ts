@@ -1,0 +1,73 @@
+import type { Diagram, Part, Wire } from '../diagram/diagram'
+import { drawLead } from '../diagram/drawLead'
+import { landElsewhere, problem, type LadderEdit } from '../diagram/editLadder'
+import { freeName } from '../diagram/freeName'
+import type { PassingBy } from '../parts/kind'
+import { inTurn, type Turn } from './inTurn'
+
+/** Parts that can be passed by as they are wired: one that is passed by already has nothing to move. */
+export const passableParts = (diagram: Diagram): readonly Part[] =>
+  [...diagram.parts.values()].filter(
+    ({ id, kind: { passedBy } }) =>
+      passedBy &&
+      Object.keys({ ...passedBy.moved, ...passedBy.fed }).every((own) => wireAt(diagram, `${id}.${own}`)),
+  )
+
+/**
+ * The circuit with a part passed by: what stands in its place is fed from where the part is, and its leads leave it for
+ * that. Every guard that is in those leads stays in them.
+ */
+export function passBy(text: string, diagram: Diagram, part: Part): LadderEdit {
+  const way = part.kind.passedBy
+  if (!way) return problem(`${part.words} cannot be passed by`)
+  const id = freeName(diagram, way.words)
+  const fed = Object.entries(way.fed).map(([own, other], k) =>
+    feed(part, way, { id, own, other, isFirst: k === 0 }),
+  )
+  const moved = Object.entries(way.moved).map(([own, other]) => move(`${part.id}.${own}`, `${id}.${other}`))
+  return inTurn(text, [...fed, ...moved])
+}
+
+interface Feed {
+  readonly id: string
+  readonly own: string
+  readonly other: string
+  /** The first lead to it brings it with it. */
+  readonly isFirst: boolean
+}
+
+/** A lead more from what feeds the part, in the colour of the one there. */
+const feed = (
+  { id: passed, zone }: Part,
+  { kind, words }: PassingBy,
+  { id, own, other, isFirst }: Feed,
+): Turn => ({
+  words: `Feed ${id}.${other}`,
+  make: (text, diagram) => {
+    const wire = wireAt(diagram, `${passed}.${own}`)
+    if (!wire) return problem(`no lead comes to ${passed}.${own}`)
+    const { color, number } = wire
+    const from = wire.to === `${passed}.${own}` ? wire.from : wire.to
+    return drawLead(text, diagram, {
+      from,
+      color,
+      number: `${number}B`,
+      to: isFirst
+        ? { is: 'new-part', id, kind, words, zone, terminal: other }
+        : { is: 'terminal', point: `${id}.${other}` },
+    })
+  },
+})
+
+const move = (point: string, onto: string): Turn => ({
+  words: `Move the lead of ${point} onto ${onto}`,
+  make: (text, diagram) => {
+    const wire = wireAt(diagram, point)
+    return wire
+      ? landElsewhere(text, diagram, wire, onto, wire.to === point ? 'to' : 'from')
+      : problem(`no lead comes to ${point}`)
+  },
+})
+
+const wireAt = ({ wires }: Diagram, point: string): Wire | undefined =>
+  [...wires.values()].find(({ from, to }) => from === point || to === point)
