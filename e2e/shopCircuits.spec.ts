@@ -128,6 +128,7 @@ test('a drive is passed by: planned, carried out, registered, proven in every ca
   await technician.press('Only for the time being')
   await page.getByRole('checkbox').click()
   await technician.press('It is wired so: prove it')
+  await technician.powerOn()
   await technician.tab('Prove')
   await expect(
     page.getByText(/Wired for the time being: Until the new drive is here is still on/),

@@ -1,6 +1,6 @@
 import type { Diagram, Part, Wire } from '../diagram/diagram'
 import { drawLead } from '../diagram/drawLead'
-import { landElsewhere, problem, type LadderEdit } from '../diagram/editLadder'
+import { edited, landElsewhere, problem, type LadderEdit } from '../diagram/editLadder'
 import { freeName } from '../diagram/freeName'
 import type { PassingBy } from '../parts/kind'
 import { inTurn, type Turn } from './inTurn'
@@ -25,7 +25,7 @@ export function passBy(text: string, diagram: Diagram, part: Part): LadderEdit {
     feed(part, way, { id, own, other, isFirst: k === 0 }),
   )
   const moved = Object.entries(way.moved).map(([own, other]) => move(`${part.id}.${own}`, `${id}.${other}`))
-  return inTurn(text, [...fed, ...moved])
+  return inTurn(text, [...fed, ...moved, traced(part.id, way, id)])
 }
 
 interface Feed {
@@ -67,6 +67,22 @@ const move = (point: string, onto: string): Turn => ({
       ? landElsewhere(text, diagram, wire, onto, wire.to === point ? 'to' : 'from')
       : problem(`no lead comes to ${point}`)
   },
+})
+
+/** Traces that led to a terminal of the one lead to where its lead is now. */
+const traced = (passed: string, { moved }: PassingBy, id: string): Turn => ({
+  words: 'Lead its traces on',
+  make: (text) =>
+    edited(
+      text
+        .split('\n')
+        .map((line) => {
+          const [, head, to] = /^(trace .*-> )(\S+)$/.exec(line) ?? []
+          const onto = Object.entries(moved).find(([own]) => to === `${passed}.${own}`)?.[1]
+          return onto === undefined ? line : `${head}${id}.${onto}`
+        })
+        .join('\n'),
+    ),
 })
 
 const wireAt = ({ wires }: Diagram, point: string): Wire | undefined =>

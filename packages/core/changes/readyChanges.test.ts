@@ -2,6 +2,7 @@ import { Circuit } from '../circuit/circuit'
 import { loadAmps } from '../circuit/loadAmps'
 import { implausible } from '../circuit/plausible'
 import { situationOf } from '../circuit/situation'
+import { sketchOf } from '../diagnosis/sketch'
 import { readLadder } from '../diagram/readLadder'
 import { builtInUnit, builtInUnitIds, builtInUnitText } from '../units/index'
 import { workOf } from './changeText'
@@ -30,6 +31,8 @@ test('a drive is passed by: the motor across the line in the calls that ran it, 
     loadAmps(new Circuit(after, situationOf(after, call)).healthy).get('IFM') ?? 0
   for (const call of ['fan', 'heat2', 'cool1']) expect(amps(call)).toBeCloseTo(7.6, 0)
   expect(amps('off')).toBe(0)
+  const [strip] = sketchOf(edit.is === 'text' ? edit.text : '', 'fan').strips
+  expect(strip.stops.map(({ point }) => point)).toEqual(expect.arrayContaining(['OL.2', 'BC.A1']))
   const { parts, leads, prove, tooMuch } = circuitChange(builtInUnit(id), after)
   expect(tooMuch).toEqual([])
   expect(workOf({ parts, leads })).toEqual(

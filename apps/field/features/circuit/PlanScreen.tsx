@@ -9,6 +9,7 @@ import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
+import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
 import { SharePress } from '../../ui/SharePress'
@@ -39,6 +40,11 @@ export function PlanScreen({ unitId }: { readonly unitId: string }) {
   return <Plan unit={unit} now={now} plan={plan} />
 }
 
+const stays = [
+  { id: 'for-good', words: 'It is meant to stay' },
+  { id: 'for-now', words: 'Only for the time being' },
+] as const
+
 interface PlanProps {
   readonly unit: UnitRecord
   readonly now: DiagramRecord
@@ -49,11 +55,13 @@ function Plan({ unit, now, plan }: PlanProps) {
   const change = useCircuitChange(now.ladder, plan.ladder)
   const before = useMemo(() => readableLadder(now.ladder), [now.ladder])
   const after = useMemo(() => readableLadder(plan.ladder), [plan.ladder])
+  const [staying, setStaying] = useState<(typeof stays)[number]['id']>('for-good')
+  const mayEdit = useMayEdit()
   const title = `${unit.label}: ${plan.why || 'planned change'}`
   return (
     <Screen
       head={<Heading title={`Planned for ${unit.label}`} below={plan.why} back={`/units/${unit.id}`} />}
-      foot={<PlanFoot unit={unit} plan={plan} change={change} />}
+      foot={<PlanFoot unit={unit} plan={plan} change={change} isForNow={staying === 'for-now'} />}
     >
       <Notice kind="caution">
         Isolate, lock out and prove dead before a lead is moved. The maker’s diagram, local code and a
@@ -68,31 +76,32 @@ function Plan({ unit, now, plan }: PlanProps) {
       {change ? (
         <SharePress title="Hand the list on" subject={title} text={changeText(title, change)} />
       ) : null}
+      {mayEdit ? (
+        <Part title="How long it stays">
+          <Chips label="How long it stays" options={stays} chosen={staying} onChoose={setStaying} />
+        </Part>
+      ) : null}
     </Screen>
   )
 }
-
-const stays = [
-  { id: 'for-good', words: 'It is meant to stay' },
-  { id: 'for-now', words: 'Only for the time being' },
-] as const
 
 interface PlanFootProps {
   readonly unit: UnitRecord
   readonly plan: DiagramRecord
   /** What it changes; null while that is being worked out. */
   readonly change: CircuitChange | null
+  /** It is to be undone one day, and stands in the register until then. */
+  readonly isForNow: boolean
 }
 
 /**
  * The plan becomes the circuit when it is carried out, and is proven in a visit on that circuit; until then it may be
  * dropped.
  */
-function PlanFoot({ unit, plan, change }: PlanFootProps) {
+function PlanFoot({ unit, plan, change, isForNow }: PlanFootProps) {
   const sync = useSync()
   const router = useRouter()
   const [isDone, setDone] = useState(false)
-  const [staying, setStaying] = useState<(typeof stays)[number]['id']>('for-good')
   const mayEdit = useMayEdit()
   if (!mayEdit) return null
   const noPlan = { field: 'plan', from: plan.id, to: '' }
@@ -101,19 +110,20 @@ function PlanFoot({ unit, plan, change }: PlanFootProps) {
     await sync.editPlace('unit', unit.id, [{ field: 'diagram', from: unit.diagram, to: plan.id }, noPlan])
     const visit = await sync.startVisit(unit.id)
     await sync.say(visit, { kind: 'arrived' })
+    // its leads were moved with the power off: that it comes back is said in the visit, with what belongs to it
+    await sync.say(visit, { kind: 'power', is: 'isolated' })
     await sync.say(visit, {
       kind: 'rewired',
       words: why,
       done: workOf(work),
       prove: prove.map(({ id }) => id),
     })
-    if (staying === 'for-now')
+    if (isForNow)
       await sync.say(visit, { kind: 'temporary', sort: 'wired-for-now', of: why.slice(0, mostName) })
     router.navigate(`/visits/${visit}`)
   }
   return (
     <Stack padding="medium" gap="small">
-      <Chips label="How long it stays" options={stays} chosen={staying} onChoose={setStaying} />
       <Check
         title="Every lead and part of the list is as it says, and I have looked at each"
         on={isDone}

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native'
 import { partWords } from '@jokulgale/core/diagram/diagram'
-import type { At } from '@jokulgale/core/visit/fold'
+import type { At, Of } from '@jokulgale/core/visit/fold'
 import { openCauses, repairOf } from '@jokulgale/core/visit/openCauses'
 import { repairOrder, repairSteps, type RepairStep } from '@jokulgale/core/visit/repairSteps'
 import { Icon } from '../../ui/Icon'
@@ -33,7 +33,10 @@ export function CausePart({ visit }: { readonly visit: OpenVisit }) {
   const alone = state.repairs.filter(({ body }) => !state.causes.some((cause) => cause.body.of === body.of))
   return (
     <Part title="Cause and repair">
-      {state.causes.length + alone.length === 0 ? (
+      {state.rewirings.map(({ entry, body }) => (
+        <Rewired key={entry.id} rewired={body} />
+      ))}
+      {state.causes.length + alone.length + state.rewirings.length === 0 ? (
         <Words quiet>
           Nothing yet. Open the suspect that it is, under Suspects, and say so there; or choose the part
           below.
@@ -46,6 +49,18 @@ export function CausePart({ visit }: { readonly visit: OpenVisit }) {
         <Named key={entry.id} visit={visit} of={body.of} words={body.words ?? 'repaired'} />
       ))}
     </Part>
+  )
+}
+
+/** A plan that was carried out, as it was: a list of what was done. */
+function Rewired({ rewired: { words, done } }: { readonly rewired: Of<'rewired'> }) {
+  return (
+    <Stack gap="hair">
+      <Words strong>{`Wired as planned: ${words}`}</Words>
+      {done.map((each, k) => (
+        <Words key={each} size="small">{`${k + 1}  ${each}`}</Words>
+      ))}
+    </Stack>
   )
 }
 
