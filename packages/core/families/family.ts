@@ -42,6 +42,9 @@ export class FamilyError extends Error {
   }
 }
 
+/** Longer than any family of units. */
+const mostLetters = 100_000
+
 /** What a family is called, by the first line of its text: `family NAME "words"`. Throws FamilyError. */
 export function familyHead(text: string): { readonly id: string; readonly words: string } {
   const named = /^family ([a-z][a-z0-9-]*) "([^"\r\n]*)"(?:\r?\n|$)/.exec(text)
@@ -51,6 +54,8 @@ export function familyHead(text: string): { readonly id: string; readonly words:
 
 /** Reads a family's text: its first line, options, choices, and guarded ladder text. Throws FamilyError. */
 export function readFamily(text: string): Family {
+  if (text.length > mostLetters)
+    throw new FamilyError(`a family of ${text.length} letters; ${mostLetters} are more than any has`)
   const { id, words } = familyHead(text)
   const [, ...rest] = text.split(/\r?\n/)
   // the parser keeps the numbers of the lines: the first one is read here

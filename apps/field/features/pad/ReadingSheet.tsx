@@ -11,6 +11,7 @@ import { Words } from '../../ui/Words'
 import { currentCall } from '../visit/CallBar'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { runningDelays, waitToSay } from '../delays/clock'
+import { PointSpot } from '../panel/PointSpot'
 import type { OpenVisit } from '../visit/useVisit'
 import { diagnosisService } from '../../workers/diagnosis'
 import { NumberPad, ohmMultiples } from './NumberPad'
@@ -175,6 +176,7 @@ function ReadingForm({
           }}
         />
       )}
+      {from === '' ? null : <PointSpot visit={visit} point={from} />}
     </Stack>
   )
 }

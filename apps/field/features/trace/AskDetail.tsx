@@ -10,7 +10,7 @@ import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
-import { PinSheet } from '../panel/PinSheet'
+import { PinPress } from '../panel/PinPress'
 import type { ReadingWanted } from '../pad/ReadingSheet'
 import { useUnits } from '../units/useUnits'
 import { BenchPress } from '../visit/BenchPress'
@@ -45,9 +45,10 @@ interface DetailDoings {
 export function AskDetail({ visit, asks, searching, doings, onClose }: AskDetailProps) {
   const { onMeasure, onSaw, onCannot, onSee, onDo } = doings
   const units = useUnits()
-  const [pinning, setPinning] = useState<string | null>(null)
   const [opened, setOpened] = useState<readonly Ask[] | null>(asks)
   const [first, ...others] = opened ?? asks
+  // the first point that is to be found, whatever is asked before it
+  const toPin = [first, ...others].find((ask) => ask?.do === 'measure')
   return (
     <Sheet title="Next step" open onClose={onClose}>
       {first ? <AskWords ask={first} visit={visit} /> : null}
@@ -74,23 +75,7 @@ export function AskDetail({ visit, asks, searching, doings, onClose }: AskDetail
           }}
         />
       ) : null}
-      {first?.do === 'measure' ? (
-        <Press
-          title={`Pin ${first.from} on a picture`}
-          onPress={() => {
-            setPinning(first.from)
-          }}
-        />
-      ) : null}
-      {pinning === null ? null : (
-        <PinSheet
-          visit={visit}
-          point={pinning}
-          onClose={() => {
-            setPinning(null)
-          }}
-        />
-      )}
+      {toPin ? <PinPress visit={visit} point={toPin.from} /> : null}
       {others.length > 0 ? (
         <Part title="Instead">
           {others.map((ask) =>

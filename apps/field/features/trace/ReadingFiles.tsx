@@ -31,7 +31,7 @@ export function ReadingFiles({ visit, onDone }: ReadingFilesProps) {
     })()
   }
   return (
-    <Part title="From a file">
+    <Part title="Files">
       <Press
         title="It comes and goes: read in a meter’s log"
         onPress={() => {
