@@ -2,8 +2,11 @@ import { complex, impedanceForVoltAmperes } from '../electric/complex'
 import { impedance, rectified } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
-import type { PartKind, Wants } from './kind'
+import type { Now, PartKind, Wants } from './kind'
+import { sensorInput } from './sensorInput'
 import type { Settings } from './settings'
+import { sensorFeedOhms } from '../physics/sensorFeed'
+import { thermistorFahrenheit } from '../physics/thermistor'
 
 const calledAboveVolts = 16
 /**
@@ -12,12 +15,44 @@ const calledAboveVolts = 16
  */
 const passedAmps = 0.05
 
-const hasSensor = (s: Settings): boolean => s.text('sensor') === 'switch'
+const hasSwitch = (s: Settings): boolean => s.text('sensor') === 'switch'
+const hasThermistors = (s: Settings): boolean => s.text('sensor') === 'thermistors'
+
+/** A coil so much colder than the air about it has frost on it, when it freezes at all, °F. */
+const frostedBelowAir = 6
+const freezesAt = 32
+/** Outside of these a sensor or its wires are at fault, and it defrosts no more, °F. */
+const sensorRange = { least: -40, most: 150 } as const
+
+const feltBy = (now: Now, input: string): number =>
+  thermistorFahrenheit('2', sensorFeedOhms(now.direct[input] ?? 0))
+
+const isInRange = (fahrenheit: number): boolean =>
+  fahrenheit > sensorRange.least && fahrenheit < sensorRange.most
+
+const sensorsAreRight = (now: Now): boolean =>
+  [feltBy(now, 'coilInput'), feltBy(now, 'airInput')].every(isInRange)
+
+function isFrosted(now: Now): boolean {
+  if (hasThermistors(now.settings)) {
+    const coil = feltBy(now, 'coilInput')
+    return sensorsAreRight(now) && coil < freezesAt && feltBy(now, 'airInput') - coil >= frostedBelowAir
+  }
+  return !hasSwitch(now.settings) || now.volts.sensorInput.size >= calledAboveVolts
+}
+
+const sensorTerminals = [
+  { name: 'CT+', words: 'coil sensor +' },
+  { name: 'CT-', words: 'coil sensor −' },
+  { name: 'AM+', words: 'air sensor +' },
+  { name: 'AM-', words: 'air sensor −' },
+] as const
 
 /**
  * Defrost control of a heat pump: passes `Y` on to the contactor at `CC`, drives the reversing valve at `RV`
  * from `O` or in defrost, calls auxiliary heat at `W2` in defrost, and rests the outdoor fan (`F1`–`F2`)
- * meanwhile. With a defrost thermostat on `DT1`–`DT2` it defrosts by its timer only while that is closed.
+ * meanwhile. With a defrost thermostat on `DT1`–`DT2` it defrosts by its timer only while that is closed; with
+ * thermistors of coil (`CT`) and air (`AM`) when the coil is so much colder that it must be frosted.
  */
 export const defrostControl: PartKind = {
   kind: 'defrost-control',
@@ -36,7 +71,8 @@ export const defrostControl: PartKind = {
     { name: 'W2', words: 'auxiliary heat in defrost' },
     { name: 'F1', words: 'outdoor fan feed' },
     { name: 'F2', words: 'outdoor fan' },
-    ...(hasSensor(s)
+    ...(hasThermistors(s) ? sensorTerminals : []),
+    ...(hasSwitch(s)
       ? [
           { name: 'DT1', words: 'defrost thermostat, out' },
           { name: 'DT2', words: 'defrost thermostat, back' },
@@ -51,7 +87,8 @@ export const defrostControl: PartKind = {
     contact('reverse', 'R', 'RV', 'open', 0.03),
     contact('heat', 'R', 'W2', 'open', 0.03),
     contact('fan', 'F1', 'F2', 'closed', 0.01),
-    ...(hasSensor(s)
+    ...(hasThermistors(s) ? [...sensorInput('coil', 'CT'), ...sensorInput('air', 'AM')] : []),
+    ...(hasSwitch(s)
       ? [
           fixed('sensorFeed', 'R', 'DT1', 'conductor', impedance(complex(0.05), 0.05)),
           fixed('sensorInput', 'DT2', 'C', 'load', impedance(complex(2200), 2200)),
@@ -59,15 +96,19 @@ export const defrostControl: PartKind = {
       : []),
   ],
   senses: (s) => {
-    const inputs = ['electronics', 'call', ...(hasSensor(s) ? ['sensorInput'] : [])]
+    const inputs = ['electronics', 'call', ...(hasSwitch(s) ? ['sensorInput'] : [])]
     const steps = Object.fromEntries(inputs.map((name) => [name, [calledAboveVolts]]))
-    return { volts: inputs, amps: ['compressor'], steps: { ...steps, compressor: [] } }
+    return {
+      volts: inputs,
+      amps: ['compressor'],
+      steps: { ...steps, compressor: [] },
+      ...(hasThermistors(s) ? { direct: ['coilInput', 'airInput'] } : {}),
+    }
   },
   behave: (now): Wants => {
     const awake = now.volts.electronics.size >= calledAboveVolts
-    const isCold = !hasSensor(now.settings) || now.volts.sensorInput.size >= calledAboveVolts
     const isTime = now.call === 'defrost' && now.volts.call.size >= calledAboveVolts
-    const defrosting = awake && isCold && isTime
+    const defrosting = awake && isFrosted(now) && isTime
     return { reverse: position(defrosting), heat: position(defrosting), fan: position(!defrosting) }
   },
   delays: () => [{ branch: 'heat', to: 'open', seconds: 5 }],
@@ -80,8 +121,16 @@ export const defrostControl: PartKind = {
     sticks('heat-stuck', ['heat'], 'closed', 'defrost control holds auxiliary heat on', 0.5),
     sticks('reverse-stuck', ['reverse'], 'closed', 'defrost control holds the reversing valve on', 0.4),
   ],
+  pairs: (s) =>
+    hasThermistors(s)
+      ? [
+          ['CT+', 'CT-'],
+          ['AM+', 'AM-'],
+        ]
+      : [],
   code: (now) => {
     if (now.volts.electronics.size < calledAboveVolts) return 'dark'
+    if (hasThermistors(now.settings) && !sensorsAreRight(now)) return '4 flashes'
     return now.volts.call.size >= calledAboveVolts && now.amps.compressor.size < passedAmps
       ? '2 flashes'
       : 'steady'

@@ -8,7 +8,8 @@ import { humidityLoop, humidityOfAmps } from './humiditySensor'
 import type { Effect } from './effect'
 import type { Branch, DialChoice, Now, PartFault, PartKind, Wants } from './kind'
 import type { Settings } from './settings'
-import { sensorFeed, sensorFeedOhms } from '../physics/sensorFeed'
+import { sensorFeedOhms } from '../physics/sensorFeed'
+import { sensorInput } from './sensorInput'
 import { thermistorFahrenheit } from '../physics/thermistor'
 
 const awakeAboveVolts = 18
@@ -126,10 +127,6 @@ const humidityTerminals = [
 
 const loop = (name: string, at: string): readonly Branch[] => [
   fixed(name, `${at}+`, `${at}-`, 'output', directSource(humidityLoop.volts, humidityLoop.ohms)),
-  fixed(`${name}Reference`, `${at}-`, 'C', 'conductor', impedance(complex(10), 10)),
-]
-const sensorInput = (name: string, at: string): readonly Branch[] => [
-  fixed(`${name}Input`, `${at}+`, `${at}-`, 'output', directSource(sensorFeed.volts, sensorFeed.ohms)),
   fixed(`${name}Reference`, `${at}-`, 'C', 'conductor', impedance(complex(10), 10)),
 ]
 const humidityBranches: readonly Branch[] = [

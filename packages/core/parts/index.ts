@@ -55,7 +55,7 @@ import { sequencer } from './sequencer'
 import { singlePhaseCompressor } from './singlePhaseCompressor'
 import { smokeDetector } from './smokeDetector'
 import { supply } from './supply'
-import { temperatureSensor } from './temperatureSensor'
+import { defrostSensor, temperatureSensor } from './temperatureSensor'
 import { terminalBoard } from './terminalBoard'
 import { thermostat } from './thermostat'
 import { threePhaseCompressor } from './threePhaseCompressor'
@@ -124,6 +124,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     smokeDetector,
     supply,
     temperatureSensor,
+    defrostSensor,
     terminalBoard,
     thermostat,
     threePhaseCompressor,

@@ -1,5 +1,6 @@
 import { directResistance } from '../electric/law'
 import { fixed } from './contact'
+import type { CauseGroup } from './causeGroup'
 import type { Effect } from './effect'
 import { readsWrong, opens } from './fault'
 import type { PartKind } from './kind'
@@ -7,18 +8,25 @@ import type { Settings } from './settings'
 import { thermistorOhms } from '../physics/thermistor'
 import { handTemperature } from './touch'
 
+interface Thermistor {
+  readonly kind: string
+  readonly words: string
+  readonly cause: CauseGroup
+  readonly reads: string
+}
+
 const lyingIn = (fahrenheit: number, s: Settings): readonly Effect[] => [
   { does: 'ohms', branch: 'element', ohms: thermistorOhms(s.text('family'), fahrenheit) },
 ]
 
 /** A 10 kΩ thermistor; `reads` names the condition that it lies in. */
-export const temperatureSensor: PartKind = {
-  kind: 'temperature-sensor',
-  words: 'temperature sensor',
-  cause: 'economizer',
+const thermistor = ({ kind, words, cause, reads }: Thermistor): PartKind => ({
+  kind,
+  words,
+  cause,
   symbol: 'sensor',
   ratings: [['family', 'Thermistor family']],
-  settings: { reads: 'outdoorDryBulb', family: '2' },
+  settings: { reads, family: '2' },
   terminals: () => [
     { name: '1', words: 'sensor lead 1' },
     { name: '2', words: 'sensor lead 2' },
@@ -54,4 +62,20 @@ export const temperatureSensor: PartKind = {
       0.5,
     ),
   ],
-}
+})
+
+/** Of outdoor, return and mixed air, for an economizer. */
+export const temperatureSensor = thermistor({
+  kind: 'temperature-sensor',
+  words: 'temperature sensor',
+  cause: 'economizer',
+  reads: 'outdoorDryBulb',
+})
+
+/** Of the outdoor coil and the air about it, for a control that defrosts when it must. */
+export const defrostSensor = thermistor({
+  kind: 'defrost-sensor',
+  words: 'defrost sensor',
+  cause: 'defrost',
+  reads: 'outdoorCoilTemperature',
+})
