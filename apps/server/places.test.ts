@@ -149,6 +149,16 @@ test('a plan is kept beside the circuit with why, and never without the safety c
   expect(nowhere.body.fields[0].message).toMatch(/not known/)
 })
 
+test('a circuit comes as one sheet of PDF', async () => {
+  const sent = { id: uuid(), ladder: builtInUnitText('split-heat-pump'), follows: 'rooftop-480' }
+  expect((await ask('POST', '/diagrams', sent)).status).toBe(201)
+  const answer = await ask.raw('GET', `/diagrams/${sent.id}/drawing.pdf`)
+  const pdf = Buffer.from(await answer.arrayBuffer())
+  expect(answer.headers.get('content-disposition')).toContain('.pdf')
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
+  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1)
+})
+
 test('a circuit that cannot be read is refused with its lines, and one of another shop is not found', async () => {
   const answer = await ask('POST', '/diagrams', {
     id: uuid(),
@@ -161,6 +171,7 @@ test('a circuit that cannot be read is refused with its lines, and one of anothe
   )
   expect((await ask('GET', '/diagrams/d')).status).toBe(404)
   expect((await other('GET', '/diagrams/rooftop-480')).status).toBe(404)
+  expect((await other.raw('GET', '/diagrams/rooftop-480/drawing.pdf')).status).toBe(404)
 })
 
 test('a circuit of the program that has changed is a new version: units go on to it, visits keep theirs', async () => {

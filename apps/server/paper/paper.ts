@@ -6,7 +6,10 @@ export interface ReportFonts {
   readonly strong: string
 }
 
-type PaperOptions = Omit<PDFKit.PDFDocumentOptions, 'size' | 'info'> & { readonly size?: PaperSize }
+type PaperOptions = Omit<PDFKit.PDFDocumentOptions, 'size' | 'info'> & {
+  /** A sheet of the printer’s, or one of so many points across and down. */
+  readonly size?: PaperSize | readonly [width: number, height: number]
+}
 
 interface Paper {
   readonly document: PDFKit.PDFDocument
@@ -25,7 +28,7 @@ export function newPaper(
   { size = 'a4', ...options }: PaperOptions,
 ): Paper {
   const document = new PDFDocument({
-    size: paperSizes[size],
+    size: typeof size === 'string' ? paperSizes[size] : [...size],
     ...options,
     info: { Title: title, Producer: 'Jokulgale', Creator: 'Jokulgale' },
   })

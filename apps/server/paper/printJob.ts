@@ -1,4 +1,5 @@
 import type { PaperPhoto } from './paperPhoto'
+import { drawingPdf } from './drawingPdf'
 import { labelsPdf, type Labelled } from './labels'
 import type { PaperSize, ReportFonts } from './paper'
 import { reportPdf } from './reportPdf'
@@ -12,6 +13,7 @@ export type PrintJob =
       readonly photos: readonly PaperPhoto[]
       readonly size: PaperSize
     }
+  | { readonly print: 'drawing'; readonly ladder: string }
   | { readonly print: 'labels'; readonly labelled: readonly Labelled[]; readonly origin: string }
 
 /** Puts something on paper, as PDF. */
@@ -23,7 +25,13 @@ const inOneBuffer = ({ id, image }: PaperPhoto): PaperPhoto => ({ id, image: ima
 /** Prints here and now, in whatever thread this is. */
 export const printWith =
   (fonts: ReportFonts): Print =>
-  (job) =>
-    job.print === 'report'
-      ? reportPdf(visitReport(job.papers), job.photos.map(inOneBuffer), fonts, job.size)
-      : labelsPdf(job.labelled, job.origin, fonts)
+  (job) => {
+    switch (job.print) {
+      case 'report':
+        return reportPdf(visitReport(job.papers), job.photos.map(inOneBuffer), fonts, job.size)
+      case 'drawing':
+        return drawingPdf(job.ladder, fonts)
+      case 'labels':
+        return labelsPdf(job.labelled, job.origin, fonts)
+    }
+  }

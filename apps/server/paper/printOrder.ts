@@ -9,6 +9,7 @@ export type PrintOrder =
       readonly utcOffsetMinutes: number
       readonly size: PaperSize
     }
+  | { readonly print: 'drawing'; readonly shop: string; readonly diagram: string }
   | {
       readonly print: 'labels'
       readonly shop: string

@@ -26,6 +26,7 @@ export const access: Readonly<Record<string, Access>> = {
   'GET /board': everybody('filter'),
   'GET /places': everybody('filter'),
   'GET /diagrams/:id': everybody('none'),
+  'GET /diagrams/:id/drawing.pdf': everybody('none'),
   'GET /temporary': everybody('filter'),
   'GET /search': everybody('filter'),
   'GET /temporary.ics': everybody('filter'),

@@ -29,6 +29,14 @@ export function placeRoutes(db: Database, orderPrint: OrderPrint): Router {
   router.get('/diagrams/:id', async (request, response) => {
     response.json(await findDiagram(db, whoAsks(request).shopId, String(request.params.id).slice(0, 200)))
   })
+  router.get('/diagrams/:id/drawing.pdf', async (request, response) => {
+    const { shopId } = whoAsks(request)
+    const { id, title } = await findDiagram(db, shopId, String(request.params.id).slice(0, 200))
+    response
+      .type('application/pdf')
+      .attachment(`${title}.pdf`)
+      .send(Buffer.from(await orderPrint({ print: 'drawing', shop: shopId, diagram: id })))
+  })
   router.post('/diagrams', async (request, response) => {
     const sent = await checked(newDiagramSchema, request.body)
     response.status(201).json(await storeDiagram(db, whoAsks(request), sent))

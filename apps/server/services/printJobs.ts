@@ -4,6 +4,7 @@ import type { PrintJob } from '../paper/printJob'
 import type { PrintOrder } from '../paper/printOrder'
 import type { PictureDesk } from '../pictures/pictureDesk'
 import { notFound } from '../requests/problem'
+import { findDiagram } from './diagrams'
 import { placedUnits } from './logs'
 import { paperPhotos } from './photos'
 import { visitPapers } from './reports'
@@ -16,6 +17,8 @@ export async function printJobOf(db: Database, pictures: PictureDesk, order: Pri
       labelled: await labelledUnits(db, order.shop, order.site),
       origin: order.origin,
     }
+  if (order.print === 'drawing')
+    return { print: 'drawing', ladder: (await findDiagram(db, order.shop, order.diagram)).ladder }
   const { shop, visit, utcOffsetMinutes, size } = order
   const papers = await visitPapers(db, shop, visit, utcOffsetMinutes)
   return { print: 'report', papers, photos: await paperPhotos(db, pictures, shop, visit), size }

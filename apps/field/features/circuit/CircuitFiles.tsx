@@ -10,6 +10,8 @@ import { SavePress } from '../../ui/SavePress'
 
 interface CircuitFilesProps {
   readonly text: string
+  /** The circuit that is kept: the server draws it on paper. */
+  readonly kept: string
   /** What its files are called. */
   readonly name: string
   /** The text is a circuit as it stands: else there is no drawing and no list of it. */
@@ -18,7 +20,7 @@ interface CircuitFilesProps {
 }
 
 /** A circuit as it is written now, as files that other programs read, and from such a file. */
-export function CircuitFiles({ text, name, isReadable, onEdited }: CircuitFilesProps) {
+export function CircuitFiles({ text, kept, name, isReadable, onEdited }: CircuitFilesProps) {
   return (
     <Part title="As a file">
       <Line wraps gap="small">
@@ -44,6 +46,12 @@ export function CircuitFiles({ text, name, isReadable, onEdited }: CircuitFilesP
             />
           </>
         ) : null}
+        <Press
+          title="Drawing as kept, PDF"
+          onPress={() => {
+            window.open(`/api/diagrams/${encodeURIComponent(kept)}/drawing.pdf`, '_blank')
+          }}
+        />
       </Line>
       <BringIn text={text} onEdited={onEdited} />
     </Part>

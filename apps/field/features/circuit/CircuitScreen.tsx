@@ -127,6 +127,7 @@ function CircuitEditor({ unit, diagram, leftBy }: CircuitEditorProps) {
       )}
       <CircuitFiles
         text={text}
+        kept={diagram.id}
         name={unit.label}
         isReadable={sketched.problems.length === 0}
         onEdited={set}
