@@ -32,18 +32,7 @@ test('a bridge does not leave silently; left with its particulars it is in the s
   await page.getByLabel('Who was told', { exact: true }).fill('front desk')
   await page.getByLabel('Until', { exact: true }).fill('2031-02-01')
   await expect(page.getByRole('button', { name: 'Left restricted' })).toBeDisabled()
-  await technician.press('Temporary measures')
-  await technician.press(/Restricted service.*: leave it/)
-  for (const [label, words] of [
-    ['Hazard', 'costs more'],
-    ['Reason', 'coil undecided'],
-    ['Authorised by', 'B. Holm'],
-    ['Who was told', 'front desk'],
-  ])
-    await page.getByLabel(label, { exact: true }).last().fill(words)
-  await technician.press('1 week')
-  await technician.press('Leave it, with its end date')
-  await technician.press('Close')
+  await technician.leaveOn(/Restricted service.*: leave it/, 'costs more', 'coil undecided')
   await technician.press('Left restricted')
   await expect(page.getByText('Left with restricted service')).toBeVisible()
   // closed: what comes later is added, and changes nothing that was signed

@@ -139,18 +139,11 @@ test('a drive is passed by: planned, carried out, registered, proven in every ca
   await technician.prove('Heating, first stage', '7.6 A, first bank on')
   await expect(page.getByText('The new wiring is not proven in: Heating, all stages')).toBeVisible()
   await technician.prove('Heating, all stages', '7.6 A, both banks on')
-  await technician.press('Temporary measures')
-  await technician.press(/Wired for the time being.*: leave it/)
-  for (const [label, words] of [
-    ['Hazard', 'full speed, and no soft start'],
-    ['Reason', 'the drive is on order'],
-    ['Authorised by', 'B. Holm'],
-    ['Who was told', 'front desk'],
-  ])
-    await page.getByLabel(label, { exact: true }).last().fill(words)
-  await technician.press('1 week')
-  await technician.press('Leave it, with its end date')
-  await technician.press('Close')
+  await technician.leaveOn(
+    /Wired for the time being.*: leave it/,
+    'full speed, and no soft start',
+    'the drive is on order',
+  )
   await technician.signOff('The blower runs at full speed until the new drive is in.')
   await expect(page.getByText('Wired as planned')).toBeVisible()
   await page.goto('/temporary')

@@ -176,6 +176,22 @@ export class Technician {
     await expect(proven).toBeVisible()
   }
 
+  /** Leaves a temporary measure on, with all that the register asks for. */
+  async leaveOn(measure: RegExp, hazard: string, reason: string): Promise<void> {
+    await this.press('Temporary measures')
+    await this.press(measure)
+    for (const [label, words] of [
+      ['Hazard', hazard],
+      ['Reason', reason],
+      ['Authorised by', 'B. Holm'],
+      ['Who was told', 'front desk'],
+    ])
+      await this.page.getByLabel(label, { exact: true }).last().fill(words)
+    await this.press('1 week')
+    await this.press('Leave it, with its end date')
+    await this.press('Close')
+  }
+
   async signOff(words: string): Promise<void> {
     await this.press('All of these')
     await this.page.getByLabel('For the building, in plain words').fill(words)

@@ -69,7 +69,7 @@ test('heads are known by what people call them, in any order, and a spreadsheetâ
 
 test.each([
   ['a column that is not there', 'from,to,number\nTB.R,TS.R,R', /^row 1: no column color; a list has/],
-  ['no wire', 'from,to,color,number\n', /no wire/],
+  ['no wire', 'from,to,color,number\n', /heads and nothing below/],
   [
     'a terminal that is not there',
     'from,to,color,number\nTB.R,TS.Q,red,R',

@@ -19,6 +19,18 @@ test('what is written out is read in as the same readings, in the same calls and
   expect(again).toEqual(taken)
 })
 
+test('a value typed in thousands is written out whole', () => {
+  const thousands: EntryBody = {
+    kind: 'reading',
+    meter: 'ohms',
+    from: 'CC1.A1',
+    to: 'CC1.A2',
+    value: 1500,
+    typed: '1.5 k',
+  }
+  expect(readReadings(readingsCsv([thousands]), unit, isolated)).toEqual([{ ...thousands, typed: '1500' }])
+})
+
 test('a list as somebody keeps it: other heads, signs for functions, commas in numbers, common left out', () => {
   const list = '\uFEFFPoint;Unit;Reading\r\nTB.Y1;V;25,4\r\nTB.R;V AC;26\r\nCC1.A1;V DC;0\r\n'
   expect(readReadings(list, unit, running)).toEqual([

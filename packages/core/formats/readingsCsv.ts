@@ -3,9 +3,13 @@ import { isDead, meters, unitOf, type Meter } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
 import { entryProblem } from '../visit/checkEntry'
 import type { EntryBody } from '../visit/entry'
+import { csvTable, rowNumber, type TableColumns, type TableRow } from './csvTable'
 
 const columns = ['call', 'from', 'to', 'function', 'value'] as const
 type Column = (typeof columns)[number]
+
+/** A number as a display shows it, and no longer. */
+const digits = /^-?\d{1,9}(\.\d{1,6})?$/
 
 /** The readings of a visit in their order, one a row (RFC 4180); what is read to the common has it as its second point. */
 export function readingsCsv(entries: readonly EntryBody[]): string {
@@ -14,13 +18,13 @@ export function readingsCsv(entries: readonly EntryBody[]): string {
   for (const entry of entries) {
     if (entry.kind === 'call') now = entry.call
     if (entry.kind !== 'reading') continue
-    const { meter, from, to = '', value, typed } = entry
+    const { meter, from, to = '', value, typed = '' } = entry
     rows.push({
       call: now,
       from,
       to,
       function: meter,
-      value: value === null ? 'OL' : (typed ?? String(value)),
+      value: value === null ? 'OL' : digits.test(typed) ? typed : String(value),
     })
   }
   return Papa.unparse({ fields: [...columns], data: rows }, { newline: '\r\n' })
@@ -34,18 +38,17 @@ export class ReadingsCsvError extends Error {
   }
 }
 
-/** What people call these columns. */
-const calledBy: Readonly<Record<Column, readonly string[]>> = {
-  call: ['call', 'mode'],
-  from: ['from', 'point', 'red', 'terminal'],
-  to: ['to', 'black', 'against'],
-  function: ['function', 'meter', 'unit', 'range'],
-  value: ['value', 'reading'],
+const table: TableColumns<Column> = {
+  calledBy: {
+    call: ['call', 'mode'],
+    from: ['from', 'point', 'red', 'terminal'],
+    to: ['to', 'black', 'against'],
+    function: ['function', 'meter', 'unit', 'range'],
+    value: ['value', 'reading'],
+  },
+  needed: ['from', 'function', 'value'],
+  mostRows: 2000,
 }
-/** A number as a display shows it, and no longer. */
-const digits = /^-?\d{1,9}(\.\d{1,6})?$/
-const needed: readonly Column[] = ['from', 'function', 'value']
-const mostRows = 2000
 const mostProblems = 20
 
 /** What people write for a function: its name, or what the display shows behind the digits. */
@@ -71,47 +74,27 @@ export function readReadings(
   diagram: Diagram,
   { call: callNow, isIsolated }: ReadingsStanding,
 ): readonly EntryBody[] {
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: true })
-  const [unread] = errors.filter(({ type }) => type !== 'Delimiter')
-  if (unread) throw new ReadingsCsvError([`row ${(unread.row ?? 0) + 1}: ${unread.message}`])
-  const [heads = [], ...rows] = data
-  const cellOf = cellsBy(heads)
-  if (rows.length === 0) throw new ReadingsCsvError(['the list has heads and no reading'])
-  if (rows.length > mostRows) throw new ReadingsCsvError([`more than ${mostRows} readings: give one visit’s`])
+  const rows = csvTable(text, table, (problem) => new ReadingsCsvError([problem]))
   const problems: string[] = []
   const entries: EntryBody[] = []
   let now = callNow
-  rows.forEach((cells, k) => {
-    const row = (column: Column): string => cellOf(cells, column)
+  rows.forEach((row, k) => {
     const call = row('call') || now
     if (call !== now) entries.push({ kind: 'call', call })
     now = call
     const reading = readingOf(row, diagram)
     const problem = typeof reading === 'string' ? reading : problemOf(diagram, reading, call, isIsolated)
-    if (problem !== '') problems.push(`row ${k + 2}: ${problem}`)
+    if (problem !== '') problems.push(`row ${rowNumber(k)}: ${problem}`)
     else if (typeof reading !== 'string') entries.push(reading)
   })
   if (problems.length > 0) throw new ReadingsCsvError(problems.slice(0, mostProblems))
   return entries
 }
 
-/** What stands in a column of a row, by the heads of the list; empty where it has no such column. */
-function cellsBy(heads: readonly string[]): (cells: readonly string[], column: Column) => string {
-  const words = heads.map((head) => head.trim().toLowerCase())
-  const place = (column: Column): number => words.findIndex((word) => calledBy[column].includes(word))
-  const missing = needed.filter((column) => place(column) < 0)
-  if (missing.length > 0)
-    throw new ReadingsCsvError([
-      `row 1: no column ${missing.join(', ')}; a list has the columns ${columns.join(', ')}`,
-    ])
-  const places = new Map(columns.map((column) => [column, place(column)]))
-  return (cells, column) => (cells[places.get(column) ?? -1] ?? '').trim()
-}
-
 type ReadingEntry = Extract<EntryBody, { readonly kind: 'reading' }>
 
 /** The reading of a row, or what is wrong with it. */
-function readingOf(row: (column: Column) => string, { common }: Diagram): ReadingEntry | string {
+function readingOf(row: TableRow<Column>, { common }: Diagram): ReadingEntry | string {
   const written = row('function')
   const meter = meterOf.get(written.toLowerCase())
   if (meter === undefined)

@@ -1,4 +1,4 @@
-import { Circuit, type Settled } from '../circuit/circuit'
+import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
 import { clampAmps, meterValue } from '../circuit/meter'
 import type { Meter } from '../circuit/meters'
 import { situationOf } from '../circuit/situation'
@@ -23,6 +23,11 @@ const usualConditions: Readonly<Record<string, number>> = {
   coilTemperature: 52,
   outdoorCoilTemperature: 24,
 }
+/** A pressure climbs and falls in some minutes, and a reading takes about one, seconds. */
+const cycleDwellSeconds = 300
+const readingSeconds = 60
+/** So often what comes and goes is otherwise at the next reading: two states that last as long on average. */
+const changesShare = 0.5 * (1 - Math.exp((-2 * readingSeconds) / cycleDwellSeconds))
 /** How often the customer has run the unit in every call before anybody arrives. */
 const ranBefore = 0.85
 
@@ -36,6 +41,8 @@ export class World {
   private readonly conditions: Conditions
   private readonly circuits = new Map<string, Circuit>()
   private readonly tripped = new Map<string, readonly Effect[]>()
+  /** Of what opens and closes again by itself: for which call and power, and whether it is open. */
+  private cycle = { begun: '', open: false }
 
   constructor(
     drawn: Diagram,
@@ -135,8 +142,23 @@ export class World {
     const settled = circuit.vary(effects)
     const phases = this.unlike.faults ? circuit.phases(settled) : []
     if (phases.length === 0) return settled
-    const met = oneOf(this.random, [null, ...phases])
+    const met =
+      this.cycled(
+        `${call} ${power}`,
+        phases.filter(({ recurs }) => recurs),
+      ) ?? oneOf(this.random, [null, ...phases.filter(({ recurs }) => !recurs)])
     return met ? circuit.vary([...effects, ...met.held]) : settled
+  }
+
+  /**
+   * What a pressure or a limit opens by itself, as it stands at this reading: closed when a call begins, and mostly as
+   * it was at the reading before.
+   */
+  private cycled(begun: string, cycle: readonly MetPhase[]): MetPhase | null {
+    if (cycle.length === 0 || begun !== this.cycle.begun) this.cycle = { begun, open: false }
+    if (cycle.length === 0) return null
+    if (this.random() < changesShare) this.cycle = { begun, open: !this.cycle.open }
+    return this.cycle.open ? oneOf(this.random, cycle) : null
   }
 
   /** Lets a call run: what opens then stays open. */
