@@ -1,13 +1,8 @@
+import { mostFuseShare } from '../physics/controlFuse'
 import { callLoads } from './callLoads'
 import { amps, ratedVolts, voltAmperes } from './inputs'
 import { atParts, settingOf } from './unitPlaces'
 import { benchTool, percent, shown } from './tool'
-
-/**
- * A fuse of more than so many times full load lets the transformer burn first (order of NEC 430.72(C),
- * 450.3(B)).
- */
-const mostFuseShare = 1.67
 
 export const transformerLoad = benchTool({
   id: 'transformer-load',

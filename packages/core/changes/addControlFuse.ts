@@ -3,11 +3,10 @@ import { edited, insertPart, problem, throughKinds, type LadderEdit } from '../d
 import { freeName } from '../diagram/freeName'
 import { readLadder } from '../diagram/readLadder'
 import { partKinds } from '../parts/index'
+import { mostFuseShare } from '../physics/controlFuse'
 
 /** Sizes that a small fuse is made in, amps. */
 const sizes = [1, 2, 3, 4, 5, 7, 10, 15] as const
-/** Twice what a transformer gives protects it still (order of NEC 430.72(C), 450.3(B)). */
-const mostShare = 2
 const words = 'Control fuse'
 
 /** Transformers whose secondary no fuse protects yet. */
@@ -23,7 +22,7 @@ export function addControlFuse(text: string, diagram: Diagram, transformer: Part
   const [hot] = kind.poles?.(settings)[0] ?? []
   const wire = [...diagram.wires.values()].find(({ from, to }) => [from, to].includes(`${id}.${hot}`))
   const fuse = throughKinds.find((through) => partKinds.get(through.kind)?.overcurrent === 'fuse')
-  const amps = sizes.findLast((size) => size < mostShare * (kind.fullLoadAmps?.(settings) ?? 0))
+  const amps = sizes.findLast((size) => size <= mostFuseShare * (kind.fullLoadAmps?.(settings) ?? 0))
   if (!wire || !fuse || amps === undefined)
     return problem(`no lead leaves the secondary of ${transformer.words}`)
   const name = freeName(diagram, words)

@@ -1,5 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
 import type { Of } from './fold'
+import { mostFuseShare } from '../physics/controlFuse'
 
 export interface RatingField {
   readonly setting: string
@@ -34,12 +35,6 @@ export function unlikeness(diagram: Diagram, { of, rating, bench }: Of<'part-use
     bench === 'unknown' ? ['A spare of unknown condition: prove it on the bench before it is mounted'] : []
   return [...differing, ...fuseProblem(diagram, of, rating.amps), ...doubtful]
 }
-
-/**
- * Fuse over full-load current from which it cannot protect the transformer (order of NEC 430.72(C),
- * 450.3(B)).
- */
-export const mostFuseShare = 1.67
 
 function fuseProblem(diagram: Diagram, of: string, amps: string | undefined): readonly string[] {
   const part = diagram.parts.get(of)
