@@ -7,7 +7,7 @@ import { entryProblem } from '../visit/checkEntry'
 import type { EntryBody } from '../visit/entry'
 import { entryWords } from '../visit/entryWords'
 import { builtInUnit } from '../units/index'
-import { dialsOf, dialValue } from './dials'
+import { dialsOf, dialValue, dialWords } from './dials'
 
 import { DiagramError, readLadder } from './readLadder'
 
@@ -100,4 +100,15 @@ test('every choice of every dial is one that its part can be solved with', () =>
           expect(() => new Circuit(unit, situationOf(unit, call, 'on', {}, standing))).not.toThrow()
       }
   }
+})
+
+test('a dial that does nothing on a unit is not asked about there, and what was said of it is still read', () => {
+  const heater = builtInUnit('unit-heater')
+  const ofThermostat = (unit: typeof heater) =>
+    dialsOf(unit)
+      .map(({ id }) => id)
+      .filter((id) => id.startsWith('TS.'))
+  expect(ofThermostat(heater)).toEqual(['TS.heat', 'TS.stages'])
+  expect(ofThermostat(builtInUnit('split-heat-pump'))).toContain('TS.changeover')
+  expect(dialWords(heater, 'TS.changeover')).toBe('Thermostat: reversing valve on')
 })

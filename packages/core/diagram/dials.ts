@@ -35,14 +35,23 @@ function dialOf({ id, words, settings }: Part, setting: string, dial: Dial): Uni
   }
 }
 
+/** Dials of a part that do anything on it. */
+export const mattering = ({ kind, settings }: Part): readonly (readonly [setting: string, dial: Dial])[] =>
+  Object.entries(kind.dials ?? {}).filter(([, { matters }]) => matters?.(settings) ?? true)
+
 /** Everything on a unit that a person may find set wrong. */
 export const dialsOf = (diagram: Diagram): readonly UnitDial[] =>
   [...diagram.parts.values()].flatMap((part) =>
-    Object.entries(part.kind.dials ?? {}).map(([setting, dial]) => dialOf(part, setting, dial)),
+    mattering(part).map(([setting, dial]) => dialOf(part, setting, dial)),
   )
 
-const dialNamed = (diagram: Diagram, id: string): UnitDial | undefined =>
-  dialsOf(diagram).find((dial) => dial.id === id)
+/** A dial by its name, also one that does nothing: somebody may have said something of it. */
+function dialNamed(diagram: Diagram, id: string): UnitDial | undefined {
+  const [of, setting] = id.split('.')
+  const part = diagram.parts.get(of)
+  const dial = part?.kind.dials?.[setting]
+  return part && dial && dialOf(part, setting, dial)
+}
 
 /** A setting as one says it; its id where the unit has no such dial. */
 export const dialWords = (diagram: Diagram, id: string): string => dialNamed(diagram, id)?.words ?? id

@@ -160,6 +160,8 @@ export interface Dial {
   readonly marked?: true
   /** All that it can stand at, where that is no number. */
   readonly choices?: readonly DialChoice[]
+  /** Whether it does anything on a part that is set up so; not said: always. */
+  readonly matters?: (settings: Settings) => boolean
 }
 
 /**

@@ -124,12 +124,17 @@ export const thermostat: PartKind = {
     changeover: {
       words: 'reversing valve on',
       unit: '',
+      matters: (s) => s.text('system') === 'heat-pump',
       choices: [
         { id: 'O', words: 'O' },
         { id: 'B', words: 'B' },
       ],
     },
-    compressorDelay: { words: 'compressor delay', unit: 's' },
+    compressorDelay: {
+      words: 'compressor delay',
+      unit: 's',
+      matters: (s) => outputs(s).some((name) => name.startsWith('Y')),
+    },
   },
   settings: {
     outputs: 'Y1,Y2,G,W1',

@@ -1,4 +1,4 @@
-import { dialUnit } from '../../diagram/dials'
+import { dialUnit, mattering } from '../../diagram/dials'
 import type { Diagram, Part } from '../../diagram/diagram'
 import { valueWords, type DisplayUnits } from '../../physics/displayUnits'
 import type { BenchList, ListStep } from './checkList'
@@ -62,8 +62,9 @@ function powerStep({ common }: Diagram, { id, settings }: Part): ListStep {
   }
 }
 
-function setUpStep({ kind, settings }: Part): ListStep {
-  const set = Object.entries(kind.dials ?? {}).map(([name, dial]) =>
+function setUpStep(part: Part): ListStep {
+  const { settings } = part
+  const set = mattering(part).map(([name, dial]) =>
     `${dial.words} ${settings.text(name)} ${dialUnit(dial, settings)}`.trim(),
   )
   return {
