@@ -20,6 +20,11 @@ export interface Leads {
   readonly wires: ReadonlyMap<string, Lead>
 }
 
+/** Leads that somebody has listed. */
+export const leadsOf = (listed: readonly Lead[]): Leads => ({
+  wires: new Map(listed.map((lead) => [`${lead.from}-${lead.to}`, lead])),
+})
+
 const labelOf = ({ color, number }: Lead): string => `${color} ${number}`
 const endsOf = ({ from, to }: Lead): string => [from, to].sort().join(' ')
 

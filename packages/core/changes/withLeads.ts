@@ -1,13 +1,6 @@
 import type { Diagram, Wire } from '../diagram/diagram'
 import { drawLead } from '../diagram/drawLead'
-import {
-  edited,
-  landElsewhere,
-  problem,
-  relabelWire,
-  takeWireOut,
-  type LadderEdit,
-} from '../diagram/editLadder'
+import { landElsewhere, problem, relabelWire, takeWireOut, type LadderEdit } from '../diagram/editLadder'
 import { readLadder } from '../diagram/readLadder'
 import type { PointId } from '../parts/effect'
 import { inTurn } from './inTurn'

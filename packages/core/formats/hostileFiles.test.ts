@@ -2,9 +2,12 @@ import fc from 'fast-check'
 import { DiagramError, readLadder } from '../diagram/readLadder'
 import { FamilyError, readFamily } from '../families/family'
 import { familyTexts } from '../generated/familyTexts'
-import { builtInUnitText } from '../units/index'
+import { builtInUnit, builtInUnitText } from '../units/index'
 import { CaseFileError, readCaseFile } from './caseFile'
 import { MeterCsvError, readMeterCsv } from './meterCsv'
+import { ReadingsCsvError, readReadings } from './readingsCsv'
+import { readWireList, WireListError } from './readWireList'
+import { wireListCsv } from './wireListCsv'
 
 /** A text with a piece of it cut out, and something else in its place. */
 const spoiled = (text: string) =>
@@ -37,6 +40,18 @@ const formats = [
     'seconds,a,b\n0,25.8,25.7\n1,25.8,0\n2,25.8,0\n3,25.8,25.7\n',
     (text: string) => readMeterCsv(text, 'TB.C'),
     MeterCsvError,
+  ],
+  [
+    'list of wires',
+    wireListCsv(builtInUnit('fan-coil-cooling')),
+    (text: string) => readWireList(text, builtInUnit('fan-coil-cooling')),
+    WireListError,
+  ],
+  [
+    'list of readings',
+    'call,from,to,function,value\ncool1,TB.R,TB.C,volts,25.4\nfan,CC1.T1,C1.C,amps,0\n',
+    (text: string) => readReadings(text, builtInUnit('fan-coil-cooling'), { call: 'off', isIsolated: false }),
+    ReadingsCsvError,
   ],
 ] as const
 

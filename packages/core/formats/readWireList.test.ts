@@ -1,14 +1,10 @@
 import fc from 'fast-check'
-import { leadList } from '../changes/leadChange'
+import { leadList, leadsOf } from '../changes/leadChange'
 import { withLeads } from '../changes/withLeads'
 import { readLadder } from '../diagram/readLadder'
 import { builtInUnitIds, builtInUnitText } from '../units/index'
 import { readWireList, WireListError, type ListedWire } from './readWireList'
 import { wireListCsv } from './wireListCsv'
-
-const leadsOf = (wires: readonly ListedWire[]) => ({
-  wires: new Map(wires.map((wire) => [`${wire.from}-${wire.to}`, wire])),
-})
 
 /** The circuit after its list was read in; the words of what was refused otherwise. */
 function broughtIn(text: string, csv: string): string {

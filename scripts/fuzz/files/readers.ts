@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import { Circuit } from '@jokulgale/core/circuit/circuit'
 import { situationOf } from '@jokulgale/core/circuit/situation'
+import { leadsOf } from '@jokulgale/core/changes/leadChange'
 import { withLeads } from '@jokulgale/core/changes/withLeads'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { UnknownNameError } from '@jokulgale/core/diagram/nearest'
@@ -117,10 +118,7 @@ export const readers: readonly Reader[] = [
     format: 'wire list (CSV)',
     right: [wireListCsv(rooftop)],
     take: (text) => {
-      const wires = readWireList(text, rooftop)
-      const edit = withLeads(rooftopText, {
-        wires: new Map(wires.map((wire) => [`${wire.from}-${wire.to}`, wire])),
-      })
+      const edit = withLeads(rooftopText, leadsOf(readWireList(text, rooftop)))
       if (edit.is === 'text') settle(readLadder(edit.text))
     },
     refuses: [WireListError, DiagramError],

@@ -76,10 +76,10 @@ function BringIn({ text, onEdited }: Pick<CircuitFilesProps, 'text' | 'onEdited'
       return
     }
     onEdited(edit.text)
-    const changes = edit.text !== text
+    const isChanged = edit.text !== text
     setBrought({
       kind: 'good',
-      words: [changes ? `${file.name} is in; look at What changes.` : `${file.name} says the same.`],
+      words: [isChanged ? `${file.name} is in; look at What changes.` : `${file.name} says the same.`],
     })
   }
   return (

@@ -111,7 +111,7 @@ function PlanFoot({ unit, plan, change, isForNow }: PlanFootProps) {
     const visit = await sync.startVisit(unit.id)
     await sync.say(visit, { kind: 'arrived' })
     // its leads were moved with the power off: that it comes back is said in the visit, with what belongs to it
-    await sync.say(visit, { kind: 'power', is: 'isolated' })
+    await sync.say(visit, { kind: 'power', is: 'off' })
     await sync.say(visit, {
       kind: 'rewired',
       words: why,

@@ -25,6 +25,7 @@ test.each([
     /^row \d+: there is no terminal/,
   ],
   ['a picture', '\u0089PNG\r\n', /row 1/],
+  ['a page of remarks', '# # '.repeat(50_000), /row 1/],
   ['what is larger than any circuit', 'x'.repeat(1_000_001), /larger than any circuit/],
 ])('%s is refused, where it is wrong and what to do', (_, file, words) => {
   const edit = circuitFromFile(text, file)

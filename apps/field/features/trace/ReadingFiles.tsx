@@ -74,7 +74,7 @@ async function takeLog({ diagram, say }: OpenVisit, text: string): Promise<strin
 /** Readings as they are listed, in their calls. */
 async function takeReadings({ diagram, state, say }: OpenVisit, text: string): Promise<string> {
   const { readReadings } = await import('../files/csv')
-  const { call, power } = state.standing
-  for (const entry of readReadings(text, diagram, { call, isIsolated: power === 'off' })) await say(entry)
+  const standing = { call: state.standing.call, isIsolated: state.power === 'isolated' }
+  for (const entry of readReadings(text, diagram, standing)) await say(entry)
   return ''
 }
