@@ -42,7 +42,7 @@ export function Press({
       accessibilityLabel={label ?? title}
       accessibilityRole="button"
       accessibilityState={selected === undefined ? { disabled } : { disabled, selected }}
-      containerStyle={[{ borderRadius: 10 }, grow ? { flex: 1 } : null]}
+      containerStyle={[{ borderRadius: 10, maxWidth: '100%' }, grow ? { flex: 1 } : null]}
       buttonStyle={{
         minHeight: target,
         borderRadius: 10,
