@@ -53,7 +53,7 @@ test('a circuit becomes what a list of it says, whichever leads were moved, mark
       if (edit.is === 'problem') expect(edit.message).toMatch(/^(Move|Run|Take|Mark) /)
       else expect(leadList(readLadder(edit.text), leadsOf(wanted))).toEqual([])
     }),
-    { numRuns: 60, seed: 480 },
+    { numRuns: 30, seed: 480 },
   )
 })
 
