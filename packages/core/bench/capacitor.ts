@@ -1,6 +1,6 @@
 import { amps, hertz, microfarads, volts } from './inputs'
 import { atParts, settingOf } from './unitPlaces'
-import { readingPoints } from './wirePoints'
+import { wireAt } from '../diagram/wireAt'
 import { benchTool, percent, shown } from './tool'
 
 /** Microfarads from the current through a capacitor and the volts across it. */
@@ -28,7 +28,7 @@ export const capacitor = benchTool({
     atParts(diagram, (part) => {
       const plate = settingOf(part, 'microfarads')
       const [first, second] = part.kind.terminals(part.settings).map(({ name }) => `${part.id}.${name}`)
-      const start = readingPoints(diagram, second)
+      const start = wireAt(diagram, second)
       return plate === undefined
         ? null
         : {

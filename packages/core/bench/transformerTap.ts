@@ -2,7 +2,7 @@ import type { Diagram, Part } from '../diagram/diagram'
 import { ratedVolts, volts } from './inputs'
 import { benchTool, percent, shown, type BenchPlace } from './tool'
 import { atParts, secondaryOf, settingOf, tapsOf } from './unitPlaces'
-import { readingPoints } from './wirePoints'
+import { wireAt } from '../diagram/wireAt'
 
 /** Primary taps of control transformers in the trade, volts. */
 const taps = [120, 208, 230, 240, 277, 480] as const
@@ -17,7 +17,7 @@ export const noLoadSecondary = (supply: number, tap: number, rated: number): num
 
 /** The other end of the wire at a terminal: the supply is read there, whichever tap the lead is really on. */
 function feedingEnd(diagram: Diagram, terminal: string): string {
-  const wire = readingPoints(diagram, terminal)
+  const wire = wireAt(diagram, terminal)
   return wire ? (wire.from === terminal ? wire.to : wire.from) : terminal
 }
 
@@ -26,9 +26,7 @@ function windingsOf(diagram: Diagram, part: Part): BenchPlace['readings'] | null
   const { id, kind, settings } = part
   const taps = tapsOf(part)
   const secondary = secondaryOf(part)
-  const primary = kind
-    .pairs?.(settings)
-    .find(([, to]) => taps.includes(to) && readingPoints(diagram, `${id}.${to}`))
+  const primary = kind.pairs?.(settings).find(([, to]) => taps.includes(to) && wireAt(diagram, `${id}.${to}`))
   if (!primary || !secondary) return null
   const [common, tap] = primary.map((name) => feedingEnd(diagram, `${id}.${name}`))
   return { supply: { meter: 'volts', from: common, to: tap }, secondary: { meter: 'volts', ...secondary } }

@@ -1,6 +1,6 @@
 import type { Diagram, Part } from '../diagram/diagram'
 import type { Branch } from '../parts/kind'
-import { readingPoints } from './wirePoints'
+import { wireAt } from '../diagram/wireAt'
 import type { BenchPlace } from './tool'
 
 const legs = ['A', 'B', 'C'] as const
@@ -78,7 +78,7 @@ export function legAmps(diagram: Diagram, part: Part): BenchPlace['readings'] | 
   if (!part.kind.threePhase) return null
   const wires = part.kind
     .terminals(part.settings)
-    .flatMap(({ name }) => readingPoints(diagram, `${part.id}.${name}`) ?? [])
+    .flatMap(({ name }) => wireAt(diagram, `${part.id}.${name}`) ?? [])
   return wires.length === 3
     ? Object.fromEntries(wires.map(({ from, to }, k) => [`amps${legs[k]}`, { meter: 'amps', from, to }]))
     : null

@@ -2,6 +2,8 @@ import type { Diagram, Part } from '../diagram/diagram'
 import { edited, insertPart, problem, throughKinds, type LadderEdit } from '../diagram/editLadder'
 import { freeName } from '../diagram/freeName'
 import { readLadder } from '../diagram/readLadder'
+import { controlFuses } from '../diagram/roles'
+import { wireAt } from '../diagram/wireAt'
 import { partKinds } from '../parts/index'
 import { mostFuseShare } from '../physics/controlFuse'
 
@@ -10,17 +12,14 @@ const sizes = [1, 2, 3, 4, 5, 7, 10, 15] as const
 const words = 'Control fuse'
 
 /** Transformers whose secondary no fuse protects yet. */
-export const unfusedTransformers = ({ parts }: Diagram): readonly Part[] => {
-  const all = [...parts.values()]
-  const isFused = all.some(({ kind, settings }) => kind.protects?.(settings) === 'control')
-  return isFused ? [] : all.filter(({ kind }) => kind.fullLoadAmps)
-}
+export const unfusedTransformers = (diagram: Diagram): readonly Part[] =>
+  controlFuses(diagram).length > 0 ? [] : [...diagram.parts.values()].filter(({ kind }) => kind.fullLoadAmps)
 
 /** A fuse in the hot lead of a transformer's secondary, as large as protects it. */
 export function addControlFuse(text: string, diagram: Diagram, transformer: Part): LadderEdit {
   const { id, kind, settings, zone } = transformer
   const [hot] = kind.poles?.(settings)[0] ?? []
-  const wire = [...diagram.wires.values()].find(({ from, to }) => [from, to].includes(`${id}.${hot}`))
+  const wire = wireAt(diagram, `${id}.${hot}`)
   const fuse = throughKinds.find((through) => partKinds.get(through.kind)?.overcurrent === 'fuse')
   const amps = sizes.findLast((size) => size <= mostFuseShare * (kind.fullLoadAmps?.(settings) ?? 0))
   if (!wire || !fuse || amps === undefined)

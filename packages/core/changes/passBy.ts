@@ -1,7 +1,8 @@
-import type { Diagram, Part, Wire } from '../diagram/diagram'
+import type { Diagram, Part } from '../diagram/diagram'
 import { drawLead } from '../diagram/drawLead'
 import { edited, landElsewhere, problem, type LadderEdit } from '../diagram/editLadder'
 import { freeName } from '../diagram/freeName'
+import { wireAt } from '../diagram/wireAt'
 import type { PassingBy } from '../parts/kind'
 import { inTurn, type Turn } from './inTurn'
 
@@ -14,8 +15,8 @@ export const passableParts = (diagram: Diagram): readonly Part[] =>
   )
 
 /**
- * The circuit with a part passed by: what stands in its place is fed from where the part is, and its leads leave it for
- * that. Every guard that is in those leads stays in them.
+ * The circuit with a part passed by: what stands in its place is fed from where the part is, and its leads
+ * leave it for that. Every guard that is in those leads stays in them.
  */
 export function passBy(text: string, diagram: Diagram, part: Part): LadderEdit {
   const way = part.kind.passedBy
@@ -84,6 +85,3 @@ const traced = (passed: string, { moved }: PassingBy, id: string): Turn => ({
         .join('\n'),
     ),
 })
-
-const wireAt = ({ wires }: Diagram, point: string): Wire | undefined =>
-  [...wires.values()].find(({ from, to }) => from === point || to === point)

@@ -1,8 +1,8 @@
-import type { Diagram, Wire } from '../diagram/diagram'
+import type { Diagram } from '../diagram/diagram'
 import { drawLead } from '../diagram/drawLead'
 import { landElsewhere, problem, relabelWire, takeWireOut, type LadderEdit } from '../diagram/editLadder'
 import { readLadder } from '../diagram/readLadder'
-import type { PointId } from '../parts/effect'
+import { wireJoining } from '../diagram/wireJoining'
 import { inTurn } from './inTurn'
 import { leadList, leadWords, type LeadChange, type Leads } from './leadChange'
 
@@ -10,8 +10,8 @@ import { leadList, leadWords, type LeadChange, type Leads } from './leadChange'
 const mostChanges = 400
 
 /**
- * A circuit wired as a list of leads says, lead by lead as a person would change it: what is in no lead of the list is
- * taken out, and everything else of the text stays as it is written.
+ * A circuit wired as a list of leads says, lead by lead as a person would change it: what is in no lead of
+ * the list is taken out, and everything else of the text stays as it is written.
  */
 export function withLeads(text: string, leads: Leads): LadderEdit {
   const changes = leadList(readLadder(text), leads)
@@ -33,7 +33,7 @@ function changedIn(text: string, diagram: Diagram, change: LeadChange): LadderEd
     return drawLead(text, diagram, { from, color, number, to: { is: 'terminal', point: to } })
   }
   const [one, other] = change.is === 'moved' ? [change.stays, change.off] : [change.from, change.to]
-  const wire = wireBetween(diagram, one, other)
+  const wire = wireJoining(diagram, one, other)
   if (!wire) return problem(`no lead joins ${one} and ${other}`)
   switch (change.is) {
     case 'moved':
@@ -44,6 +44,3 @@ function changedIn(text: string, diagram: Diagram, change: LeadChange): LadderEd
       return takeWireOut(text, wire)
   }
 }
-
-const wireBetween = ({ wires }: Diagram, one: PointId, other: PointId): Wire | undefined =>
-  wires.get(`${one}-${other}`) ?? wires.get(`${other}-${one}`)

@@ -1,5 +1,6 @@
 import { feedingOf, ratedAmps } from '../diagram/feeding'
 import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
+import { controlFuses } from '../diagram/roles'
 import { Circuit } from './circuit'
 import { runsFromAmps } from './loadAmps'
 import { clampAmps } from './meter'
@@ -18,7 +19,7 @@ export const implausible = (diagram: Diagram): readonly Implausible[] => {
   const healthy = diagram.calls.map(({ id }) => new Circuit(diagram, situationOf(diagram, id)))
   return [
     ...transformers(diagram, healthy),
-    ...controlFuses(diagram),
+    ...controlFuseSizes(diagram),
     ...circuitSizes(diagram, healthy),
     ...motorAmps(diagram, healthy),
     ...wireNumbers(diagram),
@@ -46,12 +47,12 @@ const transformers = (diagram: Diagram, healthy: readonly Circuit[]): readonly I
 /** A control fuse of more than twice what the transformer gives protects nothing (order of NEC 430.72(C), 450.3(B)). */
 const mostFuseShare = 2
 
-function controlFuses({ parts }: Diagram): readonly Implausible[] {
-  const all = [...parts.values()]
-  const rated = all.flatMap(({ kind, settings }) => kind.fullLoadAmps?.(settings) ?? [])[0]
+function controlFuseSizes(diagram: Diagram): readonly Implausible[] {
+  const [rated] = [...diagram.parts.values()].flatMap(
+    ({ kind, settings }) => kind.fullLoadAmps?.(settings) ?? [],
+  )
   if (rated === undefined) return []
-  return all
-    .filter(({ kind, settings }) => kind.protects?.(settings) === 'control')
+  return controlFuses(diagram)
     .filter(({ settings }) => settings.number('amps') > mostFuseShare * rated)
     .map(({ id, settings }) => ({
       rule: 'control-fuse',

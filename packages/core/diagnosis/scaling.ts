@@ -3,6 +3,7 @@ import { partOfPoint, type Diagram } from '../diagram/diagram'
 import { circuitOf } from '../diagram/joins'
 import type { FactorTerm } from './factors'
 import { feedingOf, isCarried } from '../diagram/feeding'
+import { wireJoining } from '../diagram/wireJoining'
 
 /** The building's volts, against those that the unit is drawn for. */
 export const supplyFactor: FactorTerm = { key: 'supply', mean: 0, spread: 0.035 }
@@ -48,7 +49,7 @@ function findFactors(diagram: Diagram, meter: Meter, from: string, to: string): 
     return [supplyFactor, ...transformersOf(diagram, point), ...between]
   }
   if (meter !== 'amps') return []
-  const wire = diagram.wires.get(`${from}-${to}`) ?? diagram.wires.get(`${to}-${from}`)
+  const wire = wireJoining(diagram, from, to)
   if (!wire) return []
   const { key, drawn } = feedingOf(diagram, wire)
   return [{ key, mean: drawn.mean, spread: drawn.spread }, clampFactor, ...transformersOf(diagram, wire.from)]

@@ -1,5 +1,6 @@
 import { asTyped } from '../circuit/meters'
 import { partOfPoint, partWords, type Diagram, type Part } from '../diagram/diagram'
+import { controlFuses } from '../diagram/roles'
 import type { Evidence } from '../visit/evidence'
 import { insulationMegohms } from '../physics/insulation'
 import { mostFuseShare } from '../physics/controlFuse'
@@ -85,12 +86,11 @@ function poorInsulation({ model: { diagram }, findings }: Judgement): readonly S
   })
 }
 
-function ofControlPower({ parts }: Diagram): readonly SideFinding[] {
-  const all = [...parts.values()]
-  const [transformer] = all.filter(({ kind }) => kind.fullLoadAmps)
+function ofControlPower(diagram: Diagram): readonly SideFinding[] {
+  const [transformer] = [...diagram.parts.values()].filter(({ kind }) => kind.fullLoadAmps)
   const fullLoad = transformer?.kind.fullLoadAmps?.(transformer.settings)
   if (!transformer || fullLoad === undefined) return []
-  const fuses = all.filter(({ kind, settings }) => kind.protects?.(settings) === 'control')
+  const fuses = controlFuses(diagram)
   if (fuses.length === 0)
     return [
       {

@@ -3,6 +3,7 @@ import { partOfBranch, partOfPoint, terminalOfPoint, type Diagram, type Part, ty
 import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import { partFirst } from './partFirst'
 import { boardHot, callTerminals } from './roles'
+import { wireAt } from './wireAt'
 
 /**
  * Weights of what goes wrong with wires, against each other: inside a panel, in a harness from one section of
@@ -212,9 +213,7 @@ const polarityFaults = (diagram: Diagram): readonly Fault[] =>
     const { polarity } = part.kind
     if (!polarity) return []
     const points = [polarity.plus, polarity.minus].map((name) => `${part.id}.${name}`)
-    const [plus, minus] = points.map((point) =>
-      [...diagram.wires.values()].find(({ from, to }) => from === point || to === point),
-    )
+    const [plus, minus] = points.map((point) => wireAt(diagram, point))
     if (!plus || !minus) return []
     return [
       {

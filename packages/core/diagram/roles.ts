@@ -20,6 +20,10 @@ export function boardHot({ hot, board }: Diagram): PointId | null {
   return hot !== null && partOfPoint(hot) === board ? hot : null
 }
 
+/** Fuses that protect the control circuit. */
+export const controlFuses = ({ parts }: Pick<Diagram, 'parts'>): readonly Part[] =>
+  [...parts.values()].filter(({ kind, settings }) => kind.protects?.(settings) === 'control')
+
 /** The parts that feed the unit from outside. */
 export const supplies = ({ parts }: Diagram): readonly Part[] =>
   [...parts.values()].filter(({ kind }) => kind.symbol === 'source')

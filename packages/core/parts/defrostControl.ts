@@ -30,15 +30,16 @@ const feltBy = (now: Now, input: string): number =>
 const isInRange = (fahrenheit: number): boolean =>
   fahrenheit > sensorRange.least && fahrenheit < sensorRange.most
 
-const sensorsAreRight = (now: Now): boolean =>
-  [feltBy(now, 'coilInput'), feltBy(now, 'airInput')].every(isInRange)
+const sensorsOf = (now: Now): readonly [coil: number, air: number] => [
+  feltBy(now, 'coilInput'),
+  feltBy(now, 'airInput'),
+]
 
 function isFrosted(now: Now): boolean {
-  if (hasThermistors(now.settings)) {
-    const coil = feltBy(now, 'coilInput')
-    return sensorsAreRight(now) && coil < freezesAt && feltBy(now, 'airInput') - coil >= frostedBelowAir
-  }
-  return !hasSwitch(now.settings) || now.volts.sensorInput.size >= calledAboveVolts
+  if (!hasThermistors(now.settings))
+    return !hasSwitch(now.settings) || now.volts.sensorInput.size >= calledAboveVolts
+  const [coil, air] = sensorsOf(now)
+  return [coil, air].every(isInRange) && coil < freezesAt && air - coil >= frostedBelowAir
 }
 
 const sensorTerminals = [
@@ -130,7 +131,7 @@ export const defrostControl: PartKind = {
       : [],
   code: (now) => {
     if (now.volts.electronics.size < calledAboveVolts) return 'dark'
-    if (hasThermistors(now.settings) && !sensorsAreRight(now)) return '4 flashes'
+    if (hasThermistors(now.settings) && !sensorsOf(now).every(isInRange)) return '4 flashes'
     return now.volts.call.size >= calledAboveVolts && now.amps.compressor.size < passedAmps
       ? '2 flashes'
       : 'steady'

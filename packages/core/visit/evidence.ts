@@ -6,6 +6,7 @@ import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
 import type { Effect, Fault } from '../parts/effect'
 import { dialMayBe } from '../diagram/dials'
+import { wireJoining } from '../diagram/wireJoining'
 import { isSurrounding } from '../parts/surroundings'
 import { complaintSaid } from './complaintSaid'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
@@ -263,12 +264,12 @@ function valueProblem(meter: Meter, value: number | null, power: Standing['power
 
 /** What was read in a wire, the ends as the unit has them. */
 function readingInWire(
-  { wires }: Diagram,
+  diagram: Diagram,
   standing: Standing,
   { meter, from, to = '', value, typed = '' }: ReadingEntry,
 ): Evidence {
-  const wire = wires.get(from) ?? wires.get(`${from}-${to}`) ?? wires.get(`${to}-${from}`)
-  if (!wire) throw new UnknownNameError('wire', `${from}-${to}`, wires.keys())
+  const wire = diagram.wires.get(from) ?? wireJoining(diagram, from, to)
+  if (!wire) throw new UnknownNameError('wire', `${from}-${to}`, diagram.wires.keys())
   if (value === null)
     throw new EvidenceError(`${meter} do not show OL: enter the ${meter}, or leave the reading out`)
   const problem = valueProblem(meter, value, standing.power)

@@ -60,7 +60,7 @@ export function CircuitFiles({ text, kept, name, isReadable, onEdited }: Circuit
 
 interface Brought {
   readonly kind: 'good' | 'wrong'
-  readonly words: readonly string[]
+  readonly words: string
 }
 
 /** A file that somebody has of this unit: ladder text, or a list of its wires. */
@@ -72,14 +72,14 @@ function BringIn({ text, onEdited }: Pick<CircuitFilesProps, 'text' | 'onEdited'
     const { circuitFromFile } = await import('../files/csv')
     const edit = circuitFromFile(text, await file.text())
     if (edit.is === 'problem') {
-      setBrought({ kind: 'wrong', words: edit.message.split('\n') })
+      setBrought({ kind: 'wrong', words: edit.message })
       return
     }
     onEdited(edit.text)
     const isChanged = edit.text !== text
     setBrought({
       kind: 'good',
-      words: [isChanged ? `${file.name} is in; look at What changes.` : `${file.name} says the same.`],
+      words: isChanged ? `${file.name} is in; look at What changes.` : `${file.name} says the same.`,
     })
   }
   return (
@@ -90,7 +90,7 @@ function BringIn({ text, onEdited }: Pick<CircuitFilesProps, 'text' | 'onEdited'
           void take()
         }}
       />
-      {brought ? <Notice kind={brought.kind}>{brought.words.join('\n')}</Notice> : null}
+      {brought ? <Notice kind={brought.kind}>{brought.words}</Notice> : null}
     </>
   )
 }

@@ -21,7 +21,7 @@ import { useSync } from '../sync/SyncContext'
 import { ChangeView } from './ChangeView'
 import { useCircuitChange } from './useCircuitChange'
 
-/** As long as the name of a temporary measure may be. */
+/** The register has a line for it: what is longer stands in the visit. */
 const mostName = 80
 
 /** A change of a unit’s circuit that somebody means to make: what is moved, what it does, how it is proven. */
