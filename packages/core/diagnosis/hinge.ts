@@ -1,6 +1,5 @@
-import { isOhms } from '../circuit/meters'
 import type { Evidence, Findings } from '../visit/evidence'
-import { tolerances } from './likelihood'
+import { isNothing } from './likelihood'
 import { likely } from './outcomes'
 import type { Belief } from './suspects'
 
@@ -21,12 +20,8 @@ export function isHinge({ evidence }: Findings, belief: Belief, e: number): bool
   return shareOf(leading, without) < hangsBelow * without.reduce((a, b) => a + b, 0)
 }
 
-function readsNothing(piece: Evidence): boolean {
-  if (piece.kind !== 'reading') return false
-  const { meter, value } = piece
-  if (isOhms(meter) || value === null) return value === null
-  return Math.abs(value) < tolerances[meter].floor
-}
+const readsNothing = (piece: Evidence): boolean =>
+  piece.kind === 'reading' && isNothing(piece.meter, piece.value)
 
 /** The few that are a verdict together; null while there is none. */
 function leadingFew(belief: Belief): readonly number[] | null {

@@ -1,5 +1,5 @@
 import { toldBy, type ToldBy } from '../parts/lookVocabulary'
-import { hasSmallValues, rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
+import { hasSmallValues, isOhms, rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
 import { bell } from './bell'
 import { flameBehind, flameDensity } from './flameReading'
 import { insulationBehind, insulationBlunder, insulationDensity, leaksApart } from './insulation'
@@ -44,6 +44,12 @@ export const tolerances: Readonly<Record<EvenMeter, Tolerance>> = {
   // six per cent either way is what their makers promise
   microfarads: { share: 0.05, floor: 0.1, span: 60 },
 }
+/** Whether a meter shows nothing: no volts and no amps, or no way through. */
+export function isNothing(meter: Meter, value: number | null): boolean {
+  if (isOhms(meter) || value === null) return value === null
+  return Math.abs(value) < tolerances[meter].floor
+}
+
 /** Ohms are judged on a logarithmic scale, above what leads, clips and the touch of a chafed wire add. */
 const ohmsSpread = 0.25
 const ohmsFloor = 1

@@ -32,6 +32,7 @@ export class UnitModel {
   private readonly versions = new Map<string, number>()
   private readonly changing: (boolean | undefined)[] = []
   private readonly situations = new Map<string, SituationModel>()
+  private forgotten = 0
 
   constructor(readonly diagram: Diagram) {
     this.all = [...hypothesesOf(diagram)]
@@ -110,11 +111,17 @@ export class UnitModel {
     return number
   }
 
+  /** How often the numbers of pairs and versions were given out anew. */
+  get timesForgotten(): number {
+    return this.forgotten
+  }
+
   /**
    * Forgets every pair and version that was thought of, when a case is over: their numbers are given out
    * anew.
    */
   forgetPairs(): void {
+    this.forgotten++
     this.all.length = this.singles
     this.pairs.clear()
     this.versions.clear()

@@ -106,7 +106,11 @@ function findStands({ model, belief, which }: Search, standing: Standing): Stand
   const stands = new Map<number, number>()
   for (const h of which) {
     const blown = belief.blown[h] ?? 'not'
-    const version = belief.opened[h] ? moment.asOpened(h, blown) : moment.asTripped(h, blown)
+    const version = belief.away[h]
+      ? moment.away(h, blown)
+      : belief.opened[h]
+        ? moment.asOpened(h, blown)
+        : moment.asTripped(h, blown)
     if (version !== h) stands.set(h, version)
   }
   return stands.size > 0 ? stands : null
@@ -193,9 +197,10 @@ function toldSoFar(search: Search): readonly ToldIn[] {
   const again = everyAgain(search)
   const told = findings.evidence.flatMap((piece, e): readonly ToldIn[] => {
     if (piece.kind !== 'reading' || again[e] === 'doubted') return []
-    const { standing, meter } = piece
+    const { standing, meter, value } = piece
     const stands = standsIn(search, standing)
-    return [{ standing, meter, predicted: predictedAs(situationIn(search, standing), piece, which, stands) }]
+    const predicted = predictedAs(situationIn(search, standing), piece, which, stands)
+    return [{ standing, meter, value, predicted }]
   })
   toldKnown.set(search, told)
   return told

@@ -1,13 +1,18 @@
 import type { Meter } from '../circuit/meters'
-import { spreadsApart } from './likelihood'
+import { distinct, isNothing, spreadsApart } from './likelihood'
 import { readingOf } from './grouping'
 import type { Predictions } from './situationModel'
 import type { Belief } from './suspects'
 
-/** What each suspect says of a reading that was taken. */
-export interface Told {
+/** What each suspect says of a reading. */
+export interface Foreseen {
   readonly meter: Meter
   readonly predicted: Predictions
+}
+
+/** The same of one that was taken, and what it was. */
+export interface Told extends Foreseen {
+  readonly value: number | null
 }
 
 /** Of what is believed, the share that a reading must tell apart to be news beside one that was taken. */
@@ -16,13 +21,20 @@ const newsFrom = 0.001
 const alike = 1
 
 /**
+ * Whether a suspect can only have it that a reading was misread: it showed nothing where that one says
+ * something, or the other way round. Such a suspect wants it read again, not another like it.
+ */
+const wasMisread = (meter: Meter, read: number | null, said: number | null): boolean =>
+  isNothing(meter, read) !== isNothing(meter, said) && distinct(meter, read, said)
+
+/**
  * Whether every suspect worth a word says the same of a reading as of one that was taken: a clamp on the
  * next wire in series, the other side of a closed contact. It would tell no more than whether the first
  * was read right.
  */
 export const repeats = (
   told: readonly Told[],
-  { meter, predicted }: Told,
+  { meter, predicted }: Foreseen,
   { probability }: Belief,
   which: readonly number[],
 ): boolean =>
@@ -30,7 +42,9 @@ export const repeats = (
     if (earlier.meter !== meter) return false
     let news = 0
     for (const h of which) {
-      if (spreadsApart(meter, readingOf(earlier.predicted[h]), readingOf(predicted[h])) < alike) continue
+      const said = readingOf(earlier.predicted[h])
+      if (spreadsApart(meter, said, readingOf(predicted[h])) < alike) continue
+      if (wasMisread(meter, earlier.value, said)) continue
       news += probability[h]
       if (news >= newsFrom) return false
     }

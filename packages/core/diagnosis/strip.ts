@@ -89,6 +89,7 @@ export function healthyStrips(model: UnitModel, findings: Findings): readonly St
       factors: [],
       blown: [],
       opened: [],
+      away: [],
     },
   })
 }

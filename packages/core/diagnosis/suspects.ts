@@ -84,6 +84,7 @@ export function believe(model: UnitModel, findings: Findings, facts: UnitFacts =
     factors: ends[lead].factors,
     blown: ends[lead].blown,
     opened: ends[lead].opened,
+    away: ends[lead].away,
     // other stories may have thought of further pairs
     weight: ends[lead].weight.map((row) => lengthened(row, probability.length)),
   }

@@ -44,6 +44,13 @@ export interface Cycle {
   readonly stays: number
 }
 
+/** The weight of tracks together, in logarithms. */
+export const sumOfLogs = (tracks: readonly Track[]): number => {
+  const top = tracks.reduce((most, { logWeight }) => Math.max(most, logWeight), -Infinity)
+  if (top === -Infinity) return -Infinity
+  return top + Math.log(tracks.reduce((sum, { logWeight }) => sum + Math.exp(logWeight - top), 0))
+}
+
 /** What a piece of evidence makes of a hypothesis's track. */
 export type Weigher = (h: number, track: Track) => Track
 

@@ -2,6 +2,8 @@ import { partOfPoint } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
+import type { Standing } from '../visit/standing'
+import { carriedThrough } from './carriedThrough'
 import { changingShare, cycleAtFirst, presentAtFirst, stays, touched } from './comesAndGoes'
 import { complaintChances } from './complaint'
 import { Factors } from './factors'
@@ -47,6 +49,8 @@ export interface Weighed {
   readonly blown: readonly Blown[]
   /** Whether a switch that it makes open again and again is open just now, by hypothesis number. */
   readonly opened: readonly boolean[]
+  /** Whether it comes and goes and is most likely away just now, by hypothesis number. */
+  readonly away: readonly boolean[]
 }
 
 /** What evidence is weighed in. */
@@ -92,83 +96,64 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
   for (const [h, start] of prior) log[h] = start + evidence.reduce((sum, _, e) => sum + told.weight[e][h], 0)
   return {
     ...normalise(log),
-    weight: told.weight.map((row) => padded(row, count)),
-    factors: told.factors,
-    blown: told.blown,
-    opened: told.opened,
+    ...told,
   }
 }
 
-/** Rows are of one length, whatever versions were thought of while they were made. */
-function padded(row: Float64Array, count: number): Float64Array {
-  if (row.length === count) return row
-  const longer = new Float64Array(count).fill(-Infinity)
-  longer.set(row.subarray(0, Math.min(row.length, count)))
-  return longer
-}
-
 interface AllTold {
+  /** By piece of evidence, by hypothesis number; −Infinity where it was not asked about. */
   readonly weight: readonly Float64Array[]
   readonly factors: readonly (Factors | undefined)[]
   readonly blown: readonly Blown[]
   readonly opened: readonly boolean[]
+  readonly away: readonly boolean[]
 }
 
-/** What a model has been told lately: a log grows by one entry, and the tracks go on from where they were. */
-interface Chain {
-  readonly key: string
-  readonly tracks: readonly (readonly Track[] | undefined)[]
-  readonly weight: readonly Float64Array[]
-}
-
-const chains = new WeakMap<UnitModel, Chain[]>()
-const mostChains = 6
-
-/**
- * Carries every hypothesis through the evidence, in order: each piece is weighed in the light of those before
- * it.
- */
+/** Carries every hypothesis through the evidence, in order: each piece is weighed in the light of those before. */
 function tracksAfter(context: Context, which: readonly number[]): AllTold {
   const { model, evidence } = context
-  const kept = chains.get(model) ?? []
-  chains.set(model, kept)
-  const base = chainKey(context, which)
-  const keys = evidence.reduce<readonly string[]>(
-    (known, piece) => [...known, `${known.at(-1) ?? base}\n${JSON.stringify(piece)}`],
-    [],
+  const metered = lookedAtAndMetered(evidence)
+  const pieces = evidence.map((piece) =>
+    JSON.stringify(piece.kind === 'look' ? [piece, metered.includes(piece.of)] : piece),
   )
-  const from = [...kept].reverse().find(({ key }) => key === base || keys.includes(key))
-  const done = from ? keys.indexOf(from.key) + 1 : 0
-  let chain: Chain = from ?? { key: base, tracks: startTracks(context, which), weight: [] }
-  for (let e = done; e < evidence.length; e++) {
-    chain = { ...advance(context, chain, evidence[e], which), key: keys[e] }
-    kept.push(chain)
-    while (kept.length > mostChains) kept.shift()
+  const carried = carriedThrough(model, { base: baseKey(context), pieces }, which, {
+    start: (these) => startTracks(context, these),
+    weigher: (e, these) => weigherAt(context, e, these),
+  })
+  const weight = evidence.map(() => new Float64Array(model.hypotheses.length).fill(-Infinity))
+  const factors: (Factors | undefined)[] = []
+  const blown: Blown[] = Array.from(model.hypotheses, () => 'not' as const)
+  const opened = blown.map(() => false)
+  const away = blown.map(() => false)
+  for (const h of which) {
+    const account = carried.get(h)
+    if (!account) continue
+    account.weight.forEach((said, e) => (weight[e][h] = said))
+    const [first, ...others] = account.tracks
+    if (!first) continue
+    const lead = others.reduce((a, b) => (b.logWeight > a.logWeight ? b : a), first)
+    factors[h] = lead.factors
+    blown[h] = lead.blown
+    opened[h] = lead.cycle.opened > 0.5
+    away[h] = lead.present !== null && lead.present < 0.5
   }
-  const lead = chain.tracks.map((tracks) => tracks?.reduce((a, b) => (b.logWeight > a.logWeight ? b : a)))
-  return {
-    weight: chain.weight,
-    factors: lead.map((track) => track?.factors),
-    blown: lead.map((track) => track?.blown ?? 'not'),
-    opened: lead.map((track) => track !== undefined && track.cycle.opened > 0.5),
-  }
+  return { weight, factors, blown, opened, away }
 }
 
-/** Everything besides the pieces of evidence that a chain depends on. */
-const chainKey = (
-  { model, repairedFaults, good, findings, evidence }: Context,
-  which: readonly number[],
-): string =>
-  JSON.stringify([
+/** What carrying a hypothesis depends on besides the pieces of evidence, one by one. */
+const baseKey = (context: Context): string => {
+  const { repairedFaults, findings, evidence } = context
+  return JSON.stringify([
     repairedFaults,
-    [...good],
     findings.complaint,
-    // singles are all there but those known good; of pairs each log tries its own
-    which.filter((h) => h >= model.singles),
+    firstStanding(context),
     changingShare(evidence, findings),
     isTimed(evidence),
-    lookedAtAndMetered(evidence),
   ])
+}
+
+/** How things stood when the first piece of evidence was taken. */
+const firstStanding = ({ evidence, findings }: Context): Standing => evidence[0]?.standing ?? findings.now
 
 /** Parts that were looked at and on whose own terminals something was read, at any time of the visit. */
 function lookedAtAndMetered(evidence: readonly Evidence[]): readonly string[] {
@@ -196,10 +181,10 @@ const timed = [
 const isTimed = (evidence: readonly Evidence[]): boolean =>
   evidence.some(({ standing }) => standing.age !== null)
 
-function startTracks(context: Context, which: readonly number[]): readonly (readonly Track[] | undefined)[] {
+function startTracks(context: Context, which: readonly number[]): ReadonlyMap<number, readonly Track[]> {
   const { model, evidence, findings, repairedFaults } = context
-  const tracks: (readonly Track[] | undefined)[] = []
-  const first = evidence[0]?.standing ?? findings.now
+  const tracks = new Map<number, readonly Track[]>()
+  const first = firstStanding(context)
   const moment = new Moment(model, first, model.stillThere(repairedFaults, first))
   const share = changingShare(evidence, findings)
   const clocks = isTimed(evidence) ? timed : untimed
@@ -230,59 +215,33 @@ function startTracks(context: Context, which: readonly number[]): readonly (read
       ...ways.map((way) => ({ blown: way, weight: before / ways.length })),
       { blown: 'not', weight: 1 - before } as const,
     ]
-    tracks[h] = beginnings.flatMap(({ blown, weight }) => [
+    const own = beginnings.flatMap(({ blown, weight }) => [
       ...start(weight * (1 - comesAndGoes), blown, null),
       ...start(weight * comesAndGoes, blown, presentAtFirst),
     ])
+    tracks.set(h, own)
   }
   return tracks
 }
 
 /** The call that the visit is about: it says which season nobody has measured. */
-const homeCallOf = ({ model: { diagram }, findings, evidence }: Context): string =>
-  diagram.complaints.find(({ id }) => id === findings.complaint)?.call ??
-  (evidence[0]?.standing ?? findings.now).call
-
-function advance(
-  context: Context,
-  { tracks, weight }: Chain,
-  piece: Evidence,
-  which: readonly number[],
-): Omit<Chain, 'key'> {
-  const { model, repairedFaults } = context
-  const home = homeCallOf(context)
-  const metered = lookedAtAndMetered(context.evidence)
-  const also = model.stillThere(repairedFaults, piece.standing)
-  const settled = new Moment(model, piece.standing, also)
-  const weigher = weigherOf(model, piece, settled, { home, metered, which })
-  const late =
-    piece.standing.age === null
-      ? weigher
-      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), {
-          home,
-          metered,
-          which,
-        })
-  const meanwhile = passing(context.evidence[weight.length - 1], piece)
-  const row = new Float64Array(model.hypotheses.length).fill(-Infinity)
-  const after: (readonly Track[] | undefined)[] = []
-  for (const h of which) {
-    const before = tracks[h] ?? []
-    const next = before.map((track) => (track.late ? late : weigher)(h, meanwhile(track)))
-    const whole = sumOfLogs(next)
-    row[h] = whole - sumOfLogs(before)
-    after[h] = next.filter(({ logWeight }) => logWeight > whole - forgottenBelow)
-  }
-  return { tracks: after, weight: [...weight, row] }
+const homeCallOf = (context: Context): string => {
+  const { model, findings } = context
+  const complaint = model.diagram.complaints.find(({ id }) => id === findings.complaint)
+  return complaint?.call ?? firstStanding(context).call
 }
 
-/** Tracks of less weight than this, in logarithms against the whole, are left. */
-const forgottenBelow = 12
-
-const sumOfLogs = (tracks: readonly Track[]): number => {
-  const top = tracks.reduce((most, { logWeight }) => Math.max(most, logWeight), -Infinity)
-  if (top === -Infinity) return -Infinity
-  return top + Math.log(tracks.reduce((sum, { logWeight }) => sum + Math.exp(logWeight - top), 0))
+/** What a piece of evidence makes of a track; some tracks have it that the call has stood for longer. */
+function weigherAt(context: Context, e: number, which: readonly number[]): Weigher {
+  const { model, repairedFaults, evidence } = context
+  const piece = evidence[e]
+  const also = model.stillThere(repairedFaults, piece.standing)
+  const rest: Rest = { home: homeCallOf(context), metered: lookedAtAndMetered(evidence), which }
+  const settled = weigherOf(model, piece, new Moment(model, piece.standing, also), rest)
+  const meanwhile = passing(evidence[e - 1], piece)
+  if (piece.standing.age === null) return (h, track) => settled(h, meanwhile(track))
+  const late = weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), rest)
+  return (h, track) => (track.late ? late : settled)(h, meanwhile(track))
 }
 
 /** What weighing a piece of evidence takes from the rest of the visit. */
