@@ -14,6 +14,7 @@ import {
 } from './editLadder'
 import { circuitOf } from './joins'
 import type { PointId } from '../parts/effect'
+import { wireAt } from './wireAt'
 
 /** Where a lead goes that is traced from one of its ends. */
 export type FarEnd =
@@ -25,6 +26,8 @@ export type FarEnd =
       readonly words: string
       readonly zone: string
       readonly terminal: string
+      /** Its settings where they are not the usual ones, as a text has them. */
+      readonly settings?: string
     }
   /** Nobody has followed it further yet: it stays open, and is named as such. */
   | { readonly is: 'not-traced' }
@@ -55,11 +58,21 @@ export function drawLead(text: string, diagram: Diagram, lead: TracedLead): Ladd
   const twin = [...diagram.wires.values()].find((wire) => hasEnds(wire, from, end.point))
   if (twin)
     return problem(`${from} and ${end.point} are joined by a lead already: ${twin.color} ${twin.number}`)
-  const wirings = new Set([from, end.point].flatMap((point) => wiringAt(diagram, point)))
-  if (wirings.size > 1)
+  const wiring = wiringFor(diagram, from, end.point)
+  if (!wiring)
     return problem(`${from} and ${end.point} are of line voltage and of control: no lead joins the two`)
-  const [wiring = 'control'] = wirings
   return edited(intoRung(end.text, tracedRung[wiring], wiring, `${from} -${color} ${number}- ${end.point}`))
+}
+
+/** What a lead between two terminals is, line voltage or control; null where one is of each. */
+function wiringFor(diagram: Diagram, from: PointId, to: PointId): Wire['wiring'] | null {
+  const [one, other] = [from, to].map((point) => wiringAt(diagram, point))
+  const shared = one.filter((wiring) => other.includes(wiring))
+  const possible = one.length === 0 ? other : other.length === 0 ? one : shared
+  if (possible.length === 0) return one.length === 0 ? 'control' : null
+  // where both go, as where the neutral is the common, it is what is there already
+  const beside = [from, to].map((point) => wireAt(diagram, point)?.wiring)
+  return beside.find((wiring) => wiring && possible.includes(wiring)) ?? possible[0]
 }
 
 /** What the wires of the circuit that a terminal is in are: line voltage, control, or nothing yet. */
@@ -87,7 +100,7 @@ function farEndOf(text: string, diagram: Diagram, to: FarEnd): Reached {
         ? { is: 'reached', text, point: to.point }
         : failed(`there is no terminal ${to.point || '(none)'}`)
     case 'new-part': {
-      const { id, kind: kindName, words, zone, terminal } = to
+      const { id, kind: kindName, words, zone, terminal, settings } = to
       const kind = partKinds.get(kindName)
       if (!kind) return failed('choose what kind of part it is')
       if (!partName.test(id)) return failed('name the part in capitals and digits, as on its cover: CC1')
@@ -97,7 +110,7 @@ function farEndOf(text: string, diagram: Diagram, to: FarEnd): Reached {
       const own = kind.terminals(new Settings(id, kind.settings)).map(({ name }) => name)
       if (!own.includes(terminal)) return failed(`a ${kind.words} has the terminals ${own.join(', ')}`)
       const called = words.replaceAll('"', '’').trim() || kind.words
-      const line = `part ${id} ${kindName} "${called}" in ${zone}`
+      const line = `part ${id} ${kindName} "${called}" in ${zone}${settings ? ` : ${settings}` : ''}`
       return { is: 'reached', text: afterLastPart(text, line), point: `${id}.${terminal}` }
     }
     case 'not-traced':

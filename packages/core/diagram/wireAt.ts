@@ -4,3 +4,10 @@ import type { Diagram, Wire } from './diagram'
 /** The first wire that lands on a terminal; undefined: none does. */
 export const wireAt = ({ wires }: Pick<Diagram, 'wires'>, point: PointId): Wire | undefined =>
   [...wires.values()].find(({ from, to }) => from === point || to === point)
+
+/** Every wire that lands on a terminal. */
+export const wiresAt = ({ wires }: Pick<Diagram, 'wires'>, point: PointId): readonly Wire[] =>
+  [...wires.values()].filter(({ from, to }) => from === point || to === point)
+
+/** The end of a wire that is not on a terminal. */
+export const farFrom = (point: PointId, { from, to }: Wire): PointId => (to === point ? from : to)

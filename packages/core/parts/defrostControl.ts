@@ -61,6 +61,11 @@ export const defrostControl: PartKind = {
   cause: 'defrost',
   symbol: 'control',
   likelier: ['cold-weather'],
+  passesOn: [
+    ['Y', 'CC'],
+    ['O', 'RV'],
+    ['F1', 'F2'],
+  ],
   settings: { sensor: 'none' },
   terminals: (s) => [
     { name: 'R', words: 'control power' },

@@ -53,12 +53,12 @@ export const drive: PartKind = {
   storedSeconds: 300,
   storedBetween: ['BP', 'BN'],
   // across the line: its output off the motor, its run call on the coil, whatever guards that call in series still
-  passedBy: {
+  passedBy: () => ({
     kind: 'contactor',
     words: 'Bypass contactor',
     moved: { T1: 'T1', T2: 'T2', T3: 'T3', RUN: 'A1', C: 'A2' },
     fed: { L1: 'L1', L2: 'L2', L3: 'L3' },
-  },
+  }),
   lookWords: () => ['lamp-on', 'lamp-off'],
   settings: { volts: 480, amps: 7.6, output: 440, keypad: 'auto' },
   dials: {

@@ -187,6 +187,10 @@ export const economizerControl = (
   cause: 'economizer',
   symbol: 'control',
   governedBy: 'sensors',
+  passesOn: [
+    ['Y1I', 'Y1O'],
+    ['Y2I', 'Y2O'],
+  ],
   dials: {
     method: { words: 'changeover by', unit: '', choices: humidity ? methods : withoutHumidity },
     changeover: {

@@ -241,8 +241,12 @@ export interface PutBack {
 export interface PassingBy {
   readonly kind: string
   readonly words: string
+  /** Its settings where they are not the usual ones, as a ladder text has them. */
+  readonly settings?: string
   /** Leads that leave the one for the other. */
   readonly moved: Readonly<Record<string, string>>
+  /** Others that go along, of terminals that need not be wired. */
+  readonly alsoMoved?: Readonly<Record<string, string>>
   /** Terminals that stay fed, from which the other is fed too. */
   readonly fed: Readonly<Record<string, string>>
 }
@@ -340,7 +344,12 @@ export interface PartKind {
   /** What is put back where it belongs before a unit with such a part is left. */
   readonly putBack?: PutBack
   /** What does its work in its place, of a part that can be passed by with every guard in series. */
-  readonly passedBy?: PassingBy
+  passedBy?(settings: Settings): PassingBy
+  /**
+   * Terminals between which it only passes a call on, in and out: led past it, the call is guarded by all that
+   * guards it now.
+   */
+  readonly passesOn?: readonly (readonly [string, string])[]
   readonly likelier?: readonly Liking[]
   landings?(settings: Settings): readonly Landings[]
   readonly polarity?: Polarity

@@ -16,6 +16,7 @@ export const provingBoard: PartKind = {
   words: 'proving board',
   cause: 'board',
   symbol: 'control',
+  passesOn: [['Y', 'K']],
   settings: {},
   terminals: () => [
     { name: 'R', words: 'control power' },

@@ -28,6 +28,10 @@ const welded = (s: Settings, n: number): PartFault => ({
   ],
 })
 
+/** A relay that does the same work: as many contacts, a coil for the same volts. */
+const passingSettings = (s: Settings): string =>
+  ['coilVolts', 'poles', 'throws'].map((name) => `${name} ${s.text(name)}`).join(', ')
+
 /**
  * A relay: coil `A1`–`A2`; per pole a common `COMn`, `NOn`, and with two throws `NCn`. May make and break
  * late.
@@ -45,6 +49,20 @@ export const relay: PartKind = {
     ['throws', 'Throws'],
   ],
   throws: (s) => (throwsTwo(s) ? [poles(s).map((n) => `made${n}`), poles(s).map((n) => `rest${n}`)] : []),
+  // beside one on a board: the call holds both, the contacts of the new one switch what the old ones switched
+  passedBy: (s) => ({
+    kind: 'relay',
+    words: 'External relay',
+    settings: passingSettings(s),
+    fed: { A1: 'A1', A2: 'A2' },
+    moved: { COM1: 'COM1', NO1: 'NO1' },
+    alsoMoved: Object.fromEntries(
+      poles(s)
+        .flatMap((n) => [`COM${n}`, `NO${n}`, `NC${n}`])
+        .filter((name) => name !== 'COM1' && name !== 'NO1')
+        .map((name) => [name, name]),
+    ),
+  }),
   lookWords: () => ['pulled-in', 'dropped-out'],
   settings: { poles: 1, throws: '1', coilVolts: 24, va: 3, coilOhms: 70, onDelay: 0, offDelay: 0 },
   moving: 'made1',
