@@ -52,3 +52,9 @@ test.each(members.filter((_, k) => k % 5 === 0))(
       }
   },
 )
+
+test('each family has a place of its own among those offered, and stands there', () => {
+  const places = families.map(({ place }) => place)
+  expect(places).toEqual(places.map((_, k) => k + 1))
+  expect(families[0].id).toBe('rooftop')
+})

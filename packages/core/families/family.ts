@@ -45,11 +45,19 @@ export class FamilyError extends Error {
 /** Longer than any family of units. */
 const mostLetters = 100_000
 
-/** What a family is called, by the first line of its text: `family NAME "words"`. Throws FamilyError. */
-export function familyHead(text: string): { readonly id: string; readonly words: string } {
-  const named = /^family ([a-z][a-z0-9-]*) "([^"\r\n]*)"(?:\r?\n|$)/.exec(text)
+/** What a family is called, and its place where families are offered: those that are met most come first. */
+export interface FamilyHead {
+  readonly id: string
+  readonly words: string
+  readonly place: number
+}
+
+/** The first line of a family's text: `family NAME "words"`, or with `place 3` behind it. Throws FamilyError. */
+export function familyHead(text: string): FamilyHead {
+  const named = /^family ([a-z][a-z0-9-]*) "([^"\r\n]*)"(?: place ([1-9][0-9]?))?(?:\r?\n|$)/.exec(text)
   if (!named) throw new FamilyError('line 1: start the text with a line family NAME "words"')
-  return { id: named[1], words: named[2] }
+  const [, id, words, place] = named
+  return { id, words, place: place ? Number(place) : Infinity }
 }
 
 /** Reads a family's text: its first line, options, choices, and guarded ladder text. Throws FamilyError. */
