@@ -68,6 +68,12 @@ export class Technician {
   /** Isolates every source, and proves it dead as the form asks. */
   async isolate(): Promise<void> {
     await this.page.getByRole('button', { name: /^Power: / }).click()
+    await this.proveDead()
+    await expect(this.page.getByRole('button', { name: /Power: Isolated/ })).toBeVisible()
+  }
+
+  /** The form of isolation, filled in as it asks. */
+  async proveDead(): Promise<void> {
     await this.press('Isolate, lock, prove dead')
     for (const box of await this.page
       .getByRole('checkbox', { name: /locked and tagged|Stored energy|Tester proven on/ })
@@ -77,7 +83,6 @@ export class Technician {
     while (await dead.isVisible()) await dead.click()
     await this.page.getByRole('checkbox', { name: 'Tester proven again' }).click()
     await this.press('Isolated, proven dead')
-    await expect(this.page.getByRole('button', { name: /Power: Isolated/ })).toBeVisible()
   }
 
   async powerOn(): Promise<void> {

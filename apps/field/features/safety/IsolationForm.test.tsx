@@ -1,13 +1,14 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native'
+import { fireEvent, screen } from '@testing-library/react-native'
 import { builtInUnit } from '@jokulgale/core/units/index'
-import { renderVisit } from '../visit/testVisit'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { renderInApp } from '../testApp'
 import { legsToProve } from '@jokulgale/core/visit/provenDead'
 import { IsolationForm } from './IsolationForm'
 
 const show = (unit: string) => {
-  const onDone = jest.fn()
-  const onSaid = renderVisit(unit, [], (visit) => <IsolationForm visit={visit} onDone={onDone} />)
-  return { onSaid, onDone }
+  const onProven = jest.fn<undefined, [readonly EntryBody[]]>()
+  renderInApp(<IsolationForm diagram={builtInUnit(unit)} onProven={onProven} />)
+  return onProven
 }
 const legs = legsToProve(builtInUnit('fan-coil-two-pipe')).length
 /** Boxes in the order that they stand: isolators, stored energy, the tester before and after. */
@@ -21,19 +22,16 @@ const finish = (): void => {
   fireEvent.press(screen.getByText('Isolated, proven dead'))
 }
 
-test('a unit is not isolated by ticking boxes: nothing is said before each leg was read', async () => {
-  const { onSaid, onDone } = show('fan-coil-two-pipe')
+test('a unit is not isolated by ticking boxes: nothing is said before each leg was read', () => {
+  const onProven = show('fan-coil-two-pipe')
   tick()
   finish()
   allZero(legs - 1)
   finish()
-  expect(onSaid).not.toHaveBeenCalled()
+  expect(onProven).not.toHaveBeenCalled()
   allZero(1)
   finish()
-  await waitFor(() => {
-    expect(onDone).toHaveBeenCalled()
-  })
-  const said = onSaid.mock.calls.map(([body]) => body)
+  const [[said]] = onProven.mock.calls
   expect(said.map(({ kind }) => kind)).toEqual(['isolation', 'power'])
   expect(said[0]).toMatchObject({ testerBefore: true, testerAfter: true, sources: ['BR', 'BRH'] })
 })
@@ -45,33 +43,31 @@ const readAs = (value: string): void => {
   fireEvent.press(screen.getByText(/^Log/))
 }
 
-test('a leg that is not dead stops it, says where to look, and is read again at the end', async () => {
-  const { onSaid, onDone } = show('fan-coil-two-pipe')
+test('a leg that is not dead stops it, says where to look, and is read again at the end', () => {
+  const onProven = show('fan-coil-two-pipe')
   tick()
   readAs('119')
   expect(screen.getByText(/119 V is not dead\. Find the other source/)).toBeTruthy()
   allZero(legs - 1)
   finish()
-  expect(onSaid).not.toHaveBeenCalled()
+  expect(onProven).not.toHaveBeenCalled()
   expect(screen.getByText('SW.L1 to ground reads 0\u00a0V')).toBeTruthy()
   allZero(1)
   finish()
-  await waitFor(() => {
-    expect(onDone).toHaveBeenCalled()
-  })
+  expect(onProven).toHaveBeenCalledTimes(1)
 })
 
 test('the bus of a drive is read with direct volts, and waited for while it is charged', () => {
-  const { onSaid } = show('air-handler-drive-running')
+  const onProven = show('air-handler-drive-running')
   tick()
   allZero(legsToProve(builtInUnit('air-handler-drive-running')).length - 1)
   readAs('212')
   expect(screen.getByText(/212 V is not dead\. It is still charged: wait/)).toBeTruthy()
   finish()
-  expect(onSaid).not.toHaveBeenCalled()
+  expect(onProven).not.toHaveBeenCalled()
   readAs('31')
   finish()
-  expect(onSaid.mock.calls[0][0]).toMatchObject({ kind: 'isolation' })
+  expect(onProven.mock.calls[0][0][0]).toMatchObject({ kind: 'isolation' })
 })
 
 test('it is read where hands go, and the place is named', () => {

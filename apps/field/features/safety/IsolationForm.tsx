@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { unitOf } from '@jokulgale/core/circuit/meters'
 import { partOfPoint, partWords, pointName, zoneWords, type Diagram } from '@jokulgale/core/diagram/diagram'
-import type { DeadLeg, DropPoint } from '@jokulgale/core/visit/entry'
+import type { DeadLeg, DropPoint, EntryBody } from '@jokulgale/core/visit/entry'
 import { isolationCautions } from '@jokulgale/core/visit/isolationCautions'
 import { areProvenDead, legsToProve, stillLive, type LegToProve } from '@jokulgale/core/visit/provenDead'
 import { storedSeconds, storedWords } from '@jokulgale/core/visit/storedEnergy'
@@ -12,7 +12,6 @@ import { Press } from '../../ui/Press'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { NumberPad } from '../pad/NumberPad'
-import type { OpenVisit } from '../visit/useVisit'
 
 /** Where a leg comes to hand, and with what it is read. */
 function placeWords(diagram: Diagram, { from, meter }: LegToProve): string {
@@ -36,12 +35,17 @@ const adviceOf = (legs: readonly LegToProve[], live: DeadLeg): string =>
     ? 'It is still charged: wait, and read it again.'
     : 'Find the other source, and read it again.'
 
+interface IsolationFormProps {
+  readonly diagram: Diagram
+  /** What is put down of it, in order. */
+  readonly onProven: (entries: readonly EntryBody[]) => void
+}
+
 /**
  * Locked, stored energy waited for, tester proven, each leg dead, tester proven again: only then is the unit
  * isolated.
  */
-export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly onDone: () => void }) {
-  const { diagram, say } = visit
+export function IsolationForm({ diagram, onProven }: IsolationFormProps) {
   const legs = legsToProve(diagram)
   const stored = storedSeconds(diagram)
   const [locked, setLocked] = useState<ReadonlySet<string>>(new Set())
@@ -66,17 +70,18 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
     ])
     setAsking(null)
   }
-  const finish = async (): Promise<void> => {
-    await say({
-      kind: 'isolation',
-      sources: [...locked],
-      storedEnergySeconds: stored,
-      testerBefore: before,
-      testerAfter: after,
-      legs: read,
-    })
-    await say({ kind: 'power', is: 'isolated', of: diagram.isolators.join(', ') })
-    onDone()
+  const finish = (): void => {
+    onProven([
+      {
+        kind: 'isolation',
+        sources: [...locked],
+        storedEnergySeconds: stored,
+        testerBefore: before,
+        testerAfter: after,
+        legs: read,
+      },
+      { kind: 'power', is: 'isolated', of: diagram.isolators.join(', ') },
+    ])
   }
   if (asking !== null) {
     return (
@@ -157,14 +162,7 @@ export function IsolationForm({ visit, onDone }: { readonly visit: OpenVisit; re
           setAfter(!after)
         }}
       />
-      <Press
-        kind="main"
-        title="Isolated, proven dead"
-        disabled={!ready}
-        onPress={() => {
-          void finish()
-        }}
-      />
+      <Press kind="main" title="Isolated, proven dead" disabled={!ready} onPress={finish} />
       <Words size="small" quiet>
         {isolationCautions(diagram).join(' ')}
       </Words>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { partWords } from '@jokulgale/core/diagram/diagram'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { powerOnProblems } from '@jokulgale/core/visit/visitState'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
@@ -30,12 +31,21 @@ export function PowerSheet({ visit, open, isolating: startIsolating = false, onC
     setIsolating(false)
     onClose()
   }
+  const proven = async (entries: readonly EntryBody[]): Promise<void> => {
+    for (const entry of entries) await say(entry)
+    close()
+  }
   const holding = powerOnProblems(state, diagram)
   const several = diagram.isolators.length > 1
   return (
     <Sheet title={isolating ? 'Isolate and prove dead' : 'Power state'} open={open} onClose={close}>
       {isolating ? (
-        <IsolationForm visit={visit} onDone={close} />
+        <IsolationForm
+          diagram={diagram}
+          onProven={(entries) => {
+            void proven(entries)
+          }}
+        />
       ) : (
         <>
           {state.power !== 'on'

@@ -1,0 +1,52 @@
+import { useState } from 'react'
+import type { Diagram } from '@jokulgale/core/diagram/diagram'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
+import { Part } from '../../ui/Part'
+import { Press } from '../../ui/Press'
+import { Sheet } from '../../ui/Sheet'
+import { Words } from '../../ui/Words'
+import { IsolationForm } from '../safety/IsolationForm'
+
+interface PlanIsolationProps {
+  /** The circuit as it is before a lead is moved. */
+  readonly diagram: Diagram
+  readonly isProven: boolean
+  readonly onProven: (entries: readonly EntryBody[]) => void
+}
+
+/** The unit isolated and proven dead before a lead of a plan is moved: the visit that proves it begins with that. */
+export function PlanIsolation({ diagram, isProven, onProven }: PlanIsolationProps) {
+  const [isOpen, setOpen] = useState(false)
+  return (
+    <Part title="Isolated for it">
+      {isProven ? (
+        <Words>Isolated, proven dead. It stands first in the visit that proves the change.</Words>
+      ) : (
+        <>
+          <Words>Before the first lead is moved: it belongs to the record of the change.</Words>
+          <Press
+            title="Isolate, lock, prove dead"
+            onPress={() => {
+              setOpen(true)
+            }}
+          />
+        </>
+      )}
+      <Sheet
+        title="Isolate and prove dead"
+        open={isOpen}
+        onClose={() => {
+          setOpen(false)
+        }}
+      >
+        <IsolationForm
+          diagram={diagram}
+          onProven={(entries) => {
+            setOpen(false)
+            onProven(entries)
+          }}
+        />
+      </Sheet>
+    </Part>
+  )
+}
