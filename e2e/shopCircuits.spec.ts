@@ -150,6 +150,24 @@ test('a drive is passed by: planned, carried out, registered, proven in every ca
   await expect(page.getByText('Wired as planned')).toBeVisible()
   await page.goto('/temporary')
   await expect(page.getByText('Wired for the time being: Until the new drive is here')).toBeVisible()
+  // its day is moved in a calendar: it counts here once it is said who allows it
+  const calendar = await (await page.request.get('/api/temporary.ics')).text()
+  const moved = calendar.replace(/^(DTSTART.*:)\d{8}/m, '$120270115')
+  await Promise.all([
+    page
+      .waitForEvent('filechooser')
+      .then((chooser) =>
+        chooser.setFiles({ name: 'measures.ics', mimeType: 'text/calendar', buffer: Buffer.from(moved) }),
+      ),
+    technician.press('Read in a calendar'),
+  ])
+  await expect(
+    page.getByRole('checkbox', { name: /AH-9, .*: until 2027-01-15 instead of \d{4}-\d\d-\d\d/ }),
+  ).toBeChecked()
+  await page.getByLabel('Who allows the other day').fill('Ines Varga')
+  await page.getByLabel('Who was told of it').fill('the caretaker')
+  await technician.press('Keep these days')
+  await expect(page.getByText(/Authorised by Ines Varga; told: the caretaker/)).toBeVisible()
   expect(technician.complaints.filter((text) => !/status of 401|400/.test(text))).toEqual([])
 })
 

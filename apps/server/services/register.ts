@@ -1,5 +1,6 @@
 import { eq, ne } from 'drizzle-orm'
 import { createEvents, type EventAttributes } from 'ics'
+import { calendarUid } from '@jokulgale/core/visit/newDays'
 import type { OpenMeasure } from '@jokulgale/contract/register'
 import type { Database } from '../db/connect'
 import { ofReadersSite } from '../db/ofReadersSite'
@@ -31,7 +32,7 @@ export function calendarOf(measures: readonly OpenMeasure[]): string {
     const [year, month, day] = left.expires.split('-').map(Number)
     return [
       {
-        uid: `${id}@jokulgale`,
+        uid: calendarUid(id),
         title: `Take off: ${words}, ${unit.label}`,
         start: [year, month, day],
         duration: { days: 1 },

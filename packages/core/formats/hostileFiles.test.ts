@@ -5,6 +5,9 @@ import { familyTexts } from '../generated/familyTexts'
 import { builtInUnit, builtInUnitText } from '../units/index'
 import { CaseFileError, readCaseFile } from './caseFile'
 import { MeterCsvError, readMeterCsv } from './meterCsv'
+import { partsNetlist } from './partsNetlist'
+import { CalendarError, readCalendar } from './readCalendar'
+import { NetlistError, readPartsNetlist } from './readPartsNetlist'
 import { ReadingsCsvError, readReadings } from './readingsCsv'
 import { readWireList, WireListError } from './readWireList'
 import { wireListCsv } from './wireListCsv'
@@ -52,6 +55,18 @@ const formats = [
     'call,from,to,function,value\ncool1,TB.R,TB.C,volts,25.4\nfan,CC1.T1,C1.C,amps,0\n',
     (text: string) => readReadings(text, builtInUnit('fan-coil-cooling'), { call: 'off', isIsolated: false }),
     ReadingsCsvError,
+  ],
+  [
+    'netlist of parts',
+    partsNetlist(builtInUnit('fan-coil-cooling')),
+    (text: string) => readPartsNetlist(text, builtInUnit('fan-coil-cooling')),
+    NetlistError,
+  ],
+  [
+    'calendar',
+    'BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:a\r\nDTSTART;VALUE=DATE:20261205\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n',
+    readCalendar,
+    CalendarError,
   ],
 ] as const
 

@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import { Circuit } from '@jokulgale/core/circuit/circuit'
 import { situationOf } from '@jokulgale/core/circuit/situation'
 import { leadsOf } from '@jokulgale/core/changes/leadChange'
+import { leadsByNodes } from '@jokulgale/core/changes/leadsByNodes'
 import { withLeads } from '@jokulgale/core/changes/withLeads'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { UnknownNameError } from '@jokulgale/core/diagram/nearest'
@@ -9,6 +10,9 @@ import { DiagramError, readLadder } from '@jokulgale/core/diagram/readLadder'
 import { FamilyError, readFamily } from '@jokulgale/core/families/family'
 import { CaseFileError, readCaseFile } from '@jokulgale/core/formats/caseFile'
 import { dropOutsOf, MeterCsvError, readMeterCsv } from '@jokulgale/core/formats/meterCsv'
+import { partsNetlist } from '@jokulgale/core/formats/partsNetlist'
+import { CalendarError, readCalendar } from '@jokulgale/core/formats/readCalendar'
+import { NetlistError, readPartsNetlist } from '@jokulgale/core/formats/readPartsNetlist'
 import { readWireList, WireListError } from '@jokulgale/core/formats/readWireList'
 import { wireListCsv } from '@jokulgale/core/formats/wireListCsv'
 import { readingsCsv, ReadingsCsvError, readReadings } from '@jokulgale/core/formats/readingsCsv'
@@ -18,6 +22,7 @@ import { builtInUnit, builtInUnitIds, builtInUnitText } from '@jokulgale/core/un
 import { ForbiddenActionError } from '@jokulgale/core/visit/actions'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { EvidenceError, gather } from '@jokulgale/core/visit/evidence'
+import { newDays } from '@jokulgale/core/visit/newDays'
 
 /** A format that is read: files of it that are right, and what becomes of one. */
 export interface Reader {
@@ -65,6 +70,25 @@ const readings: readonly EntryBody[] = [
   { kind: 'reading', meter: 'ohms', from: 'CC1.A1', to: 'CC1.A2', value: null },
   { kind: 'reading', meter: 'dc', from: 'DA.S+', to: 'DA.S-', value: 10, typed: '10' },
 ]
+
+const calendar = [
+  'BEGIN:VCALENDAR',
+  'VERSION:2.0',
+  'PRODID:jokulgale',
+  ...Array.from({ length: 20 }, (_, k) => [
+    'BEGIN:VEVENT',
+    `UID:${k}@jokulgale`,
+    `SUMMARY:Take off: Test bridge\\, unit ${k}`,
+    `DTSTART;VALUE=DATE:202612${10 + k}`,
+    'DURATION:P1D',
+    'BEGIN:VALARM',
+    'ACTION:DISPLAY',
+    'TRIGGER:-P1D',
+    'END:VALARM',
+    'END:VEVENT',
+  ]).flat(),
+  'END:VCALENDAR',
+].join('\r\n')
 
 const unitList = [
   'site;unit;address;type;serial;installed',
@@ -122,6 +146,24 @@ export const readers: readonly Reader[] = [
       if (edit.is === 'text') settle(readLadder(edit.text))
     },
     refuses: [WireListError, DiagramError],
+  },
+  {
+    format: 'netlist of parts (SPICE)',
+    right: [partsNetlist(rooftop)],
+    take: (text) => {
+      const leads = leadsByNodes(rooftop, readPartsNetlist(text, rooftop))
+      const edit = withLeads(rooftopText, leadsOf(leads))
+      if (edit.is === 'text') settle(readLadder(edit.text))
+    },
+    refuses: [NetlistError, DiagramError],
+  },
+  {
+    format: 'calendar (iCalendar)',
+    right: [calendar],
+    take: (text) => {
+      newDays([{ id: '7', left: { expires: '2026-12-05' } }], readCalendar(text))
+    },
+    refuses: [CalendarError],
   },
   {
     format: 'list of readings (CSV)',

@@ -44,6 +44,12 @@ export function CircuitFiles({ text, kept, name, isReadable, onEdited }: Circuit
               type="text/csv"
               make={async () => (await import('../files/csv')).wireListCsv(readLadder(text))}
             />
+            <SavePress
+              title="Netlist"
+              file={`${name}.cir`}
+              type="text/plain"
+              make={async () => (await import('../files/csv')).partsNetlist(readLadder(text))}
+            />
           </>
         ) : null}
         <Press
@@ -63,11 +69,14 @@ interface Brought {
   readonly words: string
 }
 
-/** A file that somebody has of this unit: ladder text, or a list of its wires. */
+/** A file that somebody has of this unit: ladder text, a list of its wires, or a netlist of its parts. */
 function BringIn({ text, onEdited }: Pick<CircuitFilesProps, 'text' | 'onEdited'>) {
   const [brought, setBrought] = useState<Brought | null>(null)
   const take = async (): Promise<void> => {
-    const file = await pickFile({ accept: '.ladder,.csv,.txt,text/csv,text/plain', purpose: 'circuit' })
+    const file = await pickFile({
+      accept: '.ladder,.csv,.cir,.net,.sp,.txt,text/csv,text/plain',
+      purpose: 'circuit',
+    })
     if (file === null) return
     const { circuitFromFile } = await import('../files/csv')
     const edit = circuitFromFile(text, await file.text())
@@ -85,7 +94,7 @@ function BringIn({ text, onEdited }: Pick<CircuitFilesProps, 'text' | 'onEdited'
   return (
     <>
       <Press
-        title="Bring in a text or a wire list"
+        title="Bring in a text, a wire list or a netlist"
         onPress={() => {
           void take()
         }}

@@ -1,4 +1,5 @@
 import { readLadder } from '@jokulgale/core/diagram/readLadder'
+import { partsNetlist } from '@jokulgale/core/formats/partsNetlist'
 import { wireListCsv } from '@jokulgale/core/formats/wireListCsv'
 import { builtInUnitText } from '@jokulgale/core/units/index'
 import { circuitFromFile } from './circuitFromFile'
@@ -17,7 +18,20 @@ test('of a wire list the leads are taken, and the rest of the text stays', () =>
   expect(edit).toEqual({ is: 'text', text: text.replace('-brown 28-', '-violet 128-') })
 })
 
+test('of a netlist what joins the terminals is taken, and colours and numbers stay', () => {
+  const netlist = partsNetlist(readLadder(text))
+  expect(circuitFromFile(text, netlist)).toEqual({ is: 'text', text })
+  const apart = netlist.replace(/^(XGR .*) \S+ GR$/m, '$1 elsewhere GR')
+  const edit = circuitFromFile(text, apart)
+  expect(edit.is === 'text' && edit.text !== text).toBe(true)
+})
+
 test.each([
+  [
+    'a netlist with a slip',
+    partsNetlist(readLadder(text)).replace('XGR ', 'XGX '),
+    /^line \d+: there is no part GX/,
+  ],
   ['ladder text with a slip', text.replace('contactor', 'contacter'), /^line \d+/],
   [
     'a list of another unit',

@@ -1,7 +1,9 @@
 import { leadsOf } from '@jokulgale/core/changes/leadChange'
+import { leadsByNodes } from '@jokulgale/core/changes/leadsByNodes'
 import { withLeads } from '@jokulgale/core/changes/withLeads'
 import { edited, problem, type LadderEdit } from '@jokulgale/core/diagram/editLadder'
 import { DiagramError, readLadder } from '@jokulgale/core/diagram/readLadder'
+import { isNetlist, NetlistError, readPartsNetlist } from '@jokulgale/core/formats/readPartsNetlist'
 import { readWireList, WireListError } from '@jokulgale/core/formats/readWireList'
 
 /** Larger than any unit's text or list, bytes. */
@@ -14,7 +16,12 @@ const isLadder = (file: string): boolean =>
     .find((line) => !/^\s*(?:#|$)/.test(line))
     ?.startsWith('unit ') ?? false
 
-/** A circuit as a file has it: ladder text stands for the whole of it, a wire list for the leads of what is drawn. */
+const refusals = [DiagramError, WireListError, NetlistError] as const
+
+/**
+ * A circuit as a file has it: ladder text stands for the whole of it, a wire list or a netlist for the leads of
+ * what is drawn.
+ */
 export function circuitFromFile(text: string, file: string): LadderEdit {
   if (file.length > mostLength) return problem('the file is larger than any circuit: give one unit’s')
   try {
@@ -22,9 +29,14 @@ export function circuitFromFile(text: string, file: string): LadderEdit {
       readLadder(file)
       return edited(file)
     }
-    return withLeads(text, leadsOf(readWireList(file, readLadder(text))))
+    const diagram = readLadder(text)
+    const leads = isNetlist(file)
+      ? leadsByNodes(diagram, readPartsNetlist(file, diagram))
+      : readWireList(file, diagram)
+    return withLeads(text, leadsOf(leads))
   } catch (error) {
-    if (error instanceof DiagramError || error instanceof WireListError) return problem(error.message)
+    if (refusals.some((refusal) => error instanceof refusal) && error instanceof Error)
+      return problem(error.message)
     throw error
   }
 }

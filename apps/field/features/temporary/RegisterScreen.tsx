@@ -10,7 +10,9 @@ import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
 import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
+import { useMayEdit } from '../places/useMayEdit'
 import { request } from '../sync/request'
+import { CalendarDays } from './CalendarDays'
 
 const styles = StyleSheet.create({
   measure: { borderBottomWidth: 1, paddingBottom: space.medium, gap: space.hair },
@@ -20,6 +22,7 @@ const styles = StyleSheet.create({
 export function RegisterScreen() {
   const [measures, setMeasures] = useState<readonly OpenMeasure[] | null>(null)
   const [problem, setProblem] = useState('')
+  const mayEdit = useMayEdit()
   useEffect(() => {
     request<Register>('GET', '/temporary').then(
       ({ measures: found }) => {
@@ -57,6 +60,14 @@ export function RegisterScreen() {
           Nothing is bridged, bypassed or restricted anywhere. What a visit leaves in place shows here, with
           the days it may stay.
         </Words>
+      ) : null}
+      {measures?.some(({ left }) => left !== null) && mayEdit ? (
+        <CalendarDays
+          measures={measures}
+          onKept={(said) => {
+            setMeasures(measures.map((each) => ({ ...each, left: said.get(each.id) ?? each.left })))
+          }}
+        />
       ) : null}
       {measures?.map((measure) => (
         <MeasureLine key={measure.id} measure={measure} />
