@@ -10,11 +10,11 @@ import type { Settings } from './settings'
 const switched = (s: Settings): readonly number[] =>
   poleNumbers(s.number('poles')).filter((pole) => !s.list('bars').includes(String(pole)))
 const hasAuxiliary = (s: Settings): boolean => s.text('auxiliary') === 'yes'
-/** What stays put when the armature does. */
-const staysOut = (s: Settings): PartFault['effects'] => [
-  { does: 'hold', branch: 'armature', state: 'out' },
+/** What stays put when the armature does: every contact on its carrier. */
+const staysPut = (s: Settings, armature: 'in' | 'out'): PartFault['effects'] => [
+  { does: 'hold', branch: 'armature', state: armature },
   ...[...switched(s).map((pole) => `pole${pole}`), ...(hasAuxiliary(s) ? ['auxiliary'] : [])].map(
-    (branch) => ({ does: 'hold' as const, branch, state: 'open' }),
+    (branch) => ({ does: 'hold' as const, branch, state: armature === 'in' ? 'closed' : 'open' }),
   ),
 ]
 /** Impedance of a coil wound for a line voltage, on 24 V; ohms. */
@@ -95,7 +95,7 @@ export const contactor: PartKind = {
       prior: 0.25,
       cause: 'a substitute fitted by somebody',
       prove: 'read the coil’s own marking; its ohms',
-      effects: [{ does: 'ohms', branch: 'coil', ohms: wrongCoilOhms }, ...staysOut(s)],
+      effects: [{ does: 'ohms', branch: 'coil', ohms: wrongCoilOhms }, ...staysPut(s, 'out')],
     },
     {
       name: 'jammed',
@@ -104,16 +104,16 @@ export const contactor: PartKind = {
       prior: 0.8,
       cause: 'insects, a burnt carrier, a warped plate',
       shows: ['insects'],
-      effects: staysOut(s),
+      effects: staysPut(s, 'out'),
     },
     {
       name: 'welded',
       class: 'stuck',
-      words: 'all poles welded closed',
+      words: 'stays in without its coil: poles welded, or the armature sticks',
       prior: 0.6,
-      cause: 'short cycling, low coil volts',
+      cause: 'short cycling, low coil volts; dirt or wear of the carrier',
       shows: ['burnt'],
-      effects: switched(s).map((pole) => ({ does: 'hold' as const, branch: `pole${pole}`, state: 'closed' })),
+      effects: staysPut(s, 'in'),
     },
     ...switched(s).flatMap((pole) => [
       opens(`pole${pole}`, `pole ${pole} does not make`, 1.5, {
