@@ -14,6 +14,7 @@ export function changeText(title: string, change: CircuitChange): string {
     title,
     'Isolated, locked out and proven dead before a lead is moved.',
     ...workOf(change).map((line, k) => `[ ] ${k + 1}  ${line}`),
+    ...change.givenUp.map((words) => `Given up: ${words}`),
     ...change.tooMuch.map((words) => `Mind: ${words}`),
     `Prove afterwards: ${change.prove.map(({ words }) => words).join(', ')}`,
   ].join('\n')

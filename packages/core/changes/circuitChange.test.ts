@@ -25,6 +25,7 @@ test.each(builtInUnitIds)('%s, left as it is, changes nothing', (id) => {
     parts: [],
     loads: [],
     lostGuards: [],
+    givenUp: [],
     tooMuch: [],
     prove: [],
   })

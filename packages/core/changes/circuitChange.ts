@@ -3,6 +3,7 @@ import { loadAmps, runsFromAmps } from '../circuit/loadAmps'
 import { implausible } from '../circuit/plausible'
 import { clampAmps } from '../circuit/meter'
 import { partOfPoint, partWords, type Call, type Diagram } from '../diagram/diagram'
+import { wireAt } from '../diagram/wireAt'
 import { weakPulls } from './coilInrush'
 import { guardsLostIn, type LostGuard } from './lostGuards'
 import { leadList, type LeadChange } from './leadChange'
@@ -24,6 +25,8 @@ export interface CircuitChange {
   readonly parts: readonly PartChange[]
   readonly loads: readonly LoadChange[]
   readonly lostGuards: readonly LostGuard[]
+  /** What the unit does no more, in words. */
+  readonly givenUp: readonly string[]
   /** What cannot bear it: ratings, coils that would not pull in together, fuses and breakers that open. In words. */
   readonly tooMuch: readonly string[]
   /** The calls that have to be proven once it is done. */
@@ -54,6 +57,7 @@ export function circuitChange(before: Diagram, after: Diagram): CircuitChange {
     parts,
     loads,
     lostGuards,
+    givenUp: givenUp(before, after),
     tooMuch: [
       ...new Set([
         ...newlyImplausible(before, after),
@@ -66,6 +70,14 @@ export function circuitChange(before: Diagram, after: Diagram): CircuitChange {
 
 /** After any change it is proven that nothing runs that nobody called for. */
 const isOff = ({ id }: Call): boolean => id === 'off'
+
+/** What parts did that are wired so no more, or are gone. */
+const givenUp = (before: Diagram, after: Diagram): readonly string[] =>
+  [...before.parts.values()].flatMap(({ id, words, kind: { givenUp: service } }) => {
+    const isWired = (diagram: Diagram): boolean =>
+      service?.without.some((terminal) => wireAt(diagram, `${id}.${terminal}`)) ?? false
+    return service && isWired(before) && !isWired(after) ? [`${words} (${id}): ${service.words}`] : []
+  })
 
 function loadChanges({ id }: Call, before: Circuit, after: Circuit): readonly LoadChange[] {
   const were = loadAmps(before.healthy)

@@ -5,7 +5,7 @@ import { situationOf } from '../circuit/situation'
 import { sketchOf } from '../diagnosis/sketch'
 import { readLadder } from '../diagram/readLadder'
 import { builtInUnit, builtInUnitIds, builtInUnitText } from '../units/index'
-import { workOf } from './changeText'
+import { changeText, workOf } from './changeText'
 import { circuitChange } from './circuitChange'
 import { readyChanges } from './readyChanges'
 
@@ -82,6 +82,18 @@ test('with a proving board passed by, its stage runs with the loop open, and eac
   expect(amps()).toBeGreaterThan(5)
   expect(amps('PB1/output')).toBeGreaterThan(5)
   for (const guard of ['LPS1', 'HPS1']) expect(amps(`${guard}/contact`)).toBeLessThan(0.01)
+})
+
+test.each([
+  ['rooftop-two-stage', 'lead-past EC', /outdoor air/],
+  ['package-proving', 'lead-past PB2', /180 s between two starts/],
+  ['split-heat-pump', 'lead-past DF', /frosts over/],
+  ['air-handler-drive-running', 'pass-by VD', /soft start/],
+])('%s, %s: what is given up is said, on the screen and on the list', (id, change, words) => {
+  const made = circuitChange(builtInUnit(id), readLadder(ready(id, change)))
+  expect(made.givenUp).toEqual([expect.stringMatching(words)])
+  expect(changeText('AH-9', made)).toMatch(words)
+  expect(circuitChange(builtInUnit(id), builtInUnit(id)).givenUp).toEqual([])
 })
 
 test.each(['fan-coil-cooling', 'fan-coil-two-pipe', 'split-heat-pump'])(

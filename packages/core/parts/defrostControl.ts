@@ -61,6 +61,10 @@ export const defrostControl: PartKind = {
   cause: 'defrost',
   symbol: 'control',
   likelier: ['cold-weather'],
+  givenUp: {
+    without: ['CC', 'RV'],
+    words: 'defrost: the outdoor coil frosts over in heating, and is thawed by hand',
+  },
   passesOn: [
     ['Y', 'CC'],
     ['O', 'RV'],

@@ -52,6 +52,10 @@ export const drive: PartKind = {
   symbol: 'control',
   storedSeconds: 300,
   storedBetween: ['BP', 'BN'],
+  givenUp: {
+    without: ['T1', 'T2', 'T3'],
+    words: 'its soft start and its speeds: the motor starts across the line and runs at full speed',
+  },
   // across the line: its output off the motor, its run call on the coil, whatever guards that call in series still
   passedBy: () => ({
     kind: 'contactor',

@@ -187,6 +187,10 @@ export const economizerControl = (
   cause: 'economizer',
   symbol: 'control',
   governedBy: 'sensors',
+  givenUp: {
+    without: ['Y1O', 'Y2O'],
+    words: 'cooling with outdoor air: its damper stays where the fan call has it',
+  },
   passesOn: [
     ['Y1I', 'Y1O'],
     ['Y2I', 'Y2O'],

@@ -350,6 +350,8 @@ export interface PartKind {
    * guards it now.
    */
   readonly passesOn?: readonly (readonly [string, string])[]
+  /** What a unit gives up, in words, once none of these terminals is wired any more. */
+  readonly givenUp?: { readonly without: readonly string[]; readonly words: string }
   readonly likelier?: readonly Liking[]
   landings?(settings: Settings): readonly Landings[]
   readonly polarity?: Polarity

@@ -16,6 +16,10 @@ export const provingBoard: PartKind = {
   words: 'proving board',
   cause: 'board',
   symbol: 'control',
+  givenUp: {
+    without: ['K'],
+    words: 'the proof of the contactor’s circuit, and the 180 s between two starts: keep them yourself',
+  },
   passesOn: [['Y', 'K']],
   settings: {},
   terminals: () => [

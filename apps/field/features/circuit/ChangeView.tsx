@@ -16,7 +16,7 @@ interface ChangeViewProps {
 /** What a change of a circuit does, from the danger to the proof: worked out before a lead is moved. */
 export function ChangeView({ change, before, after }: ChangeViewProps) {
   const nameOf = (part: string): string => partWords(before.parts.has(part) ? before : after, part)
-  const { leads, parts, loads, lostGuards, tooMuch, prove } = change
+  const { leads, parts, loads, lostGuards, givenUp, tooMuch, prove } = change
   if (leads.length + parts.length === 0) return <Words quiet>Nothing differs from the circuit it has.</Words>
   return (
     <Stack gap="large">
@@ -29,15 +29,8 @@ export function ChangeView({ change, before, after }: ChangeViewProps) {
           ))}
         </Part>
       ) : null}
-      {tooMuch.length > 0 ? (
-        <Part title="More than it can bear">
-          {tooMuch.map((words) => (
-            <Notice key={words} kind="caution">
-              {words}
-            </Notice>
-          ))}
-        </Part>
-      ) : null}
+      <Cautions title="More than it can bear" lines={tooMuch} />
+      <Cautions title="Given up by it" lines={givenUp} />
       {parts.length > 0 ? <Listed title="Parts" lines={parts.map(partChangeWords)} /> : null}
       {leads.length > 0 ? <Listed title="Lead by lead" lines={leads.map(leadWords)} /> : null}
       <Listed
@@ -50,6 +43,19 @@ export function ChangeView({ change, before, after }: ChangeViewProps) {
       />
       <Listed title="Proven afterwards, in each of these calls" lines={prove.map(({ words }) => words)} />
     </Stack>
+  )
+}
+
+function Cautions({ title, lines }: Pick<ListedProps, 'title' | 'lines'>) {
+  if (lines.length === 0) return null
+  return (
+    <Part title={title}>
+      {lines.map((words) => (
+        <Notice key={words} kind="caution">
+          {words}
+        </Notice>
+      ))}
+    </Part>
   )
 }
 
