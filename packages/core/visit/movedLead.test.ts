@@ -2,11 +2,11 @@ import { judge } from '../diagnosis/diagnose'
 import { faultsOf } from '../diagram/faults'
 import { leadList, leadWords } from '../changes/leadChange'
 import { readLadder } from '../diagram/readLadder'
-import { builtInUnit, builtInUnitText } from '../units/index'
+import { builtInUnit, builtInUnitIds, builtInUnitText } from '../units/index'
 import { asLeft } from './asLeft'
 import type { EntryBody } from './entry'
 import { entryProblem } from './checkEntry'
-import { endThatStays, faultOfLanding, movedLead } from './movedLead'
+import { endThatStays, faultOfLanding, movedLead, wireBetween } from './movedLead'
 import { signOffProblems } from './signOff'
 import { unsafeFindings, type Alteration } from './temporary'
 import { logOf } from './testLog'
@@ -94,4 +94,9 @@ test('what is not on the unit is named; a lead may be said either way round', ()
   expect(entryProblem(diagram, found)).toBe('')
   expect(entryProblem(diagram, { ...found, of: 'TB.Q-TS.Q' })).toMatch(/TB\.Q-TS\.Q/)
   expect(entryProblem(diagram, { ...found, to: 'TB.Q' })).toMatch(/TB\.Q/)
+})
+
+test.each(builtInUnitIds)('%s: a lead is known by its ends either way round, signs in their names too', (id) => {
+  const unit = builtInUnit(id)
+  for (const wire of unit.wires.values()) expect(wireBetween(unit, `${wire.to}-${wire.from}`)).toBe(wire)
 })

@@ -5,7 +5,7 @@ import type { Effect, Fault, PointId } from '../parts/effect'
 
 /** The wire of a diagram with these two ends, either way round; undefined: it has none such. */
 export const wireBetween = ({ wires }: Diagram, of: string): Wire | undefined =>
-  wires.get(of) ?? wires.get(of.split('-').reverse().join('-'))
+  wires.get(of) ?? [...wires.values()].find(({ from, to }) => `${to}-${from}` === of)
 
 /** The same. Throws UnknownNameError. */
 export function wireNamed(diagram: Diagram, of: string): Wire {

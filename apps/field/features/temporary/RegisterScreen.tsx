@@ -61,6 +61,9 @@ export function RegisterScreen() {
           the days it may stay.
         </Words>
       ) : null}
+      {measures?.map((measure) => (
+        <MeasureLine key={measure.id} measure={measure} />
+      ))}
       {measures?.some(({ left }) => left !== null) && mayEdit ? (
         <CalendarDays
           measures={measures}
@@ -69,9 +72,6 @@ export function RegisterScreen() {
           }}
         />
       ) : null}
-      {measures?.map((measure) => (
-        <MeasureLine key={measure.id} measure={measure} />
-      ))}
     </Screen>
   )
 }
