@@ -5,6 +5,7 @@ import { goodDensity, mayBePhantom } from './likelihood'
 import { metBy, Moment } from './moment'
 import { partition } from './outcomes'
 import { situationIn } from './proposals'
+import { hasRange } from './resistance'
 import { phantomWords } from './story'
 
 /** Density from which a reading on a scale of its own is one that a prediction gives. */
@@ -35,14 +36,18 @@ function isGivenByRange(
   const { model, belief, findings, ranked } = judgement
   const { now } = findings
   const moment = new Moment(model, now, model.stillThere(belief.repairedFaults, now))
+  const gives = (versions: readonly number[]): boolean => {
+    const predicted = moment.situation.predict(meter, from, to, versions)
+    const values = versions.map((version) => readingOf(predicted[version]))
+    return liesAmong(value, values) || values.some((each) => isNear(meter, value, each))
+  }
   return ranked
     .filter((h) => h < model.singles)
-    .some((h) =>
-      moment.met(h, 'not', metBy(meter)).some(({ versions }) => {
-        const predicted = moment.situation.predict(meter, from, to, versions)
-        const values = versions.map((version) => readingOf(predicted[version]))
-        return liesAmong(value, values) || values.some((each) => isNear(meter, value, each))
-      }),
+    .some(
+      (h) =>
+        moment.met(h, 'not', metBy(meter)).some(({ versions }) => gives(versions)) ||
+        // a short of many ohms may have opened nothing yet, though one of few has
+        (model.hypotheses[h].faults.some(hasRange) && gives([model.version(h, 'most', [])])),
     )
 }
 
