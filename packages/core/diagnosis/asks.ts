@@ -90,7 +90,7 @@ const readAgain: Readonly<Record<Again, string>> = {
   doubted:
     'Once more, leads and function checked: most of what is likely does not explain what was read here.',
   decides:
-    'Once more, leads pressed on clean metal: the verdict hangs on this reading alone, and a lead that does not touch reads the same.',
+    'Once more, leads pressed on clean metal and nowhere else: the verdict hangs on this reading alone, and a lead that does not touch, or touches beside, reads the same.',
 }
 
 function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {

@@ -50,3 +50,29 @@ test('the same once more makes the verdict firm, another value takes it back', (
   expect(share('TS', [dead, dead])).toBeGreaterThan(once)
   expect(share('TS', [dead, volts('TB.Y1', 25.5)])).toBeLessThan(once / 2)
 })
+
+test('no ohms across a coil are read once more too before it is condemned, and its own ohms are not', () => {
+  const across = (value: number): EntryBody => ({
+    kind: 'reading',
+    meter: 'ohms',
+    from: 'CC1.A1',
+    to: 'CC1.A2',
+    value,
+  })
+  const isolated = (...entries: readonly EntryBody[]) =>
+    diagnose(unit, {
+      complaint: 'breaker-goes',
+      entries: [
+        { kind: 'observation', what: 'blown', of: 'FU' },
+        { kind: 'power', is: 'isolated' },
+        ...entries,
+      ],
+    })
+  const { model, ranked, steps } = isolated(across(0))
+  expect(model.hypotheses[ranked[0]].id).toBe('CC1:coil-shorted')
+  expect(steps).toContainEqual(
+    expect.objectContaining({ from: 'CC1.A1', to: 'CC1.A2', meter: 'ohms', again: 'decides' }),
+  )
+  expect(askedAgain(isolated(across(0), across(0)))).toEqual([])
+  expect(askedAgain(isolated(across(13)))).toEqual([])
+})

@@ -8,20 +8,26 @@ const verdict = { most: 4, share: 0.9 } as const
 /** A verdict hangs on a reading without which its suspects had less than this. */
 const hangsBelow = 0.5
 
+/** Ohms up to which two leads that touch each other, or one that touches beside, read the same. */
+const touchingOhms = 1
+
 /**
- * Whether a verdict hangs on this one reading of nothing, which a lead that did not touch would have shown
- * just as well. `e` is its place among the evidence.
+ * Whether a verdict hangs on this one reading, of nothing or of no ohms, which a lead that did not touch or
+ * touched beside would have shown just as well. `e` is its place among the evidence.
  */
 export function isHinge({ evidence }: Findings, belief: Belief, e: number): boolean {
-  if (!readsNothing(evidence[e])) return false
+  if (!isSoonMisread(evidence[e])) return false
   const leading = leadingFew(belief)
   if (leading === null) return false
   const without = belief.probability.map((p, h) => (p > 0 ? p * Math.exp(-belief.weight[e][h]) : 0))
   return shareOf(leading, without) < hangsBelow * without.reduce((a, b) => a + b, 0)
 }
 
-const readsNothing = (piece: Evidence): boolean =>
-  piece.kind === 'reading' && isNothing(piece.meter, piece.value)
+function isSoonMisread(piece: Evidence): boolean {
+  if (piece.kind !== 'reading') return false
+  const { meter, value } = piece
+  return isNothing(meter, value) || (meter === 'ohms' && value !== null && value < touchingOhms)
+}
 
 /** The few that are a verdict together; null while there is none. */
 function leadingFew(belief: Belief): readonly number[] | null {
