@@ -2,6 +2,7 @@ import type { CaseFile } from '../visit/entry'
 import { readingsOf } from '../visit/evidence'
 import { supplyDanger, supplyDangerWords } from '../visit/supplyDanger'
 import { partOfBranch, partWords, type Diagram } from '../diagram/diagram'
+import { answeredWords, isAnswered } from './answered'
 import { askOf, type Ask } from './asks'
 import { coverageOf, type Coverage } from './coverage'
 import { diagnose, judge, type Diagnosis } from './diagnose'
@@ -54,6 +55,8 @@ export interface Briefing {
   readonly strips: readonly Strip[]
   readonly story: string
   readonly warning: string
+  /** That what was complained of works, in a sentence; empty while something may give a reason for it. */
+  readonly answered: string
   readonly coverage: Coverage
   /** What was found beside the cause, in sentences. */
   readonly beside: readonly string[]
@@ -86,7 +89,8 @@ export const briefSoFar = (diagram: Diagram, file: Omit<CaseFile, 'unit'>, facts
   inWords({ ...judge(diagram, file, facts), steps: [], next: [] })
 
 function inWords(diagnosis: Diagnosis): Briefing {
-  const { diagram } = diagnosis.model
+  const { model, findings, belief } = diagnosis
+  const { diagram } = model
   const strips = stripsOf(diagnosis)
   const suspects = suspectsShown(diagnosis)
   return {
@@ -98,6 +102,7 @@ function inWords(diagnosis: Diagnosis): Briefing {
     story: storyOf(strips),
     warning:
       dangerOf(diagnosis) || [contradictionOf(diagnosis), doubtOf(diagnosis)].filter(Boolean).join(' '),
+    answered: isAnswered(model, findings, belief) ? answeredWords : '',
     coverage: coverageOf(diagnosis),
     beside: sideFindings(diagnosis).map(({ words }) => words),
     reasons: diagnosis.belief.reasons,

@@ -1,3 +1,4 @@
+import { isAnswered } from './answered'
 import { partOfBranch, partOfPoint, type Diagram } from '../diagram/diagram'
 import {
   defaultCosts,
@@ -64,7 +65,8 @@ export function stepsInOrder(
     ...readingSteps(search, now, candidatesIn(model.diagram, now), here),
     ...(wants('look') ? lookSteps(search, now, here) : []),
   ]
-  if (bestRate(steps) < tellingRate || school === 'pull') {
+  const answered = isAnswered(model, findings, belief)
+  if (!answered && (bestRate(steps) < tellingRate || school === 'pull')) {
     if (now.power === 'on') steps.push(...readingSteps(search, now, pathDrops(here.circuit), here))
     steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))
   }
@@ -72,11 +74,14 @@ export function stepsInOrder(
   // nothing is asked for with power where nothing in the unit bears the supply
   const isDanger = supplyDanger(model.diagram, readingsOf(findings)) !== null
   const all = [...steps, ...asked, ...(wants('wait') ? waits(search) : [])].filter(
-    (step) => wants(sortOf(step)) && !(isDanger && needsPower(step)),
+    (step) => wants(sortOf(step)) && !(isDanger && needsPower(step)) && !(answered && looksFurther(step)),
   )
   const inOrder = inOrderOf(school, search, mannerly(search, all))
   return surroundingsFirst(search, decidingFirst(now, school === 'best' ? littleLast(inOrder) : inOrder))
 }
+
+/** Whether a step looks for what is wrong, rather than for what everything depends on. */
+const looksFurther = (step: Step): boolean => step.do === 'measure' || step.do === 'look'
 
 const needsPower = (step: Step): boolean => step.do !== 'condition' && step.power === 'on'
 

@@ -8,6 +8,7 @@ import { Check } from '../../ui/Check'
 import { Line } from '../../ui/Line'
 import { Press } from '../../ui/Press'
 import { Stack } from '../../ui/Stack'
+import { Words } from '../../ui/Words'
 import { useMayEdit } from '../places/useMayEdit'
 import { useSync } from '../sync/SyncContext'
 
@@ -62,6 +63,11 @@ export function PlanFoot({ unit, plan, change, isolation, isForNow }: PlanFootPr
           setDone(!isDone)
         }}
       />
+      {isolation.length === 0 ? (
+        <Words size="small" quiet>
+          Isolated and proven dead first: above.
+        </Words>
+      ) : null}
       <Line gap="small">
         <Press
           kind="main"

@@ -40,7 +40,7 @@ const show = (ask: Ask, entries: readonly EntryBody[], leading = '') =>
   renderVisit(unit, entries, (visit) => (
     <AskPanel
       visit={visit}
-      asked={{ asks: [ask], busy: false, story: 'So far it is live.', warning: '', leading }}
+      asked={{ asks: [ask], busy: false, story: 'So far it is live.', warning: '', leading, answered: '' }}
       searching={{ school: 'best', onSchool: jest.fn() }}
       doings={{ onMeasure, onCondition: jest.fn(), onSaid: jest.fn(), onSuspects }}
     />
@@ -170,7 +170,7 @@ function Becoming({ visit, from, to }: { readonly visit: OpenVisit; readonly fro
       </Text>
       <AskPanel
         visit={visit}
-        asked={{ asks, busy: false, story: '', warning: '', leading: '' }}
+        asked={{ asks, busy: false, story: '', warning: '', leading: '', answered: '' }}
         searching={{ school: 'best', onSchool: jest.fn() }}
         doings={{ onMeasure, onCondition: jest.fn(), onSaid: jest.fn(), onSuspects }}
       />

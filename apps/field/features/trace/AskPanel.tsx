@@ -51,8 +51,9 @@ function leftOut(ask: Ask): { readonly of: string; readonly words: string } | nu
 }
 
 /** What is said where nothing is asked for. */
-function nothingAsked({ busy, leading }: Asked): string {
+function nothingAsked({ busy, leading, answered }: Asked): string {
   if (busy) return 'Working out the next reading …'
+  if (answered) return answered
   return leading
     ? `No reading tells the rest apart. Leading: ${leading}.`
     : 'No reading would tell the rest apart.'

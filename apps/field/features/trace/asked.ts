@@ -13,6 +13,8 @@ export interface Asked {
   readonly warning: string
   /** The suspect that leads, in words; empty while none stands out. */
   readonly leading: string
+  /** That what was complained of works, in a sentence; empty while something may give a reason for it. */
+  readonly answered: string
 }
 
 /** In what manner is searched, and how that is changed. */

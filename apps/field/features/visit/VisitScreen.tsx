@@ -289,6 +289,7 @@ function asksShown(briefing: Briefing | null, busy: boolean, wide: boolean): Ask
     story: wide ? '' : (briefing?.story ?? ''),
     warning: wide ? '' : (briefing?.warning ?? ''),
     leading: briefing?.groups.find(({ probability }) => probability >= possibleFrom)?.words ?? '',
+    answered: briefing?.answered ?? '',
   }
 }
 
