@@ -96,7 +96,10 @@ test('what is not on the unit is named; a lead may be said either way round', ()
   expect(entryProblem(diagram, { ...found, to: 'TB.Q' })).toMatch(/TB\.Q/)
 })
 
-test.each(builtInUnitIds)('%s: a lead is known by its ends either way round, signs in their names too', (id) => {
-  const unit = builtInUnit(id)
-  for (const wire of unit.wires.values()) expect(wireBetween(unit, `${wire.to}-${wire.from}`)).toBe(wire)
-})
+test.each(builtInUnitIds)(
+  '%s: a lead is known by its ends either way round, signs in their names too',
+  (id) => {
+    const unit = builtInUnit(id)
+    for (const wire of unit.wires.values()) expect(wireBetween(unit, `${wire.to}-${wire.from}`)).toBe(wire)
+  },
+)
