@@ -68,6 +68,12 @@ test.each([
     /no terminal FLT\.9; it has FLT\.1/,
   ],
   ['too few nodes', netlist.replace(/^(XFLT) \S+/m, '$1'), /nodes for the \d terminals of FLT/],
+  [
+    'a terminal that is left out',
+    netlist.replace(/^(\.subckt CC1) \S+/m, '$1').replace(/^(XCC1) \S+/m, '$1'),
+    /its \.subckt leaves out CC1\.A1: give each a node/,
+  ],
+  ['a terminal named twice', netlist.replace('.subckt FLT 1 2', '.subckt FLT 1 1'), /names FLT\.1 twice/],
   ['half of it', netlist.replace(/^XFLT.*$/m, ''), /no line for FLT: give the whole unit/],
 ])('%s is refused by its line', (_, wrong, words) => {
   expect(() => readPartsNetlist(wrong, diagram)).toThrow(NetlistError)

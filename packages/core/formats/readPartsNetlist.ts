@@ -74,18 +74,28 @@ export function readPartsNetlist(text: string, diagram: Diagram): readonly (read
     const twin = listed.get(part)
     if (twin !== undefined) return told(`${part} is in line ${twin} already`)
     listed.set(part, line)
+    const own = terminalsOf(diagram, part)
+    const named = terminals.map((terminal) => pointOf(diagram, `${part}.${terminal}`))
+    const left = own.filter((point) => !named.includes(point))
+    const twice = named.find((point, k) => point !== undefined && named.indexOf(point) !== k)
+    if (twice !== undefined) return told(`its .subckt names ${twice} twice`)
     for (const [k, terminal] of terminals.entries()) {
-      const point = pointOf(diagram, `${part}.${terminal}`)
+      const point = named[k]
       if (!point) {
-        const own = [...diagram.points.keys()].filter((each) => each.startsWith(`${part}.`))
         told(`there is no terminal ${part}.${terminal}; it has ${own.join(', ')}`)
         continue
       }
       const node = at[k].toLowerCase()
       nodes.set(node, [...(nodes.get(node) ?? []), point])
     }
+    // a terminal that is left out is not one that nothing comes to: that one has a node of its own
+    if (left.length > 0 && left.length + named.length <= own.length)
+      told(`its .subckt leaves out ${left.join(', ')}: give each a node, its own where nothing comes to it`)
   }
 }
+
+const terminalsOf = ({ points }: Diagram, part: string): readonly PointId[] =>
+  [...points.keys()].filter((point) => point.startsWith(`${part}.`))
 
 /** SPICE knows no capitals: other programs write all in small letters. */
 const alike = (names: Iterable<string>, name: string): string | undefined => {
