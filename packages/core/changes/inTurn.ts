@@ -12,8 +12,8 @@ export interface Turn {
 const mostRounds = 3
 
 /**
- * Edits one after another, each read again. One that cannot be made yet, or leaves a part that nothing reaches, is
- * made once others have been; where none can be made any more, the first that is left is named.
+ * Edits one after another, each read again. One that cannot be made yet, or leaves a part that nothing reaches,
+ * is made once others have been; where none can be made any more, the first that is left is named.
  */
 export function inTurn(text: string, turns: readonly Turn[]): LadderEdit {
   let now: Made = { is: 'made', text, diagram: readLadder(text) }

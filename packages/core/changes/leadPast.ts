@@ -1,8 +1,9 @@
-import type { Diagram, Part, Wire } from '../diagram/diagram'
-import { landElsewhere, problem, takeWireOut, type LadderEdit } from '../diagram/editLadder'
+import type { Diagram, Part } from '../diagram/diagram'
+import { problem, takeWireOut, type LadderEdit } from '../diagram/editLadder'
 import { farFrom, wireAt, wiresAt } from '../diagram/wireAt'
 import type { PointId } from '../parts/effect'
 import { inTurn, type Turn } from './inTurn'
+import { moveLead } from './moveLead'
 
 interface Passage {
   readonly into: PointId
@@ -33,8 +34,8 @@ function ledPast(diagram: Diagram, { into, outOf }: Passage): readonly Turn[] {
   const [on, ...others] = wiresAt(diagram, outOf)
   const target = farFrom(outOf, on)
   return [
-    ...wiresAt(diagram, into).map(() => landed(into, target)),
-    ...others.map(() => landed(outOf, target, on)),
+    ...wiresAt(diagram, into).map(() => moveLead(into, target)),
+    ...others.map(() => moveLead(outOf, target, on)),
     {
       words: `Take out the lead of ${outOf}`,
       make: (text, now) => {
@@ -44,14 +45,3 @@ function ledPast(diagram: Diagram, { into, outOf }: Passage): readonly Turn[] {
     },
   ]
 }
-
-/** The first lead of a terminal, but one that stays, onto another. */
-const landed = (point: PointId, target: PointId, stays?: Pick<Wire, 'from' | 'to'>): Turn => ({
-  words: `Move the lead of ${point} onto ${target}`,
-  make: (text, now) => {
-    const wire = wiresAt(now, point).find(({ from, to }) => from !== stays?.from || to !== stays.to)
-    return wire
-      ? landElsewhere(text, now, wire, target, wire.to === point ? 'to' : 'from')
-      : problem(`no lead comes to ${point}`)
-  },
-})

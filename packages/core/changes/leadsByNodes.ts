@@ -29,7 +29,7 @@ export function leadsByNodes(
   })
   return [...kept, ...made]
 
-  /** A lead from what hangs together already to a point that does not: one that is free, by an end of its own. */
+  /** A lead from what hangs together to a point that does not yet: one that is free, by an end of its own. */
   function joining(hub: PointId, point: PointId, node: number): Lead {
     const ends = ({ from, to }: Wire): readonly PointId[] => [from, to]
     const spare = [...free].find((wire) =>

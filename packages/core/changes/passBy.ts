@@ -1,10 +1,11 @@
 import type { Diagram, Part } from '../diagram/diagram'
 import { drawLead } from '../diagram/drawLead'
-import { edited, landElsewhere, problem, type LadderEdit } from '../diagram/editLadder'
+import { edited, problem, type LadderEdit } from '../diagram/editLadder'
 import { freeName } from '../diagram/freeName'
 import { farFrom, wireAt, wiresAt } from '../diagram/wireAt'
 import type { PassingBy } from '../parts/kind'
 import { inTurn, type Turn } from './inTurn'
+import { moveLead } from './moveLead'
 
 /** Parts that can be passed by as they are wired: one that is passed by already has nothing to move. */
 export const passableParts = (diagram: Diagram): readonly Part[] =>
@@ -26,7 +27,7 @@ export function passBy(text: string, diagram: Diagram, part: Part): LadderEdit {
   )
   const moved = Object.entries({ ...way.moved, ...way.alsoMoved }).flatMap(([own, other]) => {
     const point = `${part.id}.${own}`
-    return wiresAt(diagram, point).map(() => move(point, `${id}.${other}`))
+    return wiresAt(diagram, point).map(() => moveLead(point, `${id}.${other}`))
   })
   return inTurn(text, [...fed, ...moved, traced(part.id, way, id)])
 }
@@ -59,16 +60,6 @@ const feed = (
         ? { is: 'new-part', id, kind, words, zone, terminal: other, settings }
         : { is: 'terminal', point: `${id}.${other}` },
     })
-  },
-})
-
-const move = (point: string, onto: string): Turn => ({
-  words: `Move the lead of ${point} onto ${onto}`,
-  make: (text, diagram) => {
-    const wire = wireAt(diagram, point)
-    return wire
-      ? landElsewhere(text, diagram, wire, onto, wire.to === point ? 'to' : 'from')
-      : problem(`no lead comes to ${point}`)
   },
 })
 

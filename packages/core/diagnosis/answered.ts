@@ -1,5 +1,5 @@
 import type { Findings } from '../visit/evidence'
-import { complaintChances, isOfCalls } from './complaint'
+import { complaintChances, looksAtCalls } from './complaint'
 import type { UnitModel } from './predictor'
 import type { Belief } from './suspects'
 
@@ -9,13 +9,13 @@ const reasonFrom = 0.5
 const reasonLeft = 0.05
 
 /**
- * Whether what was complained of works: nothing is believed more than that nothing is wrong, and next to nothing that
- * is there just now gives a reason for the complaint in its calls. What shows in other calls only comes to light when
- * every call is proven; what comes and goes is met when it is there.
+ * Whether what was complained of works: nothing is believed more than that nothing is wrong, and next to
+ * nothing that is there just now gives a reason for the complaint in its calls. What shows in other calls only
+ * comes to light when every call is proven; what comes and goes is met when it is there.
  */
 export function isAnswered(model: UnitModel, { complaint, evidence }: Findings, belief: Belief): boolean {
   const meant = model.diagram.complaints.find(({ id }) => id === complaint)
-  if (!meant || evidence.length === 0 || !isOfCalls(meant)) return false
+  if (!meant || evidence.length === 0 || !looksAtCalls(meant.means)) return false
   const [nothingWrong] = belief.probability
   if (model.everySingle.some((h) => belief.probability[h] > nothingWrong)) return false
   const chance = complaintChances(model, complaint)

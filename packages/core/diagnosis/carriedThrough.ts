@@ -46,7 +46,7 @@ export function carriedThrough(
   const { pieces } = telling
   const kept = toldLately.get(model) ?? []
   toldLately.set(model, kept)
-  const carried = new Map(longestShared(kept, base, pieces))
+  const carried = longestShared(kept, base, pieces)
   const begun = start(which.filter((h) => !carried.has(h)))
   for (const [h, tracks] of begun) carried.set(h, { tracks, weight: [] })
   for (let e = 0; e < pieces.length; e++) {
@@ -63,19 +63,16 @@ export function carriedThrough(
   return carried
 }
 
-/** What was carried through the longest beginning of these pieces, and through nothing else. */
-function longestShared(
-  kept: readonly Told[],
-  base: string,
-  pieces: readonly string[],
-): ReadonlyMap<number, Carried> {
+/** A copy of what was carried through the longest beginning of these pieces, and through nothing else. */
+function longestShared(kept: readonly Told[], base: string, pieces: readonly string[]): Map<number, Carried> {
   let longest = -1
   let shared = new Map<number, Carried>()
   for (const told of kept.filter((each) => each.base === base)) {
     const apart = pieces.findIndex((piece, e) => piece !== told.pieces[e])
     const alike = apart < 0 ? pieces.length : apart
+    if (alike < longest) continue
     const usable = [...told.carried].filter(([, { weight }]) => weight.length <= alike)
-    if (usable.length === 0 || alike < longest) continue
+    if (usable.length === 0) continue
     longest = alike
     shared = new Map(usable)
   }

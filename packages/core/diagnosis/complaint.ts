@@ -78,11 +78,8 @@ function chanceByCall(heard: Heard, { means, calls: [usual, ...others] }: Compla
   return others.some((call) => isShown(heard, means, call, h)) ? inAnotherCall : withoutSymptom
 }
 
-/** Whether a complaint is of what runs in its calls. */
-export const isOfCalls = ({ means }: Complaint): boolean => looksAtCalls(means)
-
 /** Whether a symptom is one that the calls show, rather than one of the fault itself. */
-const looksAtCalls = (symptom: Symptom): boolean =>
+export const looksAtCalls = (symptom: Symptom): boolean =>
   symptom !== 'water' && symptom !== 'trips' && symptom !== 'comes-and-goes'
 
 function showsAnywhere({ model, inCall }: Heard, { means, calls }: Complaint, h: number): boolean {

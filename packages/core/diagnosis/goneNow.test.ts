@@ -1,22 +1,16 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
+import { volts } from '../visit/testReadings'
 import { diagnose, judge, modelOf } from './diagnose'
 
-const volts = (from: string, to: string, value: number): EntryBody => ({
-  kind: 'reading',
-  meter: 'volts',
-  from,
-  to,
-  value,
-})
 const seen = (of: string, what: string): EntryBody => ({ kind: 'observation', of, what })
 
 describe('a contact that was open and is closed again by itself', () => {
   const diagram = builtInUnit('fan-coil-cooling')
   const cameBack: readonly EntryBody[] = [
     { kind: 'call', call: 'cool1' },
-    volts('TB.R', 'TB.C', 0),
-    volts('TB.R', 'TB.C', 26),
+    volts('TB.R', 0),
+    volts('TB.R', 26),
   ]
 
   const numberOf = (id: string): number => modelOf(diagram).hypotheses.findIndex((each) => each.id === id)
@@ -47,8 +41,8 @@ test('a unit that runs while a fan stands is asked about the fan, not about what
     { kind: 'condition', of: 'outdoorDryBulb', value: 88 },
     { kind: 'call', call: 'cool2' },
     // the high-pressure switch had opened, and has closed again
-    volts('HPS1.1', 'HPS1.2', 27),
-    volts('CC1.13', 'CC1.14', 0),
+    volts('HPS1.1', 27, 'HPS1.2'),
+    volts('CC1.13', 0, 'CC1.14'),
     seen('CFC', 'pulled-in'),
     seen('C1', 'turning'),
     seen('FM2', 'turning'),
@@ -69,12 +63,12 @@ test('a unit that runs while a fan stands is asked about the fan, not about what
 test('a story told entry by entry is the story told at once', () => {
   const entries: readonly EntryBody[] = [
     { kind: 'call', call: 'cool1' },
-    volts('TB.R', 'TB.C', 26),
+    volts('TB.R', 26),
     seen('CC1', 'dropped-out'),
-    volts('CC1.A1', 'CC1.A2', 0),
-    volts('TB.Y1', 'TB.C', 26),
+    volts('CC1.A1', 0, 'CC1.A2'),
+    volts('TB.Y1', 26),
     seen('IFM', 'turning'),
-    volts('FLT.1', 'FLT.2', 0),
+    volts('FLT.1', 0, 'FLT.2'),
   ]
   const about = (unit: ReturnType<typeof builtInUnit>, upTo: number) =>
     judge(unit, { complaint: 'not-cooling', entries: entries.slice(0, upTo) })

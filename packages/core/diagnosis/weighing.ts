@@ -109,7 +109,7 @@ interface AllTold {
   readonly away: readonly boolean[]
 }
 
-/** Carries every hypothesis through the evidence, in order: each piece is weighed in the light of those before. */
+/** Carries every hypothesis through the evidence: each piece is weighed in the light of those before it. */
 function tracksAfter(context: Context, which: readonly number[]): AllTold {
   const { model, evidence } = context
   const metered = lookedAtAndMetered(evidence)

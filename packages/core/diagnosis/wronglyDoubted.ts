@@ -22,8 +22,8 @@ function asShown(meter: Meter, value: number | null): number | null {
 }
 
 /**
- * Every value that any single fault, at any of its resistances, shows between two points as things stand, of which
- * the pad would say that nothing gives it: there should be none.
+ * Every value that any single fault, at any of its resistances, shows between two points as things stand, and
+ * of which the pad would say that nothing gives it: there should be none.
  */
 export function wronglyDoubted(
   judgement: Judgement,

@@ -2,8 +2,9 @@ import type { Diagram } from '../diagram/diagram'
 import { Joined } from '../diagram/joined'
 
 /**
- * A unit's parts and what joins their terminals, as a netlist that programs for drawing circuits read: a `.subckt`
- * a part names its terminals, a line `X` says the node of each. Nodes are what wires join, parts being open.
+ * A unit's parts and what joins their terminals, as a netlist that programs for drawing circuits read: a
+ * `.subckt` a part names its terminals, a line `X` says the node of each. Nodes are what wires join, parts
+ * being open.
  */
 export function partsNetlist(diagram: Diagram): string {
   const nodeOf = nodesOf(diagram)

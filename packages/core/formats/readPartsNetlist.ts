@@ -89,7 +89,7 @@ export function readPartsNetlist(text: string, diagram: Diagram): readonly (read
       nodes.set(node, [...(nodes.get(node) ?? []), point])
     }
     // a terminal that is left out is not one that nothing comes to: that one has a node of its own
-    if (left.length > 0 && left.length + named.length <= own.length)
+    if (left.length > 0 && named.every((point) => point !== undefined))
       told(`its .subckt leaves out ${left.join(', ')}: give each a node, its own where nothing comes to it`)
   }
 }

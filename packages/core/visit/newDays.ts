@@ -14,7 +14,7 @@ export interface NewDay<Measure> {
 /** The identity under which a measure stands in a calendar. */
 export const calendarUid = (measureId: string): string => `${measureId}@jokulgale`
 
-/** Which measures are due on another day by a calendar than by the register; what is in only one of them stays. */
+/** Measures that are due on another day by a calendar than by the register; what is in only one stays. */
 export function newDays<Measure extends DueMeasure>(
   measures: readonly Measure[],
   days: readonly { readonly uid: string; readonly day: string }[],

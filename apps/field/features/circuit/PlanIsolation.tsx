@@ -14,7 +14,7 @@ interface PlanIsolationProps {
   readonly onProven: (entries: readonly EntryBody[]) => void
 }
 
-/** The unit isolated and proven dead before a lead of a plan is moved: the visit that proves it begins with that. */
+/** The unit proven dead before a lead of a plan is moved: the visit that proves the change begins with that. */
 export function PlanIsolation({ diagram, isProven, onProven }: PlanIsolationProps) {
   const [isOpen, setOpen] = useState(false)
   return (

@@ -17,7 +17,7 @@ interface CalendarDaysProps {
   readonly onKept: (said: ReadonlyMap<string, Of<'temporary-left'>>) => void
 }
 
-/** Days that were moved in somebody’s calendar, brought back: nothing changes until it is said who allows it. */
+/** Days that were moved in a calendar, brought back: nothing changes until it is said who allows it. */
 export function CalendarDays({ measures, onKept }: CalendarDaysProps) {
   const sync = useSync()
   const [found, setFound] = useState<readonly NewDay<OpenMeasure>[]>([])
