@@ -19,6 +19,7 @@ import { pickFile } from '../../ui/pickFile'
 import { Press } from '../../ui/Press'
 import { Screen } from '../../ui/Screen'
 import { Stack } from '../../ui/Stack'
+import { toggled } from '../../ui/toggled'
 import { Words } from '../../ui/Words'
 import { useAppSelector } from '../store'
 import { useSync } from '../sync/SyncContext'
@@ -128,9 +129,7 @@ function Preview({
         listed={listed}
         left={left}
         onToggle={(row) => {
-          const next = new Set(left)
-          if (!next.delete(row)) next.add(row)
-          setLeft(next)
+          setLeft((before) => toggled(before, row))
         }}
       />
       {problem ? <Notice kind="wrong">{problem}</Notice> : null}

@@ -10,6 +10,7 @@ import { Line } from '../../ui/Line'
 import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Stack } from '../../ui/Stack'
+import { toggled } from '../../ui/toggled'
 import { Words } from '../../ui/Words'
 import { NumberPad } from '../pad/NumberPad'
 
@@ -59,7 +60,7 @@ export function IsolationForm({ diagram, onProven }: IsolationFormProps) {
   // one that was not dead is read again, once what keeps it so has been found
   const next = unread < 0 && live ? legs.findIndex((leg) => isSame(live, leg)) : unread
   const toggle = (id: string): void => {
-    setLocked((now) => new Set(now.has(id) ? [...now].filter((other) => other !== id) : [...now, id]))
+    setLocked((now) => toggled(now, id))
   }
   const allLocked = diagram.isolators.every((id) => locked.has(id))
   const ready = allLocked && waited && before && after && areProvenDead(legs, read)

@@ -1,20 +1,46 @@
+import { useState } from 'react'
 import { fireEvent, screen } from '@testing-library/react-native'
-import { brief } from '@jokulgale/core/diagnosis/briefing'
+import { brief, type Briefing } from '@jokulgale/core/diagnosis/briefing'
 import { builtInUnit } from '@jokulgale/core/units/index'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { volts } from '@jokulgale/core/visit/testReadings'
+import { Press } from '../../ui/Press'
 import { renderVisit } from '../visit/testVisit'
-import { SuspectsList } from './SuspectsList'
+import type { OpenVisit } from '../visit/useVisit'
+import { SuspectsList, type Judged } from './SuspectsList'
 
 const unit = 'fan-coil-cooling'
 const onCause = jest.fn()
-const show = (...entries: readonly EntryBody[]) => {
+const show = (...entries: readonly EntryBody[]) => showJudged('anew', ...entries)
+const showJudged = (judged: Judged, ...entries: readonly EntryBody[]) => {
   const briefing = brief(builtInUnit(unit), { complaint: 'not-cooling', entries })
   const onSaid = renderVisit(unit, entries, (visit) => (
-    <SuspectsList briefing={briefing} visit={visit} onCause={onCause} />
+    <SuspectsList briefing={briefing} judged={judged} visit={visit} onCause={onCause} />
   ))
   return { briefing, onSaid }
 }
+interface RegroupedProps {
+  readonly visit: OpenVisit
+  readonly briefing: Briefing
+  readonly both: readonly [Briefing['groups'], Briefing['groups']]
+}
+
+/** The same suspects, first in one grouping and then in the other. */
+function Regrouped({ visit, briefing, both: [before, after] }: RegroupedProps) {
+  const [groups, setGroups] = useState(before)
+  return (
+    <>
+      <Press
+        title="Judge anew"
+        onPress={() => {
+          setGroups(after)
+        }}
+      />
+      <SuspectsList briefing={{ ...briefing, groups }} judged="anew" visit={visit} onCause={onCause} />
+    </>
+  )
+}
+
 /** Volts on the coil, and nothing pulled in. */
 const openCoil = [
   { kind: 'call', call: 'cool1' },
@@ -50,6 +76,39 @@ test('what is taken for the cause keeps its reasoning: the odds, what speaks for
   expect(body.reasoning?.shownBy).toEqual(lead.explains)
   expect(body.reasoning?.rivals.length).toBeGreaterThan(0)
   expect(onCause).toHaveBeenCalled()
+})
+
+test('nothing is taken for the cause by odds that leave out the last entry', () => {
+  const { briefing, onSaid } = showJudged('not yet', ...openCoil)
+  const [lead] = briefing.suspects
+  fireEvent.press(screen.getByLabelText(`${lead.words}, ${lead.odds}`))
+  expect(screen.getByText('The last entry is being weighed …')).toBeTruthy()
+  fireEvent.press(screen.getByText('This is it'))
+  expect(onSaid).not.toHaveBeenCalled()
+})
+
+test('a suspect that was opened stays open when it comes to stand in another group', () => {
+  const briefing = brief(builtInUnit(unit), { complaint: 'not-cooling', entries: openCoil })
+  const [lead] = briefing.suspects
+  const alone = [
+    { id: lead.id, words: lead.words, around: '', probability: 1, odds: lead.odds, suspects: [lead] },
+  ]
+  const [group] = alone
+  const grouped = [{ ...group, id: 'both', around: 'CC1', suspects: briefing.suspects.slice(0, 2) }]
+  renderVisit(unit, openCoil, (visit) => (
+    <Regrouped visit={visit} briefing={briefing} both={[alone, grouped]} />
+  ))
+  fireEvent.press(screen.getByLabelText(`${lead.words}, ${lead.odds}`))
+  fireEvent.press(screen.getByText('Judge anew'))
+  expect(screen.getByText('This is it')).toBeTruthy()
+})
+
+test('where nothing can be judged anew the cause is kept without its odds', () => {
+  const { briefing, onSaid } = showJudged('not', ...openCoil)
+  const [lead] = briefing.suspects
+  fireEvent.press(screen.getByLabelText(`${lead.words}, ${lead.odds}`))
+  fireEvent.press(screen.getByText('This is it'))
+  expect(onSaid.mock.calls[0][0]).toEqual({ kind: 'cause', of: 'CC1', fault: lead.id, words: lead.words })
 })
 
 test('why the odds were so before any reading is told when it is asked for', () => {

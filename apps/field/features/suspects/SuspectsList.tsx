@@ -7,6 +7,7 @@ import { Notice } from '../../ui/Notice'
 import { Press } from '../../ui/Press'
 import { Stack } from '../../ui/Stack'
 import { space, target, usePalette } from '../../ui/theme'
+import { toggled } from '../../ui/toggled'
 import { Words } from '../../ui/Words'
 import { programNow } from '../sync/program'
 import type { OpenVisit } from '../visit/useVisit'
@@ -19,8 +20,12 @@ const styles = StyleSheet.create({
   suspect: { paddingVertical: space.medium, gap: 6, minHeight: 60 },
 })
 
+/** Whether what is shown was judged from all that has been entered: it was, it will be, or it could not be. */
+export type Judged = 'anew' | 'not yet' | 'not'
+
 interface SuspectsListProps {
   readonly briefing: Briefing
+  readonly judged: Judged
   readonly visit: OpenVisit
   readonly onCause: () => void
 }
@@ -29,8 +34,10 @@ interface SuspectsListProps {
  * Suspects with what speaks for and against each, those that a reading has cleared, and what is not covered
  * yet.
  */
-export function SuspectsList({ briefing, visit, onCause }: SuspectsListProps) {
+export function SuspectsList({ briefing, judged, visit, onCause }: SuspectsListProps) {
   const palette = usePalette()
+  // kept here: a suspect that is judged anew may come under another group
+  const [opened, setOpened] = useState<ReadonlySet<string>>(new Set())
   return (
     <Stack gap="large">
       {briefing.warning ? <Notice kind="caution">{briefing.warning}</Notice> : null}
@@ -50,6 +57,11 @@ export function SuspectsList({ briefing, visit, onCause }: SuspectsListProps) {
                 suspect={suspect}
                 under={group.around}
                 suspects={briefing.suspects}
+                judged={judged}
+                open={opened.has(suspect.id)}
+                onOpen={() => {
+                  setOpened((before) => toggled(before, suspect.id))
+                }}
                 visit={visit}
                 onCause={onCause}
               />
@@ -151,6 +163,9 @@ function SuspectRow({
   suspect,
   under,
   suspects,
+  judged,
+  open,
+  onOpen,
   visit,
   onCause,
 }: {
@@ -159,14 +174,20 @@ function SuspectRow({
   readonly under: string
   /** All that are shown, for what was weighed against it. */
   readonly suspects: readonly SuspectBrief[]
+  readonly judged: Judged
+  readonly open: boolean
+  /** Opens it, or closes it. */
+  readonly onOpen: () => void
   readonly visit: OpenVisit
   readonly onCause: () => void
 }) {
   const palette = usePalette()
-  const [open, setOpen] = useState(false)
   const taken = (of: string): void => {
-    const reasoning = reasoningOf(suspect, suspects, programNow())
-    void visit.say({ kind: 'cause', of, words: suspect.words, fault: suspect.id, reasoning })
+    const cause = { kind: 'cause', of, words: suspect.words, fault: suspect.id } as const
+    // the record never gives odds that leave out what was entered before them
+    void visit.say(
+      judged === 'anew' ? { ...cause, reasoning: reasoningOf(suspect, suspects, programNow()) } : cause,
+    )
     onCause()
   }
   return (
@@ -175,9 +196,7 @@ function SuspectRow({
         accessibilityRole="button"
         aria-expanded={open}
         accessibilityLabel={`${suspect.words}, ${suspect.odds}`}
-        onPress={() => {
-          setOpen(!open)
-        }}
+        onPress={onOpen}
         style={styles.suspect}
       >
         <Line gap="small" align="baseline">
@@ -216,26 +235,18 @@ function SuspectRow({
           {suspect.before ? (
             <Notice kind="caution">{`Before it is energised again: ${suspect.before}`}</Notice>
           ) : null}
-          {suspect.of.length === 1 ? (
+          {judged === 'not yet' ? <Words quiet>The last entry is being weighed …</Words> : null}
+          {suspect.of.map((of) => (
             <Press
+              key={of}
               kind="main"
-              title="This is it"
+              title={suspect.of.length === 1 ? 'This is it' : `It is ${of}`}
+              disabled={judged === 'not yet'}
               onPress={() => {
-                taken(suspect.of[0])
+                taken(of)
               }}
             />
-          ) : (
-            suspect.of.map((of) => (
-              <Press
-                key={of}
-                kind="main"
-                title={`It is ${of}`}
-                onPress={() => {
-                  taken(of)
-                }}
-              />
-            ))
-          )}
+          ))}
         </View>
       ) : null}
     </View>

@@ -19,7 +19,7 @@ import { LookTab } from '../look/LookTab'
 import { ReadingSheet, type ReadingWanted } from '../pad/ReadingSheet'
 import { ProveTab } from '../prove/ProveTab'
 import { RepairTab } from '../repair/RepairTab'
-import { SuspectsList } from '../suspects/SuspectsList'
+import { SuspectsList, type Judged } from '../suspects/SuspectsList'
 import { UnsentNote } from '../sync/UnsentNote'
 import { TemporarySheet } from '../temporary/TemporarySheet'
 import { EntriesSheet } from '../record/EntriesSheet'
@@ -84,7 +84,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const [said, setSaid] = useState<JustSaid | null>(null)
   // only the last word is taken back so quickly
   const logged = said !== null && visit.state.entries.at(-1)?.id === said.entry ? said : null
-  const { briefing, busy, isOfThisCall, error } = useBriefing(visit, school)
+  const { briefing, busy, isOfThisCall, isOfAllEntries, error } = useBriefing(visit, school)
   const asked = askedIn(briefing)
   const [condition, setCondition] = useState<string | null>(null)
   const { red, black } = asked
@@ -141,6 +141,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const suspects = (
     <Suspects
       briefing={briefing}
+      judged={isOfAllEntries ? 'anew' : busy ? 'not yet' : 'not'}
       visit={visit}
       onCause={() => {
         setTab('repair')
@@ -321,6 +322,7 @@ function useVisitShortcuts({ onTab, onMeasure, onUndo }: ShortcutDoings, isOn: b
 
 interface SuspectsProps {
   readonly briefing: Briefing | null
+  readonly judged: Judged
   readonly visit: OpenVisit
   readonly onCause: () => void
 }

@@ -13,11 +13,19 @@ export interface BriefingState {
   readonly busy: boolean
   /** Call and power have not been changed since what is shown was asked for. */
   readonly isOfThisCall: boolean
+  /** The suspects shown were judged from everything that has been entered. */
+  readonly isOfAllEntries: boolean
   readonly error: string
 }
 
 /** What was worked out last, and of what: a log grows, so its changes of call and power are counted. */
-type Shown = Pick<BriefingState, 'briefing' | 'error'> & { readonly key: string; readonly changes: number }
+type Shown = Pick<BriefingState, 'briefing' | 'error'> & {
+  /** What was answered last, if only by an error. */
+  readonly key: string
+  /** What the briefing was worked out of. */
+  readonly judged: string
+  readonly changes: number
+}
 
 /** The diagnosis of a log, solved in the worker; the last one stays on the screen until the next is there. */
 export function useBriefing(
@@ -29,6 +37,7 @@ export function useBriefing(
     briefing: null,
     error: '',
     key: '',
+    judged: '',
     changes: -1,
   })
   const newest = useRef(0)
@@ -50,7 +59,7 @@ export function useBriefing(
     if (shown.briefing === null)
       service.briefSoFar(ladder, file, facts).then(
         (briefing) => {
-          show((before) => ({ ...before, briefing, changes }))
+          show((before) => ({ ...before, briefing, judged: key, changes }))
         },
         // what is wrong is said by the answer that follows
         () => undefined,
@@ -58,7 +67,7 @@ export function useBriefing(
     service.brief(ladder, file, { school }, facts).then(
       (briefing) => {
         startTransition(() => {
-          show(() => ({ briefing, key, changes, error: '' }))
+          show(() => ({ briefing, key, judged: key, changes, error: '' }))
         })
       },
       (error: unknown) => {
@@ -73,5 +82,6 @@ export function useBriefing(
     error: shown.error,
     busy: shown.key !== key,
     isOfThisCall: shown.changes === changes,
+    isOfAllEntries: shown.judged === key,
   }
 }
