@@ -167,6 +167,8 @@ test('random diagrams are refused or solved, they neither crash nor hang', () =>
     'capacitor',
     'three-phase-fan',
     'capacitor-fan',
+    'three-speed-fan',
+    'speed-switch',
     'transformer',
   ] as const
   fc.assert(

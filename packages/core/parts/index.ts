@@ -54,12 +54,14 @@ import { rollout } from './rollout'
 import { sequencer } from './sequencer'
 import { singlePhaseCompressor } from './singlePhaseCompressor'
 import { smokeDetector } from './smokeDetector'
+import { speedSwitch } from './speedSwitch'
 import { supply } from './supply'
 import { defrostSensor, temperatureSensor } from './temperatureSensor'
 import { terminalBoard } from './terminalBoard'
 import { thermostat } from './thermostat'
 import { threePhaseCompressor } from './threePhaseCompressor'
 import { threePhaseFan } from './threePhaseFan'
+import { threeSpeedFan } from './threeSpeedFan'
 import { transformer } from './transformer'
 import { waterValve } from './waterValve'
 import type { PartKind } from './kind'
@@ -122,6 +124,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     sequencer,
     singlePhaseCompressor,
     smokeDetector,
+    speedSwitch,
     supply,
     temperatureSensor,
     defrostSensor,
@@ -129,6 +132,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     thermostat,
     threePhaseCompressor,
     threePhaseFan,
+    threeSpeedFan,
     transformer,
     modulatingValve,
     waterValve,
