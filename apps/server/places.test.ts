@@ -149,14 +149,18 @@ test('a plan is kept beside the circuit with why, and never without the safety c
   expect(nowhere.body.fields[0].message).toMatch(/not known/)
 })
 
-test('a circuit comes as one sheet of PDF', async () => {
+test('a circuit comes as PDF, on as many sheets as it takes and one for its parts', async () => {
   const sent = { id: uuid(), ladder: builtInUnitText('split-heat-pump'), follows: 'rooftop-480' }
   expect((await ask('POST', '/diagrams', sent)).status).toBe(201)
   const answer = await ask.raw('GET', `/diagrams/${sent.id}/drawing.pdf`)
   const pdf = Buffer.from(await answer.arrayBuffer())
   expect(answer.headers.get('content-disposition')).toContain('.pdf')
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
-  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1)
+  const sheetsOf = (file: Buffer) => file.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0
+  expect(sheetsOf(pdf)).toBeGreaterThan(3)
+  expect(pdf.toString('latin1')).toContain('/MediaBox [0 0 595.28 841.89]')
+  const letter = await ask.raw('GET', `/diagrams/${sent.id}/drawing.pdf?paper=letter`)
+  expect(Buffer.from(await letter.arrayBuffer()).toString('latin1')).toContain('/MediaBox [0 0 612 792]')
 })
 
 test('a circuit that cannot be read is refused with its lines, and one of another shop is not found', async () => {

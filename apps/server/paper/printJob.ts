@@ -13,7 +13,7 @@ export type PrintJob =
       readonly photos: readonly PaperPhoto[]
       readonly size: PaperSize
     }
-  | { readonly print: 'drawing'; readonly ladder: string }
+  | { readonly print: 'drawing'; readonly ladder: string; readonly size: PaperSize }
   | { readonly print: 'labels'; readonly labelled: readonly Labelled[]; readonly origin: string }
 
 /** Puts something on paper, as PDF. */
@@ -30,7 +30,7 @@ export const printWith =
       case 'report':
         return reportPdf(visitReport(job.papers), job.photos.map(inOneBuffer), fonts, job.size)
       case 'drawing':
-        return drawingPdf(job.ladder, fonts)
+        return drawingPdf(job.ladder, fonts, job.size)
       case 'labels':
         return labelsPdf(job.labelled, job.origin, fonts)
     }

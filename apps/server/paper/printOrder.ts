@@ -9,7 +9,12 @@ export type PrintOrder =
       readonly utcOffsetMinutes: number
       readonly size: PaperSize
     }
-  | { readonly print: 'drawing'; readonly shop: string; readonly diagram: string }
+  | {
+      readonly print: 'drawing'
+      readonly shop: string
+      readonly diagram: string
+      readonly size: PaperSize
+    }
   | {
       readonly print: 'labels'
       readonly shop: string

@@ -3,6 +3,7 @@ import { newDiagramSchema, sentPlaceEditsSchema } from '@jokulgale/contract/plac
 import type { Database } from '../db/connect'
 import type { OrderPrint } from '../paper/printOrder'
 import { idOf } from '../requests/identity'
+import { paperAsked } from '../requests/paperAsked'
 import { checked } from '../requests/problem'
 import { whoAsks } from '../requests/signedIn'
 import { boardOf } from '../services/board'
@@ -35,7 +36,11 @@ export function placeRoutes(db: Database, orderPrint: OrderPrint): Router {
     response
       .type('application/pdf')
       .attachment(`${title}.pdf`)
-      .send(Buffer.from(await orderPrint({ print: 'drawing', shop: shopId, diagram: id })))
+      .send(
+        Buffer.from(
+          await orderPrint({ print: 'drawing', shop: shopId, diagram: id, size: paperAsked(request) }),
+        ),
+      )
   })
   router.post('/diagrams', async (request, response) => {
     const sent = await checked(newDiagramSchema, request.body)

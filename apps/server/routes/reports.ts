@@ -2,8 +2,8 @@ import { Router, type Request } from 'express'
 import { reportCsv } from '@jokulgale/core/visit/reportCsv'
 import type { Database } from '../db/connect'
 import { idOf } from '../requests/identity'
+import { paperAsked } from '../requests/paperAsked'
 import { whoAsks } from '../requests/signedIn'
-import { paperSizes, type PaperSize } from '../paper/paper'
 import type { OrderPrint } from '../paper/printOrder'
 import { visitReport } from '../paper/visitReport'
 import { visitPapers, visitPlace } from '../services/reports'
@@ -22,7 +22,7 @@ export function reportRoutes(db: Database, orderPrint: OrderPrint): Router {
       shop: shopId,
       visit,
       utcOffsetMinutes: offsetOf(request),
-      size: paperOf(request),
+      size: paperAsked(request),
     })
     response.type('application/pdf').attachment(`report-${unit.label}-${day}.pdf`).send(Buffer.from(pdf))
   })
@@ -42,12 +42,6 @@ export function reportRoutes(db: Database, orderPrint: OrderPrint): Router {
   })
   return router
 }
-
-const isPaper = (name: unknown): name is PaperSize =>
-  typeof name === 'string' && Object.hasOwn(paperSizes, name)
-
-/** `?paper=letter`; A4 where nothing, or nothing known, is asked for. */
-const paperOf = ({ query }: Request): PaperSize => (isPaper(query.paper) ? query.paper : 'a4')
 
 /** No place is further from UTC, minutes. */
 const furthest = 14 * 60

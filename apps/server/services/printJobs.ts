@@ -18,7 +18,11 @@ export async function printJobOf(db: Database, pictures: PictureDesk, order: Pri
       origin: order.origin,
     }
   if (order.print === 'drawing')
-    return { print: 'drawing', ladder: (await findDiagram(db, order.shop, order.diagram)).ladder }
+    return {
+      print: 'drawing',
+      ladder: (await findDiagram(db, order.shop, order.diagram)).ladder,
+      size: order.size,
+    }
   const { shop, visit, utcOffsetMinutes, size } = order
   const papers = await visitPapers(db, shop, visit, utcOffsetMinutes)
   return { print: 'report', papers, photos: await paperPhotos(db, pictures, shop, visit), size }

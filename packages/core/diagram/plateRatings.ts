@@ -10,6 +10,7 @@ export interface PlateRating {
   readonly words: string
   readonly setting: string
   readonly value: number
+  readonly unit: string
   /** False: only what is usual for such a unit. */
   readonly isRead: boolean
 }
@@ -32,13 +33,14 @@ export const plateRatings = (diagram: Diagram): readonly PlateRating[] =>
     .sort((a, b) => placeOnPlate(a) - placeOnPlate(b))
     .flatMap(({ id, kind, words, settings }) =>
       (kind.ratings ?? []).flatMap(([setting, rated]): readonly PlateRating[] =>
-        onPlates.has(setting)
+        setting in onPlates
           ? [
               {
                 part: id,
                 setting,
                 words: `${words}, ${rated.toLowerCase()}`,
                 value: settings.number(setting),
+                unit: onPlates[setting],
                 isRead: !settings.isUnread(setting),
               },
             ]
@@ -46,8 +48,8 @@ export const plateRatings = (diagram: Diagram): readonly PlateRating[] =>
       ),
     )
 
-/** Figures that plates give and the wiring does not: poles and coil volts are seen, taps are chosen. */
-const onPlates: ReadonlySet<string> = new Set(['amps', 'watts', 'va', 'microfarads'])
+/** Figures that plates give and the wiring does not, and their units: poles and coil volts are seen, taps chosen. */
+const onPlates: Readonly<Record<string, string>> = { amps: 'A', watts: 'W', va: 'VA', microfarads: 'mfd' }
 
 /** A ladder text with one rating as its plate says, or, with null, as nobody has read it. */
 export function rate(

@@ -1,11 +1,16 @@
 import type { Diagram } from '../diagram/diagram'
-import { ladderDrawing, type DrawnStretch } from '../diagram/ladderDrawing'
+import type { DrawnStretch, DrawnTurn, LadderDrawing } from '../diagram/drawnLadder'
+import { ladderDrawing } from '../diagram/ladderDrawing'
 import { escapeXml } from './escapeXml'
 
 const ink = '#16242d'
 const quiet = '#435966'
 /** A part is a box with its name: what stands in it is in the list of parts. */
 const box = { width: 40, height: 22 } as const
+
+/** How far the arrow of a line that goes on in another row reaches. */
+const turnLength = 26
+const pointRadius = 4
 
 const text = (x: number, y: number, size: number, words: string, more = ''): string =>
   `<text x="${x}" y="${y}" font-size="${size}" fill="${ink}"${more}>${escapeXml(words)}</text>`
@@ -25,17 +30,36 @@ function stretch({ from, to, by }: DrawnStretch): string {
   ].join('')
 }
 
+/** An arrow that leaves a point for the row below, or reaches it from the row above. */
+function turn({ point: { at }, goes }: DrawnTurn): string {
+  const [x, y] = at
+  const [from, to] = goes === 'on below' ? [x, x + turnLength] : [x - turnLength, x]
+  const tip = goes === 'on below' ? to : to - pointRadius
+  return [
+    line(from, y, to, y),
+    `<path d="M${tip - 7} ${y - 4} L${tip} ${y} L${tip - 7} ${y + 4}" fill="none" stroke="${quiet}" stroke-width="1.2"/>`,
+  ].join('')
+}
+
 /**
  * A unit's whole ladder as a drawing of its own (SVG 1.1): sections with their rails, every wire by colour
  * and number.
  */
-export function ladderSvg(diagram: Diagram): string {
-  const { width, height, left, right, sections, rungs, points, stretches, rails } = ladderDrawing(diagram)
-  const head = 30
+export const ladderSvg = (diagram: Diagram): string => drawingSvg(ladderDrawing(diagram), diagram.title)
+
+/** Room above a drawing for its title. */
+export const titleRoom = 30
+
+/** One drawing, whole or a sheet of it, under a title. */
+export function drawingSvg(
+  { width, height, left, right, sections, rungs, points, stretches, rails, turns }: LadderDrawing,
+  title: string,
+): string {
+  const head = titleRoom
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height + head}" viewBox="0 ${-head} ${width} ${height + head}" font-family="sans-serif">`,
-    `<title>${escapeXml(diagram.title)}</title>`,
-    text(left, -8, 18, diagram.title, ' font-weight="bold"'),
+    `<title>${escapeXml(title)}</title>`,
+    text(left, -8, 18, title, ' font-weight="bold"'),
     ...sections.flatMap(({ words, from, to }) => [
       line(left, from, left, to, 2),
       line(right, from, right, to, 2),
@@ -45,10 +69,11 @@ export function ladderSvg(diagram: Diagram): string {
     ...rails.map(({ point: { at }, side }) =>
       side === 'left' ? line(left, at[1], at[0], at[1]) : line(at[0], at[1], right, at[1]),
     ),
+    ...turns.map(turn),
     ...stretches.map(stretch),
     ...points.map(
       ({ point, at: [x, y] }) =>
-        `<circle cx="${x}" cy="${y}" r="4" fill="#ffffff" stroke="${ink}"/>${text(x, y + 18, 9, point, ' text-anchor="middle"')}`,
+        `<circle cx="${x}" cy="${y}" r="${pointRadius}" fill="#ffffff" stroke="${ink}"/>${text(x, y + 18, 9, point, ' text-anchor="middle"')}`,
     ),
     '</svg>',
   ].join('\n')

@@ -83,13 +83,11 @@ function daysWorked(entries: readonly Entry[], utcOffsetMinutes: number): readon
     .map(([day, { from, to }]) => (from === to ? `${day}, ${from}` : `${day}, ${from} to ${to}`))
 }
 
-const plateUnits: Readonly<Record<string, string>> = { amps: 'A', watts: 'W', va: 'VA', microfarads: 'mfd' }
-
 function plateWords(diagram: Diagram): string {
   const ratings = plateRatings(diagram)
   const read = ratings
     .filter(({ isRead }) => isRead)
-    .map(({ part, setting, value }) => `${part} ${value} ${plateUnits[setting] ?? ''}`.trim())
+    .map(({ part, value, unit }) => `${part} ${value} ${unit}`)
   const unread = ratings.length - read.length
   return [read.join(', '), unread > 0 ? `${unread} ratings not read` : ''].filter(Boolean).join('; ')
 }

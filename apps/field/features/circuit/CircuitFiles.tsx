@@ -52,12 +52,16 @@ export function CircuitFiles({ text, kept, name, isReadable, onEdited }: Circuit
             />
           </>
         ) : null}
-        <Press
-          title="Drawing as kept, PDF"
-          onPress={() => {
-            window.open(`/api/diagrams/${encodeURIComponent(kept)}/drawing.pdf`, '_blank')
-          }}
-        />
+        {(['letter', 'A4'] as const).map((paper) => (
+          <Press
+            key={paper}
+            title={`Drawing as kept, PDF ${paper}`}
+            onPress={() => {
+              const drawing = `/api/diagrams/${encodeURIComponent(kept)}/drawing.pdf`
+              window.open(`${drawing}?paper=${paper.toLowerCase()}`, '_blank')
+            }}
+          />
+        ))}
       </Line>
       <BringIn text={text} onEdited={onEdited} />
     </Part>
