@@ -26,7 +26,7 @@ export function isHinge({ evidence }: Findings, belief: Belief, e: number): bool
 function isSoonMisread(piece: Evidence): boolean {
   if (piece.kind !== 'reading') return false
   const { meter, value } = piece
-  return isNothing(meter, value) || (meter === 'ohms' && value !== null && value < touchingOhms)
+  return isNothing(meter, value) || (meter === 'ohms' && value !== null && value <= touchingOhms)
 }
 
 /** The few that are a verdict together; null while there is none. */

@@ -27,6 +27,9 @@ const alike = 1
 const wasMisread = (meter: Meter, read: number | null, said: number | null): boolean =>
   isNothing(meter, read) !== isNothing(meter, said) && distinct(meter, read, said)
 
+/** Of what is believed, the share that must take a reading for right, or another is held against it in vain. */
+const takenFrom = 0.5
+
 /**
  * Whether every suspect worth a word says the same of a reading as of one that was taken: a clamp on the
  * next wire in series, the other side of a closed contact. It would tell no more than whether the first
@@ -41,12 +44,15 @@ export const repeats = (
   told.some((earlier) => {
     if (earlier.meter !== meter) return false
     let news = 0
+    let believed = 0
+    let misread = 0
     for (const h of which) {
+      believed += probability[h]
       const said = readingOf(earlier.predicted[h])
       if (spreadsApart(meter, said, readingOf(predicted[h])) < alike) continue
-      if (wasMisread(meter, earlier.value, said)) continue
-      news += probability[h]
+      if (wasMisread(meter, earlier.value, said)) misread += probability[h]
+      else news += probability[h]
       if (news >= newsFrom) return false
     }
-    return true
+    return misread < takenFrom * believed
   })

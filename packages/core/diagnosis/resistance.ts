@@ -9,13 +9,13 @@ export const isShort = ({ class: sort }: Pick<Fault, 'class'>): boolean =>
  * lot. A chafe is anything from dead to wet carbon, and is not the same from one reading to the next. `cold`:
  * as an ohmmeter finds what breaks down at its own volts.
  */
-export type Resistance = 'drawn' | 'least' | 'most' | 'cold'
+export type Resistance = 'drawn' | 'least' | 'few' | 'several' | 'most' | 'cold'
 
 /**
- * Ohms of a short at its least and its most; `cold`: what an ohmmeter may find at most of one that breaks
+ * Ohms of a short at its least and its most, and between them; `cold`: what an ohmmeter may find at most of one that breaks
  * down at line volts.
  */
-const shortOhms = { least: 0.02, most: 8, cold: 3e5 } as const
+const shortOhms = { least: 0.02, few: 1, several: 3, most: 8, cold: 3e5 } as const
 /** A bad connection has so many times the resistance that its kind says, at its least and its most. */
 const looseFactor = { least: 1 / 8, most: 8 } as const
 
@@ -25,12 +25,16 @@ export function withOhms(fault: Fault, asked: Exclude<Resistance, 'drawn'>): Fau
   const end = resistance === 'least' ? 'least' : 'most'
   if (fault.ends) return { ...fault, effects: fault.ends[end] }
   if (!hasRange(fault)) return fault
-  const at = (ohms: number): number => (isShort(fault) ? shortOhms[resistance] : ohms * looseFactor[end])
+  const at = (ohms: number): number => (isShort(fault) ? shortOf(fault, resistance) : ohms * looseFactor[end])
   const effects = fault.effects.map((effect) =>
     effect.does === 'join' || effect.does === 'ohms' ? { ...effect, ohms: at(effect.ohms) } : effect,
   )
   return { ...fault, effects }
 }
+
+/** A short at an end of its range; a winding has no more than is left of it. */
+const shortOf = ({ mostOhms = Infinity }: Fault, at: Exclude<Resistance, 'drawn'>): number =>
+  Math.min(shortOhms[at], at === 'least' ? mostOhms / 2 : mostOhms)
 
 /** Whether a fault is a resistance, or another value, that nobody knows. */
 export const hasRange = (fault: Pick<Fault, 'class' | 'effects' | 'ends'>): boolean =>

@@ -54,4 +54,6 @@ export interface Fault {
   readonly when?: Exclusion
   /** Of something that may lie anywhere between two ends: what it does at either. */
   readonly ends?: { readonly least: readonly Effect[]; readonly most: readonly Effect[] }
+  /** Of a winding with turns shorted: the ohms that are left of it at most. */
+  readonly mostOhms?: number
 }

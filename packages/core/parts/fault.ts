@@ -11,6 +11,7 @@ interface Detail {
   readonly clears?: readonly Clearing[]
   readonly welds?: true
   readonly breaksDown?: true
+  readonly mostOhms?: number
 }
 
 /** A branch that passes nothing: `BRANCH-open`. */
@@ -43,6 +44,18 @@ const becomes =
 
 /** A load or winding that has become next to no resistance. */
 export const shorts = becomes('short')
+/** Share of a winding’s ohms that is left at most with turns of it shorted so that its motor stops. */
+const turnsLeft = 0.7
+/** A winding burnt through to itself, as it is mostly found: ohms, or half of what can be left of a small one. */
+const burntThrough = 0.1
+/** A winding of so many ohms with turns of it shorted: whatever is left of it has fewer. */
+export function turnsShorted(winding: string, ohms: number, words: string, prior: number): PartFault {
+  const mostOhms = turnsLeft * ohms
+  return shorts(`${winding}-shorted`, winding, Math.min(burntThrough, mostOhms / 2), words, prior, {
+    mostOhms,
+  })
+}
+
 /** A connection with resistance in it: burnt, loose, corroded. */
 export const makesBadly = becomes('loose')
 /** A sensor that stands for another value than it should. */

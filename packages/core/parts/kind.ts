@@ -100,6 +100,8 @@ export interface PartFault {
   readonly effects: readonly Effect[]
   /** Of something that may lie anywhere between two ends: what it does at either. */
   readonly ends?: NonNullable<Fault['ends']>
+  /** Of a winding with turns shorted: the ohms that are left of it at most. */
+  readonly mostOhms?: number
   readonly cause?: string
   readonly prove?: string
   /** Marks of it that a look at the part may show, beside how it stands. */

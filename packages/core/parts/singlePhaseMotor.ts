@@ -1,7 +1,7 @@
 import type { CauseGroup } from './causeGroup'
 import { add, impedanceFor, multiply, polar, scale, type Complex } from '../electric/complex'
 import { impedance, opened, resistance, type Law } from '../electric/law'
-import { shorts, grounds, opens } from './fault'
+import { grounds, opens, turnsShorted } from './fault'
 import { windingsFirst } from './energising'
 import { toFrame } from './frame'
 import { protectorSeconds } from './innerProtector'
@@ -173,7 +173,7 @@ export const singlePhaseMotor = (
       actsAfter: (now) => protectorSeconds(timesLocked(now)),
     },
     phases: cannotStart,
-    faults: () => motorFaults(words, design),
+    faults: (s) => motorFaults(s, words, design),
     commonTerminal: 'C',
     pairs: () => [
       ['C', run],
@@ -188,6 +188,9 @@ export const singlePhaseMotor = (
   }
 }
 
+const mainOhmsOf = (s: Settings, windingShare: number): number =>
+  (windingShare * s.number('volts')) / s.number('amps')
+
 function motorBranches(
   s: Settings,
   { lockedShare, windingShare, run, sections }: SinglePhaseDesign,
@@ -199,7 +202,7 @@ function motorBranches(
   const running = scale(main, 1 / s.number('load'))
   const stalled = scale(main, 1 / lockedShare)
   const start = add(multiply(main, polar(1.3, 0)), scale(main, 0.2))
-  const mainOhms = (windingShare * volts) / full
+  const mainOhms = mainOhmsOf(s, windingShare)
   const coils = coilsOf(mainOhms, sections)
   const law = (coil: CoupledCoil, own: Complex): Law =>
     sections.length > 0 ? coupledLaw(coil, coils, own) : impedance(own, mainOhms)
@@ -235,8 +238,9 @@ function motorBranches(
 }
 
 const motorFaults = (
+  s: Settings,
   words: string,
-  { groundedPrior, run, sections }: SinglePhaseDesign,
+  { groundedPrior, windingShare, run, sections }: SinglePhaseDesign,
 ): readonly PartFault[] => [
   opens('main', `${words} run winding open`, 1.2, { prove: 'ohms winding by winding, leads off' }),
   ...sections.map((section) =>
@@ -250,7 +254,7 @@ const motorFaults = (
     breaksDown: true,
   }),
   seized(words, 0.7, 'turn a fan by hand, power off and locked; the ohms of its windings are good'),
-  shorts('main-shorted', 'main', 0.1, `${words} winding shorted`, 0.4),
+  turnsShorted('main', mainOhmsOf(s, windingShare), `${words} winding shorted`, 0.4),
   {
     name: 'protector-open',
     class: 'trip',

@@ -1,7 +1,7 @@
 import type { CauseGroup } from './causeGroup'
 import { add, complex, impedanceFor, multiply, polar, type Complex } from '../electric/complex'
 import { opened, resistance, self, type Law, type Term } from '../electric/law'
-import { shorts, grounds, opens } from './fault'
+import { grounds, opens, turnsShorted } from './fault'
 import { windingsFirst } from './energising'
 import { toFrame } from './frame'
 import type { Branch, Now, PartFault, PartKind, Phase, Wants } from './kind'
@@ -140,6 +140,9 @@ const cannotStart = (now: Now): readonly Phase[] => {
   ]
 }
 
+const windingOhms = (s: Settings): number =>
+  (windingShare * s.number('volts')) / Math.sqrt(3) / s.number('amps')
+
 const motorBranches = (s: Settings, backwardsShare: number): readonly Branch[] => {
   const volts = s.number('volts') / Math.sqrt(3)
   const amps = s.number('amps')
@@ -147,7 +150,7 @@ const motorBranches = (s: Settings, backwardsShare: number): readonly Branch[] =
   const running = impedanceFor(volts, amps * s.number('load'), s.number('powerFactor'))
   const backwards = impedanceFor(volts, amps * backwardsShare, s.number('powerFactor'))
   const locked = impedanceFor(volts, amps * lockedShare, lockedPowerFactor)
-  const directOhms = (windingShare * volts) / amps
+  const directOhms = windingOhms(s)
   return windings.map((name, k): Branch => ({
     name,
     from: `T${k + 1}`,
@@ -164,7 +167,7 @@ const motorBranches = (s: Settings, backwardsShare: number): readonly Branch[] =
   }))
 }
 
-const motorFaults = (words: string, groundedPrior: number): readonly PartFault[] => [
+const motorFaults = (s: Settings, words: string, groundedPrior: number): readonly PartFault[] => [
   seized(words, 0.8, 'locked-rotor amps in all three legs at full volts, then its protector; ohms are good'),
   ...windings.map((name, k) =>
     opens(name, `${words} winding ${k + 1} open`, 0.5, { prove: 'ohms leg to leg, leads off' }),
@@ -176,7 +179,7 @@ const motorFaults = (words: string, groundedPrior: number): readonly PartFault[]
       breaksDown: true,
     }),
   ),
-  shorts('winding1-shorted', 'winding1', 0.05, `${words} winding shorted`, 0.4),
+  turnsShorted('winding1', windingOhms(s), `${words} winding shorted`, 0.4),
   {
     name: 'protector-open',
     class: 'trip',
@@ -238,7 +241,7 @@ export const threePhaseMotor = (
   }),
   behave: act,
   phases: cannotStart,
-  faults: () => motorFaults(words, groundedPrior),
+  faults: (s) => motorFaults(s, words, groundedPrior),
   pairs: () => [
     ['T1', 'T2'],
     ['T2', 'T3'],

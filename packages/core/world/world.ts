@@ -12,6 +12,8 @@ import { siteSupplyShare, siteSurroundings, unitOnSite, type Unlikeness } from '
 
 /** Ohms of a short, from dead to wet carbon; a bad connection against what its kind says. */
 const shortOhms = { least: 0.02, most: 8 } as const
+/** A winding with turns shorted has no more than is left of it. */
+const mostOf = ({ mostOhms = Infinity }: Fault): number => Math.min(shortOhms.most, mostOhms)
 const looseFactor = { least: 1 / 6, most: 6 } as const
 /** Pressures of a unit that runs as it should, psig, and its coil, °F. */
 const usualConditions: Readonly<Record<string, number>> = {
@@ -200,7 +202,7 @@ export class World {
           const { class: sort } = fault
           if (!this.unlike.faults || (effect.does !== 'join' && effect.does !== 'ohms')) return effect
           if (sort === 'short' || sort === 'ground' || sort === 'crossed')
-            return { ...effect, ohms: logBetween(this.random, shortOhms.least, shortOhms.most) }
+            return { ...effect, ohms: logBetween(this.random, shortOhms.least, mostOf(fault)) }
           return sort === 'loose'
             ? { ...effect, ohms: effect.ohms * logBetween(this.random, looseFactor.least, looseFactor.most) }
             : effect
