@@ -2,7 +2,7 @@ import { judge } from '../diagnosis/diagnose'
 import { changeover } from '../bench/changeover'
 import { Circuit } from '../circuit/circuit'
 import { situationOf } from '../circuit/situation'
-import { families } from '../families/index'
+import { memberText } from '../families/testMember'
 import { entryProblem } from '../visit/checkEntry'
 import type { EntryBody } from '../visit/entry'
 import { entryWords } from '../visit/entryWords'
@@ -11,8 +11,7 @@ import { dialsOf, dialValue, dialWords } from './dials'
 
 import { DiagramError, readLadder } from './readLadder'
 
-const rooftop = families.find(({ id }) => id === 'rooftop')?.read()
-const lettered = rooftop?.ladderOf({ economizer: 'dry-bulb', 'changeover-dial': 'letters' }) ?? ''
+const lettered = memberText('rooftop', { economizer: 'dry-bulb', 'changeover-dial': 'letters' })
 const diagram = readLadder(lettered)
 const dial = 'EC.changeover'
 

@@ -4,9 +4,12 @@ import { flameSenseOhms, provenFlameVolts } from '../physics/flameCurrent'
 import { contact, fixed, memory, position } from './contact'
 import { opens, sticks } from './fault'
 import type { Delay, Now, PartKind, Phase, Wants } from './kind'
+import type { Settings } from './settings'
 
 const calledAboveVolts = 16
 const watched = ['electronics', 'call', 'limit', 'draft'] as const
+/** One that has a second stage: its call on `W2` is fed on to the valve’s high-fire coil while the flame burns. */
+const hasHighFire = (s: Settings): boolean => s.number('stages') > 1
 
 /** Tries at lighting the burner before it locks out. */
 const trials = ['trial1', 'trial2', 'trial3', 'trial4'] as const
@@ -101,7 +104,8 @@ const input = (name: string, from: string, ohms: number) =>
  * Gas control with an igniter and a flame rod. A heat call on `W` with the limit string `LI`–`LO` closed and
  * the draft switch open starts the inducer (`IND1`–`IND2`); draft proven on `PS`, it purges, warms the
  * igniter on `IG`, and feeds the gas valve from `MV` for a trial. Flame felt on `FS`, it goes on and calls
- * the blower from `BL`; none, it tries again and then locks out. An open limit drops the call and runs the
+ * the blower from `BL`; none, it tries again and then locks out. One with two stages feeds high fire from `MH`
+ * while the flame burns and `W2` calls too. An open limit drops the call and runs the
  * blower. Between trials it does not purge anew.
  */
 export const burnerControl: PartKind = {
@@ -109,8 +113,8 @@ export const burnerControl: PartKind = {
   words: 'ignition control that proves the flame',
   cause: 'gas',
   symbol: 'control',
-  settings: { seen: 'settled' },
-  terminals: () => [
+  settings: { seen: 'settled', stages: 1 },
+  terminals: (s) => [
     { name: 'R', words: 'control power' },
     { name: 'C', words: 'common' },
     { name: 'W', words: 'heat call' },
@@ -121,11 +125,17 @@ export const burnerControl: PartKind = {
     { name: 'IG', words: 'igniter' },
     { name: 'MV', words: 'gas valve' },
     { name: 'FS', words: 'flame sense: 1 V DC to C for each microampere' },
+    ...(hasHighFire(s)
+      ? [
+          { name: 'W2', words: 'second-stage heat call' },
+          { name: 'MH', words: 'gas valve, high fire' },
+        ]
+      : []),
     { name: 'BL', words: 'blower call out' },
     { name: 'IND1', words: 'inducer feed' },
     { name: 'IND2', words: 'inducer' },
   ],
-  branches: () => [
+  branches: (s) => [
     fixed('electronics', 'R', 'C', 'load', impedance(impedanceForVoltAmperes(24, 4, 0.7), rectified)),
     input('call', 'W', 1500),
     fixed('limitFeed', 'R', 'LO', 'conductor', impedance(complex(0.05), 0.05)),
@@ -136,14 +146,18 @@ export const burnerControl: PartKind = {
     contact('igniter', 'R', 'IG', 'open', 0.05),
     contact('valve', 'PS', 'MV', 'open', 0.05),
     contact('blower', 'R', 'BL', 'open', 0.05),
+    ...(hasHighFire(s) ? [input('call2', 'W2', 1500), contact('high', 'PS', 'MH', 'open', 0.05)] : []),
     fixed('flameSense', 'FS', 'C', 'load', impedance(complex(flameSenseOhms), flameSenseOhms)),
     memory('sequence', steps, 'standby'),
   ],
-  senses: () => ({
-    volts: watched,
-    steps: Object.fromEntries(watched.map((name) => [name, [calledAboveVolts]])),
-    direct: ['flameSense'],
-  }),
+  senses: (s) => {
+    const volts = hasHighFire(s) ? [...watched, 'call2'] : watched
+    return {
+      volts,
+      steps: Object.fromEntries(volts.map((name) => [name, [calledAboveVolts]])),
+      direct: ['flameSense'],
+    }
+  },
   behave: (now): Wants => {
     const step = stepOf(now)
     const overheated = has(now, 'electronics') && !has(now, 'limit')
@@ -151,6 +165,9 @@ export const burnerControl: PartKind = {
       sequence: nextStep(now),
       ...outputsIn(step),
       blower: position(step === 'flame' || overheated),
+      ...(hasHighFire(now.settings)
+        ? { high: position(step === 'flame' && now.volts.call2.size >= calledAboveVolts) }
+        : {}),
     }
   },
   start: {
@@ -166,13 +183,14 @@ export const burnerControl: PartKind = {
   delays: () => delays,
   // a draft switch that was held made before the call is found out before the inducer starts
   startsFrom: { sequence: 'standby', ...outputsIn('standby'), blower: 'open' },
-  faults: () => [
+  faults: (s) => [
     opens('electronics', 'ignition control dead', 0.8),
     opens('inducer', 'ignition control does not start the inducer', 0.7),
     opens('igniter', 'ignition control does not feed the igniter', 0.6),
     opens('valve', 'ignition control does not feed the gas valve', 0.6),
     opens('flameSense', 'ignition control does not sense the flame', 0.5),
     opens('blower', 'ignition control does not call the blower', 0.6),
+    ...(hasHighFire(s) ? [opens('high', 'ignition control does not feed high fire', 0.5)] : []),
     sticks('inducer-stuck', ['inducer'], 'closed', 'inducer contact stuck closed', 0.3),
   ],
   pairs: () => [['FS', 'C']],

@@ -30,6 +30,7 @@ import { fuse } from './fuse'
 import { gasValve } from './gasValve'
 import { heater } from './heater'
 import { heaterBank } from './heaterBank'
+import { highFireValve } from './highFireValve'
 import { highPressureSwitch } from './highPressureSwitch'
 import { humiditySensor } from './humiditySensor'
 import { igniter } from './igniter'
@@ -101,6 +102,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     gasValve,
     heater,
     heaterBank,
+    highFireValve,
     highPressureSwitch,
     humiditySensor,
     igniter,

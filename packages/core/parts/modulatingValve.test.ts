@@ -3,12 +3,10 @@ import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import { diagnose } from '../diagnosis/diagnose'
 import { faultsOf } from '../diagram/faults'
-import { readLadder } from '../diagram/readLadder'
-import { families } from '../families/index'
+import { familyMember } from '../families/testMember'
 import type { EntryBody } from '../visit/entry'
 
-const family = families.find(({ id }) => id === 'hydronic-fan-coil')?.read()
-const unit = readLadder(family?.ladderOf({ valves: 'modulating' }) ?? '')
+const unit = familyMember('hydronic-fan-coil', { valves: 'modulating' })
 
 const settledWith = (fault: string, call: string) => {
   const found = faultsOf(unit).find(({ id }) => id === fault)

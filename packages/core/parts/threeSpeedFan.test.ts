@@ -4,13 +4,12 @@ import { situationOf } from '../circuit/situation'
 import { diagnose } from '../diagnosis/diagnose'
 import { faultsOf } from '../diagram/faults'
 import { readLadder } from '../diagram/readLadder'
-import { families } from '../families/index'
+import { memberText } from '../families/testMember'
 import { volts } from '../visit/testReadings'
 
 const switchLine = 'part SS speed-switch "Fan speed switch" in hall'
 const ladderAt = (at: string): string => {
-  const family = families.find(({ id }) => id === 'two-pipe-fan-coil')?.read()
-  const text = family?.ladderOf({ speeds: 'three' }) ?? ''
+  const text = memberText('two-pipe-fan-coil', { speeds: 'three' })
   expect(text).toContain(switchLine)
   return text.replace(switchLine, `${switchLine} : at ${at}`)
 }

@@ -3,13 +3,11 @@ import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import { diagnose } from '../diagnosis/diagnose'
 import { faultsOf } from '../diagram/faults'
-import { readLadder } from '../diagram/readLadder'
-import { families } from '../families/index'
+import { familyMember } from '../families/testMember'
 import type { Conditions } from '../parts/kind'
 import type { EntryBody } from '../visit/entry'
 
-const family = families.find(({ id }) => id === 'split-heat-pump')?.read()
-const unit = readLadder(family?.ladderOf({ defrost: 'demand' }) ?? '')
+const unit = familyMember('split-heat-pump', { defrost: 'demand' })
 
 const settledIn = (conditions: Conditions, fault = '') => {
   const situation = situationOf(unit, 'defrost')

@@ -1,16 +1,12 @@
 import { Circuit } from '../circuit/circuit'
 import { situationOf } from '../circuit/situation'
-import { readLadder } from '../diagram/readLadder'
-import { families } from '../families/index'
+import { familyMember } from '../families/testMember'
 import type { Conditions } from '../parts/kind'
 import type { Effect } from '../parts/effect'
 
 /** A rooftop with two stages, its condenser fans with either, and these options. */
-const member = (options: Readonly<Record<string, string>>) => {
-  const rooftop = families.find(({ id }) => id === 'rooftop')?.read()
-  if (!rooftop) throw new RangeError('no family of rooftop units')
-  return readLadder(rooftop.ladderOf({ fans: 'either', ...options }))
-}
+const member = (options: Readonly<Record<string, string>>) =>
+  familyMember('rooftop', { fans: 'either', ...options })
 
 /** Damper and calls of a rooftop in a call and weather. */
 function met(
