@@ -1,8 +1,21 @@
-import { expect, test } from '@playwright/test'
+import { readFile } from 'node:fs/promises'
+import { expect, test, type Page } from '@playwright/test'
 import { Hand } from './hand'
 import { ownShop } from './ownShop'
 
 test.use({ baseURL: process.env.E2E_OWN_ORIGIN })
+
+/** Gives a file to whatever asks for one after a press. */
+async function giveFile(page: Page, name: string, text: string, press: () => Promise<void>): Promise<void> {
+  const chosen = page.waitForEvent('filechooser').then((chooser) =>
+    chooser.setFiles({
+      name,
+      mimeType: name.endsWith('.ics') ? 'text/calendar' : 'text/plain',
+      buffer: Buffer.from(text),
+    }),
+  )
+  await Promise.all([chosen, press()])
+}
 
 test('no diagram on the panel: traced lead by lead, judged from its first complete path on', async ({
   page,
@@ -101,6 +114,18 @@ test('a change is planned, checked and handed on before a lead is moved; no plan
   await page.getByRole('link', { name: /^Planned: A second freeze switch/ }).click()
   await technician.press('Drop the plan')
   await expect(page.getByText(/^Planned:/)).toBeHidden()
+  // the same as a netlist: two nodes exchanged are leads moved from one side of the switch to the other
+  await technician.press('Its circuit')
+  const [saved] = await Promise.all([page.waitForEvent('download'), technician.press('Netlist')])
+  const netlist = await readFile(await saved.path(), 'utf8')
+  const exchanged = netlist.replace(/^XLPS (\S+) (\S+) LPS$/m, 'XLPS $2 $1 LPS')
+  expect(exchanged).not.toBe(netlist)
+  await giveFile(page, 'FC-9.cir', exchanged, () =>
+    technician.press('Bring in a text, a wire list or a netlist'),
+  )
+  await expect(page.getByText('FC-9.cir is in; look at What changes.')).toBeVisible()
+  await technician.press('What changes')
+  await expect(page.getByText(/Move yellow 30, which stays on LPS\.1: off FP\.2, onto HPS\.1/)).toBeVisible()
   expect(technician.complaints.filter((text) => !/status of 401|400/.test(text))).toEqual([])
 })
 
@@ -153,14 +178,7 @@ test('a drive is passed by: planned, carried out, registered, proven in every ca
   // its day is moved in a calendar: it counts here once it is said who allows it
   const calendar = await (await page.request.get('/api/temporary.ics')).text()
   const moved = calendar.replace(/^(DTSTART.*:)\d{8}/m, '$120270115')
-  await Promise.all([
-    page
-      .waitForEvent('filechooser')
-      .then((chooser) =>
-        chooser.setFiles({ name: 'measures.ics', mimeType: 'text/calendar', buffer: Buffer.from(moved) }),
-      ),
-    technician.press('Read in a calendar'),
-  ])
+  await giveFile(page, 'measures.ics', moved, () => technician.press('Read in a calendar'))
   await expect(
     page.getByRole('checkbox', { name: /AH-9, .*: until 2027-01-15 instead of \d{4}-\d\d-\d\d/ }),
   ).toBeChecked()

@@ -1,5 +1,5 @@
-// npm run fuzz:files -- --count 20000 --seed 480: files of every format that is read, spoiled: each is used
-// or refused
+// npm run fuzz:files -- --count 20000 --seed 480 --format calendar: files of every format that is read, or
+// of one, spoiled: each is used or refused
 import { parseArgs } from 'node:util'
 import { machine } from '../../house/machine.mjs'
 import { below, chance, changedText, choose, setSeed } from '../change.mjs'
@@ -52,12 +52,17 @@ function tried({ right, take, refuses }: Reader, count: number): Tally {
 }
 
 const { values } = parseArgs({
-  options: { count: { type: 'string', default: '20000' }, seed: { type: 'string', default: '480' } },
+  options: {
+    count: { type: 'string', default: '20000' },
+    seed: { type: 'string', default: '480' },
+    /** Only formats whose name begins so. */
+    format: { type: 'string', default: '' },
+  },
 })
 const count = Number(values.count)
 setSeed(Number(values.seed))
 let wrong = 0
-for (const reader of readers) {
+for (const reader of readers.filter(({ format }) => format.startsWith(values.format))) {
   const tally = tried(reader, count)
   wrong += tally.wrong.length
   console.log(
