@@ -1,7 +1,6 @@
 import type { Diagram, Part } from '../diagram/diagram'
-import { edited, insertPart, problem, throughKinds, type LadderEdit } from '../diagram/editLadder'
+import { insertPart, problem, throughKinds, type LadderEdit } from '../diagram/editLadder'
 import { freeName } from '../diagram/freeName'
-import { readLadder } from '../diagram/readLadder'
 import { controlFuses } from '../diagram/roles'
 import { wireAt } from '../diagram/wireAt'
 import { partKinds } from '../parts/index'
@@ -25,13 +24,5 @@ export function addControlFuse(text: string, diagram: Diagram, transformer: Part
   if (!wire || !fuse || amps === undefined)
     return problem(`no lead leaves the secondary of ${transformer.words}`)
   const name = freeName(diagram, words)
-  const put = insertPart(text, diagram, wire, { id: name, kind: fuse, words, zone })
-  if (put.is === 'problem') return put
-  const at = readLadder(put.text).parts.get(name)?.line ?? 0
-  return edited(
-    put.text
-      .split('\n')
-      .map((line, k) => (k === at - 1 ? `${line} : amps ${amps}` : line))
-      .join('\n'),
-  )
+  return insertPart(text, diagram, wire, { id: name, kind: fuse, words, zone, settings: `amps ${amps}` })
 }

@@ -1,5 +1,12 @@
 import fc from 'fast-check'
-import { bareHeats, bareLadder, bareSupplies, type BareUnit } from '../diagram/bareLadder'
+import {
+  bareControls,
+  bareHeats,
+  bareLadder,
+  bareSupplies,
+  mayControlByLine,
+  type BareUnit,
+} from '../diagram/bareLadder'
 import { drawLead, followLead, openLeads, type FarEnd } from '../diagram/drawLead'
 import { readLadder } from '../diagram/readLadder'
 import { Circuit } from './circuit'
@@ -14,6 +21,7 @@ const small: BareUnit = {
   supply: bareSupplies[0],
   stages: 1,
   heat: bareHeats[0],
+  control: 'transformer',
 }
 
 const traced = (text: string, from: string, label: string, to: FarEnd | string): string => {
@@ -38,13 +46,16 @@ test('every bare unit can be solved before its first lead, and nothing of it is 
       fc.constantFrom(...bareSupplies),
       fc.constantFrom(0 as const, 1 as const, 2 as const),
       fc.constantFrom(...bareHeats),
-      (supply, stages, heat) => {
-        const diagram = readLadder(bareLadder({ ...small, supply, stages, heat }))
+      fc.constantFrom(...bareControls.map(({ id }) => id)),
+      (supply, stages, heat, control) => {
+        const diagram = readLadder(bareLadder({ ...small, supply, stages, heat, control }))
+        const nominal = control === 'line' && mayControlByLine(supply) ? supply.tap : 24
         const [call, output] = stages === 0 ? ['fan', 'TB.G'] : ['cool1', 'TB.Y1']
         const { healthy, network } = new Circuit(diagram, situationOf(diagram, call))
         const out = new Float64Array(2)
-        healthy.ac.volts(network.nodes.get(output) ?? 0, network.nodes.get('TB.C') ?? 0, out)
-        expect(Math.hypot(out[0], out[1])).toBeGreaterThan(23)
+        healthy.ac.volts(network.nodes.get(output) ?? 0, network.nodes.get(diagram.common) ?? 0, out)
+        expect(Math.hypot(out[0], out[1])).toBeGreaterThan(0.95 * nominal)
+        expect(Math.hypot(out[0], out[1])).toBeLessThan(1.15 * nominal)
         expect(implausible(diagram)).toEqual([])
       },
     ),
@@ -114,3 +125,29 @@ test.each([
 ])('a new part %# that cannot be is refused', (to, words) => {
   expect(() => traced(bareLadder(small), 'TB.Y1', 'yellow 1', to)).toThrow(words)
 })
+
+test.each([
+  ['120-one', 120],
+  ['277-one', 277],
+] as const)(
+  'on %s with controls at line voltage a fan behind its relay is drawn for those volts, and runs',
+  (id, at) => {
+    const supply = bareSupplies.find((each) => each.id === id) ?? bareSupplies[0]
+    let text = bareLadder({ ...small, supply, stages: 0, control: 'line' })
+    text = traced(text, 'TB.G', 'green 1', part('GR', 'relay', 'A1'))
+    text = traced(text, 'GR.A2', 'white 2', 'TB.N')
+    text = traced(text, 'LB.L1', 'black 3', 'GR.COM1')
+    text = traced(text, 'GR.NO1', 'black 4', part('IFM', 'capacitor-fan', 'C'))
+    text = traced(text, 'IFM.R', 'white 5', 'LB.N')
+    text = traced(text, 'IFM.R', 'brown 6', part('CAP', 'capacitor', '1'))
+    text = traced(text, 'CAP.2', 'brown 7', 'IFM.S')
+    const diagram = readLadder(withTraces(text))
+    const [fan, relay] = ['IFM', 'GR'].map((of) => diagram.parts.get(of)?.settings)
+    expect([fan?.number('volts'), relay?.number('coilVolts')]).toEqual([at, at])
+    // what nobody has read is taken for what is usual, and is known not to be read
+    expect([fan?.isUnread('amps'), fan?.isUnread('volts')]).toEqual([true, false])
+    const circuit = new Circuit(diagram, situationOf(diagram, 'fan'))
+    expect(circuit.looks(circuit.healthy).get('IFM')).toEqual(['turning'])
+    expect(diagram.traces.map(({ call, to }) => `${call} ${to}`)).toContain('fan GR.A1')
+  },
+)

@@ -6,7 +6,19 @@ export interface BareUnit {
   /** Stages of cooling. */
   readonly stages: 0 | 1 | 2
   readonly heat: BareHeat
+  readonly control: BareControl
 }
+
+/** What its controls work at: 24 V of a transformer, or the leg itself with its neutral. */
+export type BareControl = (typeof bareControls)[number]['id']
+
+export const bareControls = [
+  { id: 'transformer', words: '24 V, from a transformer' },
+  { id: 'line', words: 'line voltage' },
+] as const
+
+/** A thermostat at line voltage is met where one leg and the neutral are brought in. */
+export const mayControlByLine = ({ legs }: BareSupply): boolean => legs === 1
 
 /**
  * A supply that a unit may be found on: the system, the legs brought in, with the neutral beside a single one, and
@@ -17,6 +29,7 @@ export interface BareSupply {
   readonly words: string
   readonly system: string
   readonly legs: 1 | 2 | 3
+  /** Also the volts of the leg, where there is one. */
   readonly tap: number
 }
 
@@ -74,27 +87,78 @@ const coolingCalls = (stages: BareUnit['stages']): readonly string[] => {
   return [first, 'call cool2 "Cooling, both stages" when outdoorDryBulb 92'].slice(0, stages)
 }
 
+/** How the controls of a unit are fed, as lines of its ladder text. */
+interface Control {
+  readonly common: string
+  readonly hot: string
+  /** Terminals of the strip that feed it. */
+  readonly terminals: readonly string[]
+  readonly parts: readonly string[]
+  /** Settings of the thermostat. */
+  readonly thermostat: string
+  readonly rungs: readonly string[]
+  /** A thermostat with a display that goes dark. */
+  readonly hasDisplay: boolean
+}
+
+function byTransformer({ legs, tap }: BareSupply): Control {
+  const tapColor = legs === 1 ? neutralColor : legColors[1]
+  const back = legs === 1 ? 'N' : 'L2'
+  return {
+    common: 'TB.C',
+    hot: 'TB.R',
+    terminals: ['R', 'C'],
+    parts: [`part XF transformer "Control transformer" in unit : va 40?, taps "${tap}"`],
+    thermostat: '',
+    rungs: [
+      'rung "Transformer primary" line',
+      `  LB.L1 -${legColors[0]} P1- XF.COM = XF.P${tap} -${tapColor} P2- LB.${back}`,
+      'rung "Control power" control',
+      '  XF.S1 -red R- TB.R',
+      '  XF.S2 -blue C- TB.C -green G- G1.2',
+      'rung "Thermostat" control',
+      '  TB.R -red R- TS.R = TS.C -blue C- TB.C',
+    ],
+    hasDisplay: true,
+  }
+}
+
+const byLine = ({ tap }: BareSupply): Control => ({
+  common: 'TB.N',
+  hot: 'TB.L',
+  terminals: ['L', 'N'],
+  parts: [],
+  thermostat: `, volts ${tap}, power none`,
+  rungs: [
+    'rung "Control supply" line',
+    `  LB.L1 -${legColors[0]} L- TB.L`,
+    `  LB.N -${neutralColor} N- TB.N`,
+    'rung "Thermostat" control',
+    `  TB.L -${legColors[0]} L- TS.R`,
+  ],
+  hasDisplay: false,
+})
+
 /**
- * The ladder text of a unit that nobody has drawn yet: its supply, its control transformer, its terminal strip and its
+ * The ladder text of a unit that nobody has drawn yet: its supply, what feeds its controls, its terminal strip and its
  * thermostat, wired as they must be. Everything behind the strip and the disconnect is drawn lead by lead.
  */
-export function bareLadder({ title, unitClass, supply, stages, heat }: BareUnit): string {
-  const { system, legs, tap } = supply
+export function bareLadder({ title, unitClass, supply, stages, heat, control }: BareUnit): string {
+  const { system, legs } = supply
   const { outputs: heatOutputs, system: setUpFor, heat: heatedBy } = heat
   const outputs = ['G', ...['Y1', 'Y2'].slice(0, stages), ...heatOutputs]
-  const terminals = ['R', 'C', ...outputs]
+  const fed = control === 'line' && mayControlByLine(supply) ? byLine(supply) : byTransformer(supply)
+  const terminals = [...fed.terminals, ...outputs]
   const lines = Array.from({ length: legs }, (_, k) => `L${k + 1}`)
-  const back = legs === 1 ? 'N' : 'L2'
   const cooling = ['cool1', 'cool2'].slice(0, stages)
   const heating = heatOutputs.length === 0 ? [] : ['heat1']
   const called = ['fan', ...cooling, ...heating].join(', ')
-  const tapColor = legs === 1 ? neutralColor : legColors[1]
   return [
     `unit traced "${title.replaceAll('"', '’')}"`,
     `class ${unitClass}`,
     'isolate DS',
-    'common TB.C',
-    'hot TB.R',
+    `common ${fed.common}`,
+    `hot ${fed.hot}`,
     'board TB',
     'plate TS',
     '',
@@ -109,7 +173,7 @@ export function bareLadder({ title, unitClass, supply, stages, heat }: BareUnit)
     ...heating.map(() => 'complaint no-heat "No heat" in heat1 means no-heat'),
     `complaint no-air "No air" in ${called} means no-air`,
     'complaint will-not-stop "Never rests" in off means runs-on',
-    `complaint blank-thermostat "Thermostat blank" in ${called} means blank`,
+    ...(fed.hasDisplay ? [`complaint blank-thermostat "Thermostat blank" in ${called} means blank`] : []),
     `complaint breaker-goes "Breaker or fuse goes" in ${called}, off means trips`,
     `complaint comes-and-goes "Stops and comes back" in ${called} means comes-and-goes`,
     '',
@@ -119,11 +183,11 @@ export function bareLadder({ title, unitClass, supply, stages, heat }: BareUnit)
     '',
     `part SV supply "Building supply" in panel : system "${system}"`,
     `part DS disconnect "Unit disconnect" in unit : poles ${legs}`,
-    `part LB terminal-board "Line block" in unit : terminals "${(legs === 1 ? [...lines, back] : lines).join(',')}"`,
+    `part LB terminal-board "Line block" in unit : terminals "${(legs === 1 ? [...lines, 'N'] : lines).join(',')}"`,
     'part G1 chassis "Ground screw" in unit : screws "1,2"',
-    `part XF transformer "Control transformer" in unit : va 40?, taps "${tap}"`,
+    ...fed.parts,
     `part TB terminal-board "Terminal strip" in unit : terminals "${terminals.join(',')}"`,
-    `part TS thermostat "Thermostat" in hall : outputs "${outputs.join(',')}", system ${setUpFor}, heat ${heatedBy}, stages ${Math.max(stages, 1)}`,
+    `part TS thermostat "Thermostat" in hall : outputs "${outputs.join(',')}", system ${setUpFor}, heat ${heatedBy}, stages ${Math.max(stages, 1)}${fed.thermostat}`,
     '',
     'rung "Supply" line',
     ...lines.map(
@@ -132,13 +196,7 @@ export function bareLadder({ title, unitClass, supply, stages, heat }: BareUnit)
     ),
     ...(legs === 1 ? [`  SV.N -${neutralColor} N- LB.N`] : []),
     '  SV.G -green G- G1.1',
-    'rung "Transformer primary" line',
-    `  LB.L1 -${legColors[0]} P1- XF.COM = XF.P${tap} -${tapColor} P2- LB.${back}`,
-    'rung "Control power" control',
-    '  XF.S1 -red R- TB.R',
-    '  XF.S2 -blue C- TB.C -green G- G1.2',
-    'rung "Thermostat" control',
-    '  TB.R -red R- TS.R = TS.C -blue C- TB.C',
+    ...fed.rungs,
     ...outputs.map((output) => `  TS.${output} -${controlColors[output]} ${output}- TB.${output}`),
     `rung "${tracedRung.line}" line`,
     `rung "${tracedRung.control}" control`,

@@ -1,7 +1,7 @@
 import { Settings } from '../parts/settings'
 import { partKinds } from '../parts/index'
 import { tracedRung } from './bareLadder'
-import { partOfPoint, type Diagram, type Wire } from './diagram'
+import { partOfPoint, terminalOfPoint, type Diagram, type Wire } from './diagram'
 import {
   afterLastPart,
   edited,
@@ -13,6 +13,7 @@ import {
   type LadderEdit,
 } from './editLadder'
 import { circuitOf } from './joins'
+import { newPartLine } from './newPartLine'
 import type { PointId } from '../parts/effect'
 import { wireAt } from './wireAt'
 
@@ -70,9 +71,22 @@ function wiringFor(diagram: Diagram, from: PointId, to: PointId): Wire['wiring']
   const shared = one.filter((wiring) => other.includes(wiring))
   const possible = one.length === 0 ? other : other.length === 0 ? one : shared
   if (possible.length === 0) return one.length === 0 ? 'control' : null
-  // where both go, as where the neutral is the common, it is what is there already
-  const beside = [from, to].map((point) => wireAt(diagram, point)?.wiring)
+  // where both go, as where the neutral is the common, a coil that is fed from the control circuit returns
+  // to it; else it is what is there already
+  const near = [...[from, to].flatMap((point) => acrossPart(diagram, point)), from, to]
+  const beside = near.map((point) => wireAt(diagram, point)?.wiring)
   return beside.find((wiring) => wiring && possible.includes(wiring)) ?? possible[0]
+}
+
+/** The other ends of whatever lies between a terminal and others of its part. */
+function acrossPart({ parts }: Diagram, point: PointId): readonly PointId[] {
+  const part = parts.get(partOfPoint(point))
+  if (!part) return []
+  const own = terminalOfPoint(point)
+  return part.kind
+    .branches(part.settings, {})
+    .filter(({ from, to }) => from === own || to === own)
+    .map(({ from, to }) => `${part.id}.${from === own ? to : from}`)
 }
 
 /** What the wires of the circuit that a terminal is in are: line voltage, control, or nothing yet. */
@@ -109,8 +123,7 @@ function farEndOf(text: string, diagram: Diagram, to: FarEnd): Reached {
         return failed(`choose where it is: ${[...diagram.zones.keys()].join(', ')}`)
       const own = kind.terminals(new Settings(id, kind.settings)).map(({ name }) => name)
       if (!own.includes(terminal)) return failed(`a ${kind.words} has the terminals ${own.join(', ')}`)
-      const called = words.replaceAll('"', '’').trim() || kind.words
-      const line = `part ${id} ${kindName} "${called}" in ${zone}${settings ? ` : ${settings}` : ''}`
+      const line = newPartLine(diagram, kind, { id, words, zone, settings })
       return { is: 'reached', text: afterLastPart(text, line), point: `${id}.${terminal}` }
     }
     case 'not-traced':

@@ -2,6 +2,7 @@ import { partKinds } from '../parts/index'
 import type { PartKind } from '../parts/kind'
 import { Settings } from '../parts/settings'
 import type { Diagram, Wire } from './diagram'
+import { newPartLine } from './newPartLine'
 
 /** An edit of a ladder text: the text after it, or why it cannot be made. */
 export type LadderEdit =
@@ -43,13 +44,17 @@ export interface NewPart {
   readonly kind: ThroughKind
   readonly words: string
   readonly zone: string
+  /** Its settings where they are known, as a ladder text has them. */
+  readonly settings?: string
 }
 
 export const partName = /^[A-Z][A-Z0-9]*$/
 
 /** Puts a part into a wire: the wire leads to it, and on from it in the same colour and number. */
 export function insertPart(text: string, diagram: Diagram, wire: Wire, part: NewPart): LadderEdit {
-  const { id, kind, words, zone } = part
+  const { id, kind, words, zone, settings } = part
+  const made = partKinds.get(kind.kind)
+  if (!made) return problem('choose what kind of part it is')
   if (!partName.test(id)) return problem('name the part in capitals and digits, as on its drawing: FZ1')
   if (diagram.parts.has(id)) return problem(`there is a part ${id} already; take another name`)
   if (!diagram.zones.has(zone)) return problem(`choose where it is: ${[...diagram.zones.keys()].join(', ')}`)
@@ -57,7 +62,7 @@ export function insertPart(text: string, diagram: Diagram, wire: Wire, part: New
   const label = `-${color} ${number}-`
   const through = `${from} ${label} ${id}.${kind.enters} = ${id}.${kind.leaves} ${label} ${to}`
   const rewired = rewire(text, wire, () => through)
-  const line = `part ${id} ${kind.kind} "${words.replaceAll('"', '’').trim() || kind.words}" in ${zone}`
+  const line = newPartLine(diagram, made, { id, words, zone, settings })
   return rewired === null ? lost(wire) : edited(afterLastPart(rewired, line))
 }
 

@@ -1,6 +1,7 @@
 import type { PartKind } from '../parts/kind'
 import type { Diagram, Part } from './diagram'
 import type { LadderEdit } from './editLadder'
+import { plateUnits } from './plateUnits'
 import { readLadder } from './readLadder'
 
 /** One figure of a plate: of which part, and what the circuit has for it. */
@@ -33,23 +34,20 @@ export const plateRatings = (diagram: Diagram): readonly PlateRating[] =>
     .sort((a, b) => placeOnPlate(a) - placeOnPlate(b))
     .flatMap(({ id, kind, words, settings }) =>
       (kind.ratings ?? []).flatMap(([setting, rated]): readonly PlateRating[] =>
-        setting in onPlates
+        setting in plateUnits
           ? [
               {
                 part: id,
                 setting,
                 words: `${words}, ${rated.toLowerCase()}`,
                 value: settings.number(setting),
-                unit: onPlates[setting],
+                unit: plateUnits[setting],
                 isRead: !settings.isUnread(setting),
               },
             ]
           : [],
       ),
     )
-
-/** Figures that plates give and the wiring does not, and their units: poles and coil volts are seen, taps chosen. */
-const onPlates: Readonly<Record<string, string>> = { amps: 'A', watts: 'W', va: 'VA', microfarads: 'mfd' }
 
 /** A ladder text with one rating as its plate says, or, with null, as nobody has read it. */
 export function rate(

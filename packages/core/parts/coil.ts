@@ -22,6 +22,10 @@ export const coilBranch = (
   states: { is: impedance(impedanceForVoltAmperes(ratedVolts, holdVoltAmperes, 0.35), directOhms) },
 })
 
+/** Ohms of a coil of the same volt-amperes that is wound for other volts: they go with the square of them. */
+export const ohmsAt = (volts: number, ofVolts: number, ohms: number): number =>
+  Number((ohms * (volts / ofVolts) ** 2).toPrecision(3))
+
 /** Shares of rated coil volts at which an armature comes in, and below which it lets go (IEC 60947-4-1). */
 export const pullInShare = 0.85
 export const dropOutShare = 0.6

@@ -1,5 +1,5 @@
 import { resistance } from '../electric/law'
-import { armatureIn, armatureSenses, coilBranch } from './coil'
+import { armatureIn, armatureSenses, coilBranch, ohmsAt } from './coil'
 import { contact, fixed, memory, position } from './contact'
 import { feedsWindings } from './energising'
 import { grounds, makesBadly, opens, shorts, sticks } from './fault'
@@ -46,6 +46,7 @@ export const contactor: PartKind = {
   lookWords: () => ['pulled-in', 'dropped-out'],
   beforeEnergising: feedsWindings,
   settings: { poles: 3, bars: '', coilVolts: 24, va: 8, coilOhms: 12, auxiliary: 'no' },
+  madeFor: { circuit: 'control', at: (volts) => ({ coilVolts: volts, coilOhms: ohmsAt(volts, 24, 12) }) },
   moving: 'armature',
   terminals: (s) => [
     { name: 'A1', words: 'coil, call side' },

@@ -65,6 +65,8 @@ export const drive: PartKind = {
   }),
   lookWords: () => ['lamp-on', 'lamp-off'],
   settings: { volts: 480, amps: 7.6, output: 440, keypad: 'auto' },
+  // its output stays a little below its line
+  madeFor: { circuit: 'line', at: (volts) => ({ volts, output: Math.round((volts * 11) / 12) }) },
   dials: {
     keypad: {
       words: 'keypad',

@@ -15,6 +15,7 @@ export const electronicFan: PartKind = {
   cause: 'fan-motor',
   symbol: 'motor',
   settings: { volts: 208, amps: 3 },
+  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
   moving: 'drive',
   terminals: () => [
     { name: 'L', words: 'line' },

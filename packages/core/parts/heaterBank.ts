@@ -30,6 +30,7 @@ export const heaterBank: PartKind = {
     ['wiring', 'Wiring'],
   ],
   settings: { watts: 15000, volts: 480, wiring: 'delta' },
+  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
   terminals: () => ['1', '2', '3'].map((name) => ({ name, words: `heater bank, leg ${name}` })),
   branches: (s) => {
     const ohms = (s.number('volts') ** 2 * (delta(s) ? 3 : 1)) / s.number('watts')

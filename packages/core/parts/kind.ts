@@ -323,6 +323,11 @@ export interface PartKind {
   /** It breaks line conductors: volts from its terminals to bare metal tell where one of them stops. */
   readonly breaksLine?: true
   readonly ratings?: readonly Rating[]
+  /** Of a part that is made for the volts of its circuit, the line or the control: its settings at so many. */
+  readonly madeFor?: {
+    readonly circuit: 'line' | 'control'
+    readonly at: (volts: number) => Readonly<Record<string, number>>
+  }
   /** What a person sets on it, by setting: a dial, a switch, a menu. */
   readonly dials?: Readonly<Record<string, Dial>>
   /** The outdoor temperature up to which it lets outdoor air in, °F, where it goes by that alone. */

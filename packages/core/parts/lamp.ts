@@ -1,5 +1,6 @@
 import { complex } from '../electric/complex'
 import { impedance } from '../electric/law'
+import { ohmsAt } from './coil'
 import { fixed } from './contact'
 import { opens } from './fault'
 import type { PartKind } from './kind'
@@ -11,6 +12,7 @@ export const lamp: PartKind = {
   cause: 'board',
   symbol: 'lamp',
   settings: { volts: 24, ohms: 2400 },
+  madeFor: { circuit: 'control', at: (volts) => ({ volts, ohms: ohmsAt(volts, 24, 2400) }) },
   terminals: () => [
     { name: '1', words: 'lamp, hot' },
     { name: '2', words: 'lamp, common' },

@@ -40,6 +40,7 @@ export const lineLoadMonitor: PartKind = {
     delay: { words: 'delay before it trips', unit: 's' },
   },
   settings: { volts: 480, unbalance: 4, delay: 5 },
+  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
   terminals: () => [
     ...[1, 2, 3].map((n) => ({ name: `L${n}`, words: `line leg ${n}` })),
     ...[1, 2, 3].map((n) => ({ name: `T${n}`, words: `load leg ${n}` })),

@@ -48,6 +48,7 @@ export const phaseMonitor: PartKind = {
     delay: { words: 'delay before it trips', unit: 's' },
   },
   settings: { volts: 208, unbalance: 4, delay: 5 },
+  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
   terminals: () => [
     { name: 'L1', words: 'leg 1' },
     { name: 'L2', words: 'leg 2' },

@@ -1,4 +1,4 @@
-import { armatureIn, armatureSenses, coilBranch } from './coil'
+import { armatureIn, armatureSenses, coilBranch, ohmsAt } from './coil'
 import { contact, position } from './contact'
 import { shorts, opens, sticks } from './fault'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
@@ -65,6 +65,7 @@ export const relay: PartKind = {
   }),
   lookWords: () => ['pulled-in', 'dropped-out'],
   settings: { poles: 1, throws: '1', coilVolts: 24, va: 3, coilOhms: 70, onDelay: 0, offDelay: 0 },
+  madeFor: { circuit: 'control', at: (volts) => ({ coilVolts: volts, coilOhms: ohmsAt(volts, 24, 70) }) },
   moving: 'made1',
   terminals: (s) => [
     { name: 'A1', words: 'coil, call side' },

@@ -26,6 +26,7 @@ export const resistanceHeater = (
     ['volts', 'Volts'],
   ],
   settings: { watts, volts: 240 },
+  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
   terminals: () => [
     { name: '1', words: `${words}, in` },
     { name: '2', words: `${words}, out` },

@@ -1,5 +1,6 @@
 import { complex } from '../electric/complex'
 import { impedance } from '../electric/law'
+import { ohmsAt } from './coil'
 import { contact, fixed, position } from './contact'
 import { shorts, opens, sticks } from './fault'
 import type { PartKind } from './kind'
@@ -22,6 +23,7 @@ export const sequencer: PartKind = {
   ratings: [['contacts', 'Contacts']],
   lookWords: () => ['pulled-in', 'dropped-out'],
   settings: { contacts: 2, volts: 24, ohms: 60 },
+  madeFor: { circuit: 'control', at: (volts) => ({ volts, ohms: ohmsAt(volts, 24, 60) }) },
   moving: 'make1',
   terminals: (s) => [
     { name: 'H1', words: 'heater, call side' },

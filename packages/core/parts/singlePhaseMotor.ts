@@ -149,6 +149,7 @@ export const singlePhaseMotor = (
     lookWords: () => ['turning', 'humming', 'still'],
     beforeEnergising: windingsFirst,
     settings: { volts: 208, amps, load: 1 },
+    madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
     moving: 'rotor',
     terminals: () => [
       { name: 'C', words: `${words} common` },

@@ -1,5 +1,5 @@
 import type { CauseGroup } from './causeGroup'
-import { coilBranch } from './coil'
+import { coilBranch, ohmsAt } from './coil'
 import { memory } from './contact'
 import { shorts, opens, sticks } from './fault'
 import type { PartFault, PartKind } from './kind'
@@ -33,6 +33,7 @@ export const solenoid = ({ kind, words, cause, va, ohms, seatFaults }: Solenoid)
   symbol: 'valve',
   lookWords: () => ['open-drawn', 'shut'],
   settings: { volts: 24, va, ohms },
+  madeFor: { circuit: 'control', at: (volts) => ({ volts, ohms: ohmsAt(volts, 24, ohms) }) },
   moving: 'seat',
   terminals: () => [
     { name: '1', words: `${words}, call side` },

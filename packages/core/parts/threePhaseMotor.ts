@@ -218,6 +218,7 @@ export const threePhaseMotor = (
   lookWords: () => ['turning', 'humming', 'still', backwardsLook],
   beforeEnergising: windingsFirst,
   settings: { volts: 208, amps, load: 1, powerFactor: 0.84 },
+  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
   moving: 'rotor',
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
   branches: (s) => [

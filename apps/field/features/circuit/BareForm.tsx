@@ -1,5 +1,13 @@
 import { useState } from 'react'
-import { bareClasses, bareHeats, bareLadder, bareSupplies } from '@jokulgale/core/diagram/bareLadder'
+import {
+  bareClasses,
+  bareControls,
+  bareHeats,
+  bareLadder,
+  bareSupplies,
+  mayControlByLine,
+  type BareControl,
+} from '@jokulgale/core/diagram/bareLadder'
 import { Chips } from '../../ui/Chips'
 import { Field } from '../../ui/Field'
 import { Press } from '../../ui/Press'
@@ -19,6 +27,7 @@ export default function BareForm({ onTake }: { readonly onTake: (ladder: string)
   const [supply, setSupply] = useState(bareSupplies[0])
   const [cooling, setCooling] = useState<(typeof coolings)[number]['id']>('one')
   const [heat, setHeat] = useState(bareHeats[0])
+  const [control, setControl] = useState<BareControl>('transformer')
   return (
     <Stack gap="medium">
       <Words quiet>
@@ -40,6 +49,9 @@ export default function BareForm({ onTake }: { readonly onTake: (ladder: string)
           setSupply(bareSupplies.find((each) => each.id === id) ?? bareSupplies[0])
         }}
       />
+      {mayControlByLine(supply) ? (
+        <Choice label="Control" options={bareControls} chosen={control} onChoose={setControl} />
+      ) : null}
       <Choice label="Cooling stages" options={coolings} chosen={cooling} onChoose={setCooling} />
       <Choice
         label="Heat"
@@ -61,6 +73,7 @@ export default function BareForm({ onTake }: { readonly onTake: (ladder: string)
               supply,
               stages: coolings.find(({ id }) => id === cooling)?.stages ?? 1,
               heat,
+              control,
             }),
           )
         }}

@@ -15,6 +15,7 @@ const bare = bareLadder({
   supply: bareSupplies[0],
   stages: 1,
   heat: bareHeats[0],
+  control: 'transformer',
 })
 
 const show = () => {
