@@ -11,6 +11,8 @@ export interface UnitDial {
   readonly unit: string
   /** As the diagram has it. */
   readonly drawn: string
+  /** Any of its settings is right; it is only known where it was drawn. */
+  readonly isFree: boolean
   /** What it shows instead of numbers; empty where it shows numbers or words. */
   readonly marks: readonly DialMark[]
   /** What it offers to choose from, its marks with what they stand for; empty where it shows plain numbers. */
@@ -29,6 +31,7 @@ function dialOf({ id, words, settings }: Part, setting: string, dial: Dial): Uni
     words: `${words}: ${dial.words}`,
     unit,
     drawn: settings.text(setting),
+    isFree: dial.ofUser ?? false,
     marks,
     choices:
       dial.choices ?? marks.map(({ mark, value }) => ({ id: mark, words: `${mark} (${value} ${unit})` })),
@@ -39,7 +42,7 @@ function dialOf({ id, words, settings }: Part, setting: string, dial: Dial): Uni
 export const mattering = ({ kind, settings }: Part): readonly (readonly [setting: string, dial: Dial])[] =>
   Object.entries(kind.dials ?? {}).filter(([, { matters }]) => matters?.(settings) ?? true)
 
-/** Everything on a unit that a person may find set wrong. */
+/** Everything on a unit that a person may find set otherwise than drawn. */
 export const dialsOf = (diagram: Diagram): readonly UnitDial[] =>
   [...diagram.parts.values()].flatMap((part) =>
     mattering(part).map(([setting, dial]) => dialOf(part, setting, dial)),

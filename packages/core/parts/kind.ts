@@ -162,6 +162,8 @@ export interface Dial {
   readonly marked?: true
   /** All that it can stand at, where that is no number. */
   readonly choices?: readonly DialChoice[]
+  /** Whoever uses the unit sets it as they like: no setting of it is wrong. */
+  readonly ofUser?: true
   /** Whether it does anything on a part that is set up so; not said: always. */
   readonly matters?: (settings: Settings) => boolean
 }

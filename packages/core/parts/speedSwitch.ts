@@ -21,6 +21,7 @@ export const speedSwitch: PartKind = {
     at: {
       words: 'fan speed',
       unit: '',
+      ofUser: true,
       choices: [
         { id: 'high', words: 'high' },
         { id: 'medium', words: 'medium' },

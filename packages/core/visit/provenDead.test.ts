@@ -27,7 +27,8 @@ test('each leg to each other and to ground, behind the last isolator of each sup
   ])
   // a drive's bus is charged by whatever the legs were, and stays so
   expect(said('air-handler-drive-running')).toContain('VD.BP VD.BN')
-  expect(said('fan-coil-two-pipe')).toEqual(['SW.L1 EARTH', 'HR.COM1 EARTH'])
+  // one leg alone to its neutral too: with the ground lead off it would read nothing to ground
+  expect(said('fan-coil-two-pipe')).toEqual(['SW.L1 TB.N', 'SW.L1 EARTH', 'HR.COM1 TB.N', 'HR.COM1 EARTH'])
 })
 
 describe.each(builtInUnitIds)('%s', (id) => {

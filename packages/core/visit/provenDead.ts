@@ -1,4 +1,5 @@
 import { partOfPoint, type Diagram } from '../diagram/diagram'
+import { supplies } from '../diagram/roles'
 import type { PointId } from '../parts/effect'
 import type { DeadLeg, DropPoint } from './entry'
 
@@ -11,19 +12,27 @@ export interface LegToProve extends DropPoint {
 const deadBelowVolts = { volts: 5, dc: 50 } as const
 
 /**
- * What has to be read before a unit counts as proven dead: each leg to each other and to ground, where hands
- * go: the terminals that the legs land on behind the last isolator of each supply; and what stays charged.
+ * What has to be read before a unit counts as proven dead: each leg to each other and to ground, one alone to
+ * its neutral too, where hands go: the terminals that the legs land on behind the last isolator of each supply; and what stays charged.
  */
 export function legsToProve(diagram: Diagram): readonly LegToProve[] {
   const supplied = lastIsolators(diagram).flatMap((id): readonly LegToProve[] => {
     const legs = outletsOf(diagram, id).map((outlet) => landingOf(diagram, outlet))
     return [
       ...legs.flatMap((from, k) => legs.slice(k + 1).map((to) => ({ from, to, meter: 'volts' as const }))),
+      // to ground alone a single leg would read nothing where the ground lead is off
+      ...(legs.length === 1 ? toNeutral(diagram, legs[0]) : []),
       ...legs.map((from) => ({ from, to: 'EARTH', meter: 'volts' as const })),
     ]
   })
   return [...supplied, ...chargedPairs(diagram)]
 }
+
+const toNeutral = (diagram: Diagram, from: PointId): readonly LegToProve[] =>
+  supplies(diagram)
+    .flatMap(({ id }) => landings(diagram, `${id}.N`))
+    .slice(0, 1)
+    .map((to) => ({ from, to, meter: 'volts' }))
 
 const chargedPairs = ({ parts }: Diagram): readonly LegToProve[] =>
   [...parts.values()].flatMap(({ id, kind: { storedBetween } }) =>

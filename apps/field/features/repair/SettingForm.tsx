@@ -54,7 +54,7 @@ export function SettingForm({ visit: { diagram, state, say } }: { readonly visit
         options.map((option) => (
           <Press
             key={option.id}
-            title={`${option.words}, should be ${dialValue(diagram, option.id, option.drawn)}`}
+            title={`${option.words}, ${option.isFree ? 'taken at' : 'should be'} ${dialValue(diagram, option.id, option.drawn)}`}
             onPress={() => {
               setOf(option.id)
               setTo(option.drawn)
@@ -65,7 +65,17 @@ export function SettingForm({ visit: { diagram, state, say } }: { readonly visit
       ) : (
         <>
           <Words strong>{chosen?.words ?? of}</Words>
-          <DialField label="Found at" dial={chosen} value={from} onChange={setFrom} autoFocus />
+          <DialField
+            label="Found at"
+            dial={chosen}
+            value={from}
+            onChange={(found) => {
+              setFrom(found)
+              // what is nobody's mistake is left as it was found
+              if (chosen?.isFree) setTo(found)
+            }}
+            autoFocus
+          />
           <DialField label="Set to" dial={chosen} value={to} onChange={setTo} />
           <Press
             kind="main"

@@ -24,8 +24,8 @@ function placeWords(diagram: Diagram, { from, meter }: LegToProve): string {
 
 const toProve = (legs: readonly LegToProve[]): string =>
   legs.some(({ meter }) => meter === 'dc')
-    ? 'Each leg to each other and to ground, and the bus'
-    : 'Each leg to each other and to ground'
+    ? 'Each leg to every other conductor and to ground, and the bus'
+    : 'Each leg to every other conductor and to ground'
 
 const legWords = ({ from, to }: DropPoint): string => `${from} to ${pointName(to)}`
 const isSame = (a: DropPoint, b: DropPoint): boolean => a.from === b.from && a.to === b.to
