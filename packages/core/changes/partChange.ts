@@ -1,5 +1,5 @@
-import type { PartKind } from '../parts/kind'
 import { zoneWords, type Diagram } from '../diagram/diagram'
+import { settingWords } from '../parts/settingWords'
 
 /** A part that one circuit has and the other has not, or has set or rated differently. */
 export type PartChange = { readonly part: string; readonly words: string } & (
@@ -8,14 +8,6 @@ export type PartChange = { readonly part: string; readonly words: string } & (
   | { readonly is: 'another-kind'; readonly was: string; readonly now: string }
   | { readonly is: 'set'; readonly setting: string; readonly was: string; readonly now: string }
 )
-
-/** A setting as one says it: as its dial or its plate has it. */
-const settingWords = (kind: PartKind, setting: string): string =>
-  (
-    kind.dials?.[setting]?.words ??
-    kind.ratings?.find(([name]) => name === setting)?.[1] ??
-    setting
-  ).toLowerCase()
 
 /** The parts that differ between two circuits, with each setting that differs. */
 export function partList(before: Diagram, after: Diagram): readonly PartChange[] {

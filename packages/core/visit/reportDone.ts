@@ -1,7 +1,8 @@
 import { partWords, pointName, type Diagram } from '../diagram/diagram'
 import { dialValue, dialWords } from '../diagram/dials'
 import { addendumWords } from './entryWords'
-import { entriesOf } from './fold'
+import { settingWords } from '../parts/settingWords'
+import { entriesOf, type Of } from './fold'
 import { openCauses } from './openCauses'
 import { proofDigits } from './proofLine'
 import { restoredItems } from './restoredItems'
@@ -21,9 +22,7 @@ export function repair(state: VisitState, diagram: Diagram): ReportSection {
         line(
           `Part: ${partWords(diagram, body.of)}`,
           body.dateCode ? `date code ${body.dateCode}` : '',
-          [body.words, ...Object.entries(body.rating).map(([name, value]) => `${name} ${value}`)]
-            .filter(Boolean)
-            .join('; '),
+          [body.words, ...ratingsOf(diagram, body)].filter(Boolean).join('; '),
         ),
       ),
       ...state.settings.map(({ body: { of, from, to } }) =>
@@ -39,6 +38,12 @@ export function repair(state: VisitState, diagram: Diagram): ReportSection {
     ],
   }
 }
+
+/** The ratings of a part that was fitted, as its plate has them. */
+const ratingsOf = (diagram: Diagram, { of, rating }: Of<'part-used'>): readonly string[] =>
+  Object.entries(rating)
+    .filter(([, value]) => value.trim() !== '')
+    .map(([setting, value]) => `${settingWords(diagram.parts.get(of)?.kind, setting)} ${value}`)
 
 /** Each lockout: what was locked, and every leg as it was measured dead where hands went. */
 export function lockouts(state: VisitState): readonly ReportSection[] {

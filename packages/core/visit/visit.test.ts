@@ -187,6 +187,15 @@ describe('the report', () => {
     ])
   })
 
+  test('a part that was fitted has its ratings in the words of its plate, and none that nobody gave', () => {
+    const rating = { coilVolts: '24', poles: '3', bars: '' }
+    const part = entry('7', at('09:30'), { kind: 'part-used', of: 'CC1', words: '', rating, bench: 'new' })
+    const { sections } = reportOf(fold([...log.slice(0, 5), part, ...log.slice(5)]), rooftop, about)
+    expect(
+      sections.flatMap(({ lines: all }) => all).find(({ left }) => left.startsWith('Part:'))?.small,
+    ).toBe('coil volts 24; poles 3')
+  })
+
   test('as CSV each row says of what and when, and numbers stand apart from units', () => {
     const [head, ...rows] = reportCsv(report).split('\r\n')
     expect(head).toContain('number,unit of number')
