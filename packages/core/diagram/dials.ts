@@ -59,6 +59,12 @@ function dialNamed(diagram: Diagram, id: string): UnitDial | undefined {
 /** A setting as one says it; its id where the unit has no such dial. */
 export const dialWords = (diagram: Diagram, id: string): string => dialNamed(diagram, id)?.words ?? id
 
+/** How a dial was found and what it was set to, or that it was left so. */
+export const dialMove = (diagram: Diagram, id: string, from: string, to: string): string =>
+  from === to
+    ? `found at ${dialValue(diagram, id, from)}, left so`
+    : `${dialValue(diagram, id, from)} → ${dialValue(diagram, id, to)}`
+
 /** A value of a setting with its unit; of a mark or a choice, what it stands for. */
 export function dialValue(diagram: Diagram, id: string, value: string): string {
   const { unit = '', marks = [], choices = [] } = dialNamed(diagram, id) ?? {}

@@ -21,6 +21,10 @@ test.each<[EntryBody, string]>([
     { kind: 'setting', of: 'EC.changeover', from: '62', to: '68' },
     'Economizer controller: changeover point: 62 °F → 68 °F',
   ],
+  [
+    { kind: 'setting', of: 'EC.changeover', from: '62', to: '62' },
+    'Economizer controller: changeover point: found at 62 °F, left so',
+  ],
   [{ kind: 'proof', call: 'cool1', words: '', passed: true }, 'Proof, Cooling, first stage: right'],
   [
     { kind: 'sign-off', outcome: 'repaired', words: 'Switch replaced' },

@@ -1,6 +1,6 @@
 import { asTyped } from '../circuit/meters'
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
-import { dialValue, dialWords } from '../diagram/dials'
+import { dialMove, dialWords } from '../diagram/dials'
 import { conditionNamed, conditionWords } from './conditionWords'
 import type { EntryBody } from './entry'
 import { seenWords } from '../parts/lookVocabulary'
@@ -73,8 +73,7 @@ const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
       : `${partWords(diagram, of)}: ${seenWords(what)}`,
   action: ({ do: verb, of, to }, diagram) =>
     joined([verbWords[verb], to ? `${of} to ${to}` : partWords(diagram, of)], ' '),
-  setting: ({ of, from, to }, diagram) =>
-    `${dialWords(diagram, of)}: ${dialValue(diagram, of, from)} → ${dialValue(diagram, of, to)}`,
+  setting: ({ of, from, to }, diagram) => `${dialWords(diagram, of)}: ${dialMove(diagram, of, from, to)}`,
   unreachable: ({ of }) => `Cannot be reached: ${conditionNamed(of).words}`,
   'drop-out': ({ fell, words }) => joined(['Dropped out', fell.map(({ from }) => from).join(', '), words]),
   'first-look': ({ item, is, words }) => joined(['First look', words ?? spaced(item), spaced(is)]),

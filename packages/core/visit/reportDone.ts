@@ -1,5 +1,5 @@
 import { partWords, pointName, type Diagram } from '../diagram/diagram'
-import { dialValue, dialWords } from '../diagram/dials'
+import { dialMove, dialWords } from '../diagram/dials'
 import { addendumWords } from './entryWords'
 import { settingWords } from '../parts/settingWords'
 import { entriesOf, type Of } from './fold'
@@ -26,7 +26,7 @@ export function repair(state: VisitState, diagram: Diagram): ReportSection {
         ),
       ),
       ...state.settings.map(({ body: { of, from, to } }) =>
-        line(dialWords(diagram, of), `${dialValue(diagram, of, from)} → ${dialValue(diagram, of, to)}`),
+        line(dialWords(diagram, of), dialMove(diagram, of, from, to)),
       ),
       ...state.rewirings.flatMap(({ body }) => [
         line('Wired as planned', '', body.words),
