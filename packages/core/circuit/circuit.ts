@@ -23,6 +23,8 @@ export interface Settled extends Settlement {
 
 /** A state that a unit may be met in besides the settled one: what is held in it, and how often it is met. */
 export interface MetPhase {
+  /** The part that stands otherwise in it. */
+  readonly part: string
   readonly held: readonly Effect[]
   readonly weight: number
   readonly between: boolean
@@ -145,6 +147,7 @@ export class Circuit {
     for (const { part, now } of this.settling.feeling(settled, settled.states, settled.overrides))
       for (const { states, weight, between = false, recurs = false } of part.kind.phases?.(now) ?? [])
         met.push({
+          part: part.id,
           weight,
           between,
           recurs,

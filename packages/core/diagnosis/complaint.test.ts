@@ -19,3 +19,24 @@ test('heat goes with the square of the amps: an element on its frame, with its f
 test('what leaves most of the heat is no reason to call', () => {
   expect(chanceOf('package-proving', 'no-heat', 'CC1:pole1-open')).toBeLessThan(0.1)
 })
+
+test.each([
+  [
+    'fan-coil-two-pipe',
+    ['GR:coil-open', 'IFM:seized', 'FILT:blocked', 'BR:off'],
+    ['VR:coil-open', 'CO:stuck-hot'],
+  ],
+  [
+    'rooftop-two-stage',
+    ['IFC:coil-open', 'BELT:off', 'FILT:blocked'],
+    ['C1:protector-open', 'CFC:coil-open', 'LPS1:tripped'],
+  ],
+  ['terminal-box', ['GR:made1-open', 'CAP1:plates-open'], ['HC1:coil-open', 'KW2:contact-open']],
+] as const)(
+  'on %s no air is for want of what moves it: no valve, compressor or heater',
+  (unit, gives, doesNot) => {
+    // a unit that is dead altogether is mostly complained of otherwise
+    for (const id of gives) expect([id, chanceOf(unit, 'no-air', id) >= 0.6]).toEqual([id, true])
+    for (const id of doesNot) expect([id, chanceOf(unit, 'no-air', id) < 0.1]).toEqual([id, true])
+  },
+)

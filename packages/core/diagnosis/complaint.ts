@@ -73,10 +73,16 @@ function findChance(heard: Heard, complaint: Complaint, h: number): number {
   return chance > most && isBlankAnywhere(heard, complaint, h) ? most : chance
 }
 
-function chanceByCall(heard: Heard, { means, calls: [usual, ...others] }: Complaint, h: number): number {
-  if (isShown(heard, means, usual, h)) return 1
-  return others.some((call) => isShown(heard, means, call, h)) ? inAnotherCall : withoutSymptom
+function chanceByCall(heard: Heard, complaint: Complaint, h: number): number {
+  const [usual, ...others] = complaint.calls
+  if (complaint.means === 'no-air' && isInTheAir(heard, h)) return 1
+  if (isShown(heard, complaint, usual, h)) return 1
+  return others.some((call) => isShown(heard, complaint, call, h)) ? inAnotherCall : withoutSymptom
 }
+
+/** Whether a hypothesis is of what air goes through, or of what moves it while its motor turns. */
+const isInTheAir = ({ model }: Heard, h: number): boolean =>
+  model.hypotheses[h].faults.some(({ of }) => model.diagram.parts.get(of)?.kind.passesAir)
 
 /** Whether a symptom is one that the calls show, rather than one of the fault itself. */
 export const looksAtCalls = (symptom: Symptom): boolean =>
@@ -110,9 +116,10 @@ const stopsAndStarts = (situation: SituationModel, h: number): boolean =>
  * Whether a call shows a symptom: as it settles, as everything stands once tripped, or before anything has
  * tripped. What it shows by itself is asked first: trips are sought in every call of the unit.
  */
-function isShown({ model, inCall }: Heard, symptom: Symptom, call: string, h: number): boolean {
+function isShown(heard: Heard, complaint: Heeded, call: string, h: number): boolean {
+  const { model, inCall } = heard
   const moment = inCall(call)
-  const showsAs = (version: number): boolean => shows(model, moment.situation, symptom, version)
+  const showsAs = (version: number): boolean => shows(heard, moment.situation, complaint, version)
   if (showsAs(h)) return true
   if (!model.mayTrip(h)) return false
   const tripped = moment.asTripped(h, 'drawn')
@@ -121,12 +128,21 @@ function isShown({ model, inCall }: Heard, symptom: Symptom, call: string, h: nu
   return moment.situation.trips(h).length > 0 && showsAs(moment.beforeTrips(h))
 }
 
-function shows(model: UnitModel, situation: SituationModel, symptom: Symptom, version: number): boolean {
-  switch (symptom) {
+/** What of a complaint tells whether a unit gives a reason for it. */
+type Heeded = Pick<Complaint, 'means' | 'calls'>
+
+function shows(heard: Heard, situation: SituationModel, { means, calls }: Heeded, version: number): boolean {
+  switch (means) {
     case 'blank':
-      return isBlank(situation, model, version)
+      return isBlank(situation, heard.model, version)
     case 'runs-on':
       return situation.runsOn(version)
+    // a valve or a compressor that rests takes no air away: only what turns in the call for air does
+    case 'no-air': {
+      const air = heard.inCall(calls[0]).situation.motorsTurning()
+      // of a unit that is drawn in part nobody knows yet what moves its air
+      return air.size > 0 ? situation.standsOtherwise(version, air) : situation.showsSymptom(version)
+    }
     default:
       return (
         situation.showsSymptom(version) ||
@@ -140,10 +156,14 @@ function shows(model: UnitModel, situation: SituationModel, symptom: Symptom, ve
  * In one call and not in another it is dark only where that call drags the transformer down: what has tripped
  * stays so in all of them.
  */
-const isBlankAnywhere = (heard: Heard, { calls: [usual, ...others] }: Complaint, h: number): boolean =>
-  isShown(heard, 'blank', usual, h) ||
-  (heard.model.mayTrip(h) &&
-    others.some((call) => shows(heard.model, heard.inCall(call).situation, 'blank', h)))
+function isBlankAnywhere(heard: Heard, { calls }: Complaint, h: number): boolean {
+  const [usual, ...others] = calls
+  const blank: Heeded = { means: 'blank', calls }
+  return (
+    isShown(heard, blank, usual, h) ||
+    (heard.model.mayTrip(h) && others.some((call) => shows(heard, heard.inCall(call).situation, blank, h)))
+  )
+}
 
 /** Whether the thermostat shows nothing, that has no battery of its own. */
 function isBlank(situation: SituationModel, { diagram }: UnitModel, version: number): boolean {

@@ -89,6 +89,7 @@ export class SituationModel {
   private trippingParts: readonly TrippingPart[] | null = null
   private heating: readonly { readonly link: number; readonly amps: number }[] | null = null
   private moving: readonly { readonly link: number; readonly rest: string }[] | null = null
+  private turning: ReadonlySet<string> | undefined
   private readonly cycles = new WeakMap<Settled, readonly Settled[]>()
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
 
@@ -410,6 +411,32 @@ export class SituationModel {
     const shows = this.findSymptom(hypothesis)
     this.symptoms[hypothesis] = shows
     return shows
+  }
+
+  /** The motors that turn in a healthy unit. */
+  motorsTurning(): ReadonlySet<string> {
+    const { healthy, network } = this.circuit
+    this.turning ??= new Set(
+      this.movingLinks().flatMap(({ link, rest }) => {
+        const { part } = network.links[link]
+        return part?.kind.symbol === 'motor' && healthy.states[link] !== rest ? [part.id] : []
+      }),
+    )
+    return this.turning
+  }
+
+  /** Whether any of these parts stands differently than in a healthy unit, or may be met so. */
+  standsOtherwise(hypothesis: number, parts: ReadonlySet<string>): boolean {
+    const settled = this.settle(hypothesis)
+    const { healthy, network } = this.circuit
+    return (
+      settled.oscillates ||
+      this.movingLinks().some(
+        ({ link }) =>
+          settled.states[link] !== healthy.states[link] && parts.has(network.links[link].part?.id ?? ''),
+      ) ||
+      this.phases(hypothesis).some(({ part }) => parts.has(part))
+    )
   }
 
   /**

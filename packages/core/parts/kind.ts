@@ -283,6 +283,8 @@ export interface PartKind {
   pairs?(settings: Settings): readonly (readonly [string, string])[]
   /** What a look at it can tell: words of observation that hold now. */
   looks?(now: Now): readonly string[]
+  /** Air is moved by it or goes through it: what is wrong with it is felt as no air, whatever turns. */
+  readonly passesAir?: true
   /** Whether it runs is seen or heard with every panel on. */
   readonly runsAloud?: true
   /** The code or lamp that an electronic part shows now, as its unit’s table of codes has it. */
