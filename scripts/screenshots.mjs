@@ -89,9 +89,7 @@ const attic = await visitor(phone, 'dark')
 await attic.enter()
 await attic.page.goto(address)
 await attic.page.getByRole('tab', { name: 'Trace' }).click()
-await attic.page
-  .getByRole('button', { name: 'More: outcomes, alternatives, can’t reach it' })
-  .waitFor({ timeout: 60_000 })
+await attic.page.locator('[data-settled="yes"]').waitFor({ timeout: 60_000 })
 await attic.shoot('trace-dark')
 await page.getByRole('tab', { name: 'Suspects' }).click()
 await page
