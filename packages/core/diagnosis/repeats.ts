@@ -27,7 +27,7 @@ const alike = 1
 const wasMisread = (meter: Meter, read: number | null, said: number | null): boolean =>
   isNothing(meter, read) !== isNothing(meter, said) && distinct(meter, read, said)
 
-/** Of what is believed, the share that must take a reading for right, or another is held against it in vain. */
+/** Of what is believed, the share that must take a reading for right before another is held against it. */
 const takenFrom = 0.5
 
 /**

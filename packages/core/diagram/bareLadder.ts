@@ -140,8 +140,9 @@ const byLine = ({ tap }: BareSupply): Control => ({
 })
 
 /**
- * The ladder text of a unit that nobody has drawn yet: its supply, what feeds its controls, its terminal strip and its
- * thermostat, wired as they must be. Everything behind the strip and the disconnect is drawn lead by lead.
+ * The ladder text of a unit that nobody has drawn yet: its supply, what feeds its controls, its terminal strip
+ * and its thermostat, wired as they must be. Everything behind the strip and the disconnect is drawn lead by
+ * lead.
  */
 export function bareLadder({ title, unitClass, supply, stages, heat, control }: BareUnit): string {
   const { system, legs } = supply

@@ -12,7 +12,10 @@ import type {
 } from './drawnLadder'
 import { railsOf } from './ladderRails'
 
-/** What a sheet has room for: points abreast in a row, two at the least, and its height in units of the drawing. */
+/**
+ * What a sheet has room for: points abreast in a row, two at the least, and its height in units of the
+ * drawing.
+ */
 export interface SheetSize {
   readonly abreast: number
   readonly height: number
@@ -37,104 +40,148 @@ export function rowsOf(chain: readonly RungStop[], abreast: number): readonly Ro
   return rows
 }
 
-/** A sheet while rows are put on it. */
-class Sheet {
-  readonly sections: DrawnSection[] = []
-  readonly rungs: DrawnRung[] = []
-  readonly points: DrawnPoint[] = []
-  readonly stretches: DrawnStretch[] = []
-  readonly rails: DrawnRail[] = []
-  readonly turns: DrawnTurn[] = []
-  y = margin
+const onwards = ', on from the sheet before'
 
-  get isEmpty(): boolean {
-    return this.points.length === 0
-  }
-
-  /** A section begins here, or goes on here. */
-  begin(words: string, wiring: Rung['wiring']): void {
-    if (!this.isEmpty) this.y += sectionGap
-    this.sections.push({ words, wiring, from: this.y, to: this.y })
-    this.y += titleHeight
-  }
-
-  /** The section reaches down to here. */
-  reach(): void {
-    const last = this.sections.pop()
-    if (last) this.sections.push({ ...last, to: this.y })
-  }
-}
+const sections = [
+  { wiring: 'line', words: 'Line voltage' },
+  { wiring: 'control', words: 'Control' },
+] as const
+type Section = (typeof sections)[number]
 
 /**
  * Lays a diagram out from its rungs on as many sheets as it takes: a line runs from the left rail to the
  * right, its load and what follows by the right rail, over several rows where one is too short for it. A
  * rung begins on a new sheet where the one before has no room for it and a whole sheet has.
  */
-export function ladderSheets(diagram: Diagram, { abreast, height }: SheetSize): readonly LadderDrawing[] {
-  const width = widthFor(abreast)
-  const right = width - margin
-  const rails = railsOf(diagram)
-  const sheets: Sheet[] = []
-  let sheet = new Sheet()
-  sheets.push(sheet)
-
-  const drawRow = ({ stops, begins, ends }: Row): void => {
-    const drawn = lineOf(diagram, stops, sheet.y + rowHeight / 2, { left: margin, right, endsHere: ends })
-    sheet.points.push(...drawn.points)
-    sheet.stretches.push(...drawn.stretches)
-    const [first] = drawn.points
-    const last = drawn.points[drawn.points.length - 1]
-    if (!begins) sheet.turns.push({ point: first, goes: 'from above' })
-    else if (rails.left(first.point)) sheet.rails.push({ point: first, side: 'left' })
-    if (!ends) sheet.turns.push({ point: last, goes: 'on below' })
-    else if (rails.right(last.point)) sheet.rails.push({ point: last, side: 'right' })
-    sheet.y += rowHeight
-    sheet.reach()
-  }
-
-  for (const { wiring, words } of sectionsOf) {
-    const rungs = diagram.rungs.filter((rung) => rung.wiring === wiring)
-    let isBegun = false
-    for (const rung of rungs) {
-      const rows = rung.chains.flatMap((chain) => rowsOf(chain, abreast))
-      const startOn = (next: Sheet | null): void => {
-        if (next) sheets.push((sheet = next))
-        if (next || !isBegun) sheet.begin(isBegun ? `${words}, on from the sheet before` : words, wiring)
-        isBegun = true
-      }
-      const needs = titleHeight + rows.length * rowHeight + (isBegun ? 0 : sectionGap + titleHeight)
-      const fitsAlone = margin + titleHeight + titleHeight + rows.length * rowHeight <= height
-      const isFull = sheet.y + (fitsAlone ? needs : 3 * titleHeight + sectionGap + rowHeight) > height
-      startOn(isFull && !sheet.isEmpty ? new Sheet() : null)
-      const name = (more: string): void => {
-        sheet.rungs.push({ words: rung.words + more, at: [margin + 12, sheet.y + 14] })
-        sheet.y += titleHeight
-      }
-      name('')
-      for (const row of rows) {
-        if (sheet.y + rowHeight > height && !sheet.isEmpty) {
-          startOn(new Sheet())
-          name(', on from the sheet before')
-        }
-        drawRow(row)
-      }
-    }
-  }
-  return sheets.map(({ sections, rungs, points, stretches, rails: drawnRails, turns, y }): LadderDrawing => ({
-    width,
-    height: y + sectionGap,
-    left: margin,
-    right,
-    sections,
-    rungs,
-    points,
-    stretches,
-    rails: drawnRails,
-    turns,
-  }))
+export function ladderSheets(diagram: Diagram, size: SheetSize): readonly LadderDrawing[] {
+  const sheets = new Sheets(diagram, size)
+  for (const section of sections)
+    for (const rung of diagram.rungs.filter(({ wiring }) => wiring === section.wiring))
+      sheets.draw(section, rung)
+  return sheets.drawn()
 }
 
-const sectionsOf = [
-  { wiring: 'line', words: 'Line voltage' },
-  { wiring: 'control', words: 'Control' },
-] as const
+/** Sheets while rungs are put on them, the last of them being filled. */
+class Sheets {
+  private readonly all: Sheet[]
+  private section: Section | null = null
+
+  constructor(
+    private readonly diagram: Diagram,
+    private readonly size: SheetSize,
+  ) {
+    this.all = [new Sheet(diagram, size.abreast)]
+  }
+
+  draw(section: Section, { words, chains }: Rung): void {
+    const rows = chains.flatMap((chain) => rowsOf(chain, this.size.abreast))
+    const isBegun = this.section === section
+    if (!this.sheet.isEmpty && !this.hasRoom(rows.length, isBegun)) this.turn()
+    if (this.sheet.isEmpty || !isBegun) this.sheet.begin(section, isBegun)
+    this.section = section
+    this.sheet.name(words)
+    for (const row of rows) {
+      if (this.sheet.y + rowHeight > this.size.height && !this.sheet.isEmpty) {
+        this.turn()
+        this.sheet.begin(section, true)
+        this.sheet.name(words + onwards)
+      }
+      this.sheet.draw(row)
+    }
+  }
+
+  drawn(): readonly LadderDrawing[] {
+    return this.all.map((sheet) => sheet.drawn())
+  }
+
+  private get sheet(): Sheet {
+    return this.all[this.all.length - 1]
+  }
+
+  private turn(): void {
+    this.all.push(new Sheet(this.diagram, this.size.abreast))
+  }
+
+  /** Whether a rung of so many rows fits on what is left of the sheet; of one that fits on none, its first. */
+  private hasRoom(rows: number, isBegun: boolean): boolean {
+    const { height } = this.size
+    const heightOf = (count: number): number => titleHeight + count * rowHeight
+    const fitsAlone = margin + titleHeight + heightOf(rows) <= height
+    const section = isBegun ? 0 : sectionGap + titleHeight
+    return this.sheet.y + section + heightOf(fitsAlone ? rows : 1) <= height
+  }
+}
+
+/** One sheet while rows are put on it. */
+class Sheet {
+  y = margin
+  private readonly width: number
+  private readonly right: number
+  private readonly rails: ReturnType<typeof railsOf>
+  private readonly made: {
+    readonly sections: DrawnSection[]
+    readonly rungs: DrawnRung[]
+    readonly points: DrawnPoint[]
+    readonly stretches: DrawnStretch[]
+    readonly rails: DrawnRail[]
+    readonly turns: DrawnTurn[]
+  } = { sections: [], rungs: [], points: [], stretches: [], rails: [], turns: [] }
+
+  constructor(
+    private readonly diagram: Diagram,
+    abreast: number,
+  ) {
+    this.width = widthFor(abreast)
+    this.right = this.width - margin
+    this.rails = railsOf(diagram)
+  }
+
+  get isEmpty(): boolean {
+    return this.made.points.length === 0
+  }
+
+  /** A section begins here, or goes on here. */
+  begin({ words, wiring }: Section, isBegun: boolean): void {
+    if (!this.isEmpty) this.y += sectionGap
+    this.made.sections.push({ words: isBegun ? words + onwards : words, wiring, from: this.y, to: this.y })
+    this.y += titleHeight
+  }
+
+  name(words: string): void {
+    this.made.rungs.push({ words, at: [margin + 12, this.y + 14] })
+    this.y += titleHeight
+  }
+
+  draw({ stops, begins, ends }: Row): void {
+    const { points, stretches, rails, turns } = this.made
+    const at = { left: margin, right: this.right, endsHere: ends }
+    const drawn = lineOf(this.diagram, stops, this.y + rowHeight / 2, at)
+    points.push(...drawn.points)
+    stretches.push(...drawn.stretches)
+    const [first] = drawn.points
+    const last = drawn.points[drawn.points.length - 1]
+    if (!begins) turns.push({ point: first, goes: 'from above' })
+    else if (this.rails.left(first.point)) rails.push({ point: first, side: 'left' })
+    if (!ends) turns.push({ point: last, goes: 'on below' })
+    else if (this.rails.right(last.point)) rails.push({ point: last, side: 'right' })
+    this.y += rowHeight
+    this.reach()
+  }
+
+  drawn(): LadderDrawing {
+    return {
+      width: this.width,
+      height: this.y + sectionGap,
+      left: margin,
+      right: this.right,
+      ...this.made,
+    }
+  }
+
+  /** The section reaches down to here. */
+  private reach(): void {
+    const { sections: begun } = this.made
+    const last = begun.pop()
+    if (last) begun.push({ ...last, to: this.y })
+  }
+}

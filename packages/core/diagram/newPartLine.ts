@@ -34,7 +34,7 @@ function usual(diagram: Diagram, { settings, madeFor }: PartKind): string {
   ].join(', ')
 }
 
-/** Volts of the line, and of the control circuit: of a transformer, or those of the line where there is none. */
+/** Volts of the line, and of the control circuit: the line’s too where there is no transformer. */
 function voltsOf(diagram: Diagram): { readonly line: number; readonly control: number } {
   const line = highestVolts(diagram)
   const source = [...diagram.parts.values()].find(({ kind }) => kind.fullLoadAmps !== undefined)

@@ -8,7 +8,7 @@ import type { Settings } from './settings'
 
 const calledAboveVolts = 16
 const watched = ['electronics', 'call', 'limit', 'draft'] as const
-/** One that has a second stage: its call on `W2` is fed on to the valve’s high-fire coil while the flame burns. */
+/** One with a second stage: its call on `W2` feeds the valve’s high-fire coil while the flame burns. */
 const hasHighFire = (s: Settings): boolean => s.number('stages') > 1
 
 /** Tries at lighting the burner before it locks out. */

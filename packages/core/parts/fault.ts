@@ -46,7 +46,7 @@ const becomes =
 export const shorts = becomes('short')
 /** Share of a winding’s ohms that is left at most with turns of it shorted so that its motor stops. */
 const turnsLeft = 0.7
-/** A winding burnt through to itself, as it is mostly found: ohms, or half of what can be left of a small one. */
+/** Ohms of a winding burnt through to itself; of one that has hardly more, half of what can be left. */
 const burntThrough = 0.1
 /** A winding of so many ohms with turns of it shorted: whatever is left of it has fewer. */
 export function turnsShorted(winding: string, ohms: number, words: string, prior: number): PartFault {

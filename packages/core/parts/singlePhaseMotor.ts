@@ -104,8 +104,8 @@ function behaviour({ lockedShare, run, sections }: SinglePhaseDesign) {
   const protect = (now: Now): Wants => (drawsAmps(now) && !comesUp(now) ? { protector: 'open' } : {})
 
   /**
-   * On full volts, seized or with its start winding dead, it hums at locked-rotor amps until its protector opens, cools,
-   * and hums again: it is met either way.
+   * On full volts, seized or with its start winding dead, it hums at locked-rotor amps until its protector
+   * opens, cools, and hums again: it is met either way.
    */
   const cannotStart = (now: Now): readonly Phase[] =>
     isAbove(now, startShare) && now.is.rotor === 'still' && now.is.protector === 'open'

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import type { Diagram } from '@jokulgale/core/diagram/diagram'
 import { dialsOf, dialValue, type UnitDial } from '@jokulgale/core/diagram/dials'
 import { entryWords } from '@jokulgale/core/visit/entryWords'
 import { Chips } from '../../ui/Chips'
@@ -38,6 +39,10 @@ function DialField({ label, dial, value, onChange, autoFocus }: DialFieldProps) 
   )
 }
 
+/** A dial with what the diagram has it at. */
+const asDrawn = (diagram: Diagram, { id, words, drawn, isFree }: UnitDial): string =>
+  `${words}, ${isFree ? 'taken at' : 'should be'} ${dialValue(diagram, id, drawn)}`
+
 /** A setting changed, from what to what: thermostat set-up, changeover, delays. */
 export function SettingForm({ visit: { diagram, state, say } }: { readonly visit: OpenVisit }) {
   const [of, setOf] = useState<string | null>(null)
@@ -54,7 +59,7 @@ export function SettingForm({ visit: { diagram, state, say } }: { readonly visit
         options.map((option) => (
           <Press
             key={option.id}
-            title={`${option.words}, ${option.isFree ? 'taken at' : 'should be'} ${dialValue(diagram, option.id, option.drawn)}`}
+            title={asDrawn(diagram, option)}
             onPress={() => {
               setOf(option.id)
               setTo(option.drawn)
