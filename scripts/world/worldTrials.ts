@@ -104,6 +104,7 @@ export function worldTrials({
   function play(world: World, truth: number) {
     const entries: EntryBody[] = []
     const complaint = complaintIn(world, random)
+    world.onDayOf(diagram.complaints.find(({ id }) => id === complaint)?.call ?? '')
     let firstAct: boolean | null = null
     for (let count = 0; ; count++) {
       const diagnosis = diagnose(

@@ -6,6 +6,7 @@ import { glanceOf } from '../circuit/glance'
 import type { Diagram } from '../diagram/diagram'
 import type { Effect, Fault } from '../parts/effect'
 import type { Conditions } from '../parts/kind'
+import { isSurrounding } from '../parts/surroundings'
 import type { Standing } from '../visit/standing'
 import { logBetween, oneOf, type Random } from './random'
 import { siteSupplyShare, siteSurroundings, unitOnSite, type Unlikeness } from './siteUnit'
@@ -40,7 +41,7 @@ const ranBefore = 0.85
  */
 export class World {
   readonly diagram: Diagram
-  private readonly conditions: Conditions
+  private conditions: Conditions
   private readonly circuits = new Map<string, Circuit>()
   private readonly tripped = new Map<string, readonly Effect[]>()
   /** Of what opens and closes again by itself: for which call and power, and whether it is open. */
@@ -60,6 +61,17 @@ export class World {
       ...(share === 1 || volts === null ? {} : { supplyVolts: volts * share }),
     }
     if (unlike.faults && random() < ranBefore) for (const { id } of drawn.calls) this.run(id, [])
+  }
+
+  /**
+   * A visit is of one day: what nobody drew lots for is as the drawing has it for this call, and stays so in
+   * every other.
+   */
+  onDayOf(call: string): void {
+    const drawn = this.diagram.calls.find(({ id }) => id === call)?.conditions ?? {}
+    const ofDay = Object.entries(drawn).filter(([of]) => isSurrounding(of))
+    this.conditions = { ...Object.fromEntries(ofDay), ...this.conditions }
+    this.circuits.clear()
   }
 
   /** What a meter shows; null is out of range. */
