@@ -39,9 +39,7 @@ export const metBy = (meter: Meter): MetBy => (isInWire(meter) ? 'clamp' : isOhm
  * at all.
  */
 export type Blown = Resistance | 'not'
-const rangeEnds: readonly Resistance[] = ['drawn', 'least', 'most']
-/** Between its ends a short may open some fuses and not what is upstream of them. */
-const between: readonly Resistance[] = ['few', 'several']
+const resistances: readonly Resistance[] = ['drawn', 'least', 'most']
 
 /**
  * The unit at one moment of a visit, under any of its hypotheses: what has tripped in the runs before stays
@@ -76,14 +74,10 @@ export class Moment {
    */
   waysBlown(h: number): readonly Resistance[] {
     const ways = new Map<string, Resistance>()
-    const note = (resistance: Resistance): void => {
+    for (const resistance of resistances) {
       const held = JSON.stringify(this.held(h, resistance))
-      if (!ways.has(held)) ways.set(held, resistance)
+      if (held !== '[]' && !ways.has(held)) ways.set(held, resistance)
     }
-    rangeEnds.forEach(note)
-    // where either end of its range opens the same, so does what lies between
-    if (ways.size > 1) between.forEach(note)
-    ways.delete('[]')
     return [...ways.values()]
   }
 

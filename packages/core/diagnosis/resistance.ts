@@ -9,13 +9,13 @@ export const isShort = ({ class: sort }: Pick<Fault, 'class'>): boolean =>
  * lot. A chafe is anything from dead to wet carbon, and is not the same from one reading to the next. `cold`:
  * as an ohmmeter finds what breaks down at its own volts.
  */
-export type Resistance = 'drawn' | 'least' | 'few' | 'several' | 'most' | 'cold'
+export type Resistance = 'drawn' | 'least' | 'most' | 'cold'
 
 /**
- * Ohms of a short at its least and its most, and between them; `cold`: what an ohmmeter may find at most of
- * one that breaks down at line volts.
+ * Ohms of a short at its least and its most; `cold`: what an ohmmeter may find at most of one that breaks
+ * down at line volts.
  */
-const shortOhms = { least: 0.02, few: 1, several: 3, most: 8, cold: 3e5 } as const
+const shortOhms = { least: 0.02, most: 8, cold: 3e5 } as const
 /** A bad connection has so many times the resistance that its kind says, at its least and its most. */
 const looseFactor = { least: 1 / 8, most: 8 } as const
 
