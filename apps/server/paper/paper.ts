@@ -7,8 +7,7 @@ export interface ReportFonts {
 }
 
 type PaperOptions = Omit<PDFKit.PDFDocumentOptions, 'size' | 'info'> & {
-  /** A sheet of the printer’s, or one of so many points across and down. */
-  readonly size?: PaperSize | readonly [width: number, height: number]
+  readonly size?: PaperSize
 }
 
 interface Paper {
@@ -28,7 +27,7 @@ export function newPaper(
   { size = 'a4', ...options }: PaperOptions,
 ): Paper {
   const document = new PDFDocument({
-    size: typeof size === 'string' ? paperSizes[size] : [...size],
+    size: paperSizes[size],
     ...options,
     info: { Title: title, Producer: 'Jokulgale', Creator: 'Jokulgale' },
   })

@@ -1,11 +1,13 @@
 import { partOfPoint, type Diagram } from './diagram'
 import { Joined } from './joined'
 
-/** Whether a line begins at what feeds its section, or ends at what it returns to. */
-export function railsOf(diagram: Diagram): {
+/** Whether a line that begins at a point begins at what feeds its section, or ends at what it returns to. */
+export interface Rails {
   readonly left: (point: string) => boolean
   readonly right: (point: string) => boolean
-} {
+}
+
+export function railsOf(diagram: Diagram): Rails {
   const joined = new Joined()
   for (const { from, to } of diagram.wires.values()) joined.join(from, to)
   // a terminal block is one conductor from end to end, as far as a drawing goes

@@ -10,7 +10,7 @@ import type {
   DrawnTurn,
   LadderDrawing,
 } from './drawnLadder'
-import { railsOf } from './ladderRails'
+import { railsOf, type Rails } from './ladderRails'
 
 /**
  * What a sheet has room for: points abreast in a row, two at the least, and its height in units of the
@@ -64,13 +64,15 @@ export function ladderSheets(diagram: Diagram, size: SheetSize): readonly Ladder
 /** Sheets while rungs are put on them, the last of them being filled. */
 class Sheets {
   private readonly all: Sheet[]
+  private readonly rails: Rails
   private section: Section | null = null
 
   constructor(
     private readonly diagram: Diagram,
     private readonly size: SheetSize,
   ) {
-    this.all = [new Sheet(diagram, size.abreast)]
+    this.rails = railsOf(diagram)
+    this.all = [this.emptySheet()]
   }
 
   draw(section: Section, { words, chains }: Rung): void {
@@ -99,7 +101,11 @@ class Sheets {
   }
 
   private turn(): void {
-    this.all.push(new Sheet(this.diagram, this.size.abreast))
+    this.all.push(this.emptySheet())
+  }
+
+  private emptySheet(): Sheet {
+    return new Sheet(this.diagram, this.rails, this.size.abreast)
   }
 
   /** Whether a rung of so many rows fits on what is left of the sheet; of one that fits on none, its first. */
@@ -117,7 +123,6 @@ class Sheet {
   y = margin
   private readonly width: number
   private readonly right: number
-  private readonly rails: ReturnType<typeof railsOf>
   private readonly made: {
     readonly sections: DrawnSection[]
     readonly rungs: DrawnRung[]
@@ -129,11 +134,11 @@ class Sheet {
 
   constructor(
     private readonly diagram: Diagram,
+    private readonly rails: Rails,
     abreast: number,
   ) {
     this.width = widthFor(abreast)
     this.right = this.width - margin
-    this.rails = railsOf(diagram)
   }
 
   get isEmpty(): boolean {

@@ -55,9 +55,8 @@ export function drawingSvg(
   { width, height, left, right, sections, rungs, points, stretches, rails, turns }: LadderDrawing,
   title: string,
 ): string {
-  const head = titleRoom
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height + head}" viewBox="0 ${-head} ${width} ${height + head}" font-family="sans-serif">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height + titleRoom}" viewBox="0 ${-titleRoom} ${width} ${height + titleRoom}" font-family="sans-serif">`,
     `<title>${escapeXml(title)}</title>`,
     text(left, -8, 18, title, ' font-weight="bold"'),
     ...sections.flatMap(({ words, from, to }) => [

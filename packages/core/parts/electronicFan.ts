@@ -3,6 +3,7 @@ import { impedance } from '../electric/law'
 import { fixed } from './contact'
 import { opens, sticks } from './fault'
 import type { PartKind } from './kind'
+import { forLineVolts } from './lineVolts'
 
 const calledAboveVolts = 14
 /** Share of its rated volts that it needs to run. */
@@ -15,7 +16,7 @@ export const electronicFan: PartKind = {
   cause: 'fan-motor',
   symbol: 'motor',
   settings: { volts: 208, amps: 3 },
-  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
+  madeFor: forLineVolts,
   moving: 'drive',
   terminals: () => [
     { name: 'L', words: 'line' },

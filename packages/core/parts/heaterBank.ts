@@ -4,6 +4,7 @@ import { fixed } from './contact'
 import { toFrame } from './frame'
 import { grounds, opens } from './fault'
 import type { PartKind } from './kind'
+import { forLineVolts } from './lineVolts'
 import type { Settings } from './settings'
 
 const delta = (s: Settings): boolean => s.text('wiring') === 'delta'
@@ -30,7 +31,7 @@ export const heaterBank: PartKind = {
     ['wiring', 'Wiring'],
   ],
   settings: { watts: 15000, volts: 480, wiring: 'delta' },
-  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
+  madeFor: forLineVolts,
   terminals: () => ['1', '2', '3'].map((name) => ({ name, words: `heater bank, leg ${name}` })),
   branches: (s) => {
     const ohms = (s.number('volts') ** 2 * (delta(s) ? 3 : 1)) / s.number('watts')

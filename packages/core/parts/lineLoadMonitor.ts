@@ -3,6 +3,7 @@ import { impedance } from '../electric/law'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { Now, PartKind } from './kind'
+import { forLineVolts } from './lineVolts'
 import { otherVolts, phasesAreGood } from './phaseMonitor'
 
 const presentShare = 0.5
@@ -40,7 +41,7 @@ export const lineLoadMonitor: PartKind = {
     delay: { words: 'delay before it trips', unit: 's' },
   },
   settings: { volts: 480, unbalance: 4, delay: 5 },
-  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
+  madeFor: forLineVolts,
   terminals: () => [
     ...[1, 2, 3].map((n) => ({ name: `L${n}`, words: `line leg ${n}` })),
     ...[1, 2, 3].map((n) => ({ name: `T${n}`, words: `load leg ${n}` })),

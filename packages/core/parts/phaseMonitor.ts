@@ -3,6 +3,7 @@ import { complex } from '../electric/complex'
 import { contact, fixed, position } from './contact'
 import { opens, sticks } from './fault'
 import type { Now, PartKind, Phasor } from './kind'
+import { forLineVolts } from './lineVolts'
 import type { Settings } from './settings'
 
 /**
@@ -48,7 +49,7 @@ export const phaseMonitor: PartKind = {
     delay: { words: 'delay before it trips', unit: 's' },
   },
   settings: { volts: 208, unbalance: 4, delay: 5 },
-  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
+  madeFor: forLineVolts,
   terminals: () => [
     { name: 'L1', words: 'leg 1' },
     { name: 'L2', words: 'leg 2' },

@@ -5,6 +5,7 @@ import { fixed } from './contact'
 import { toFrame } from './frame'
 import { grounds, hasOhms, opens } from './fault'
 import type { PartKind } from './kind'
+import { forLineVolts } from './lineVolts'
 
 /** A resistance heater: `watts` at `volts`; it takes watts × (volts / rated volts)². */
 export const resistanceHeater = (
@@ -26,7 +27,7 @@ export const resistanceHeater = (
     ['volts', 'Volts'],
   ],
   settings: { watts, volts: 240 },
-  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
+  madeFor: forLineVolts,
   terminals: () => [
     { name: '1', words: `${words}, in` },
     { name: '2', words: `${words}, out` },

@@ -6,6 +6,7 @@ import { windingsFirst } from './energising'
 import { toFrame } from './frame'
 import { protectorSeconds } from './innerProtector'
 import type { Branch, Now, PartFault, PartKind, Phase, Wants } from './kind'
+import { forLineVolts } from './lineVolts'
 import { rotorBranches, rotorLooks, seized } from './rotor'
 import type { Settings } from './settings'
 import { coilsOf, coupledLaw, turnsInAll, type CoupledCoil, type SpeedSection } from './speedSections'
@@ -149,7 +150,7 @@ export const singlePhaseMotor = (
     lookWords: () => ['turning', 'humming', 'still'],
     beforeEnergising: windingsFirst,
     settings: { volts: 208, amps, load: 1 },
-    madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
+    madeFor: forLineVolts,
     moving: 'rotor',
     terminals: () => [
       { name: 'C', words: `${words} common` },

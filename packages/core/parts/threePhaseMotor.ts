@@ -5,6 +5,7 @@ import { grounds, opens, turnsShorted } from './fault'
 import { windingsFirst } from './energising'
 import { toFrame } from './frame'
 import type { Branch, Now, PartFault, PartKind, Phase, Wants } from './kind'
+import { forLineVolts } from './lineVolts'
 import { rotorBranches, rotorLooks, seized } from './rotor'
 import type { Settings } from './settings'
 
@@ -218,7 +219,7 @@ export const threePhaseMotor = (
   lookWords: () => ['turning', 'humming', 'still', backwardsLook],
   beforeEnergising: windingsFirst,
   settings: { volts: 208, amps, load: 1, powerFactor: 0.84 },
-  madeFor: { circuit: 'line', at: (volts) => ({ volts }) },
+  madeFor: forLineVolts,
   moving: 'rotor',
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
   branches: (s) => [

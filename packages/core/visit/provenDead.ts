@@ -13,7 +13,8 @@ const deadBelowVolts = { volts: 5, dc: 50 } as const
 
 /**
  * What has to be read before a unit counts as proven dead: each leg to each other and to ground, one alone to
- * its neutral too, where hands go: the terminals that the legs land on behind the last isolator of each supply; and what stays charged.
+ * its neutral too, where hands go: the terminals that the legs land on behind the last isolator of each
+ * supply; and what stays charged.
  */
 export function legsToProve(diagram: Diagram): readonly LegToProve[] {
   const supplied = lastIsolators(diagram).flatMap((id): readonly LegToProve[] => {
