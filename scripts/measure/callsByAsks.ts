@@ -66,7 +66,7 @@ async function wholeCall(hand: Hand, { unit, circuit, complaint, fault }: Call):
   if (faults.length === 0) throw new Error(`${circuit} has no fault ${fault}`)
   const said = diagram.complaints.find(({ words }) => words === complaint)
   if (!said) throw new Error(`${circuit} has no complaint “${complaint}”`)
-  const world = new World(diagram, faults, asDrawn, seeded(480))
+  const world = new World(diagram, { faults }, asDrawn, seeded(480))
   await hand.press('New call: choose the unit')
   await page.getByLabel('Find').fill(unit)
   await hand.tap(page.getByRole('link', { name: unit, exact: true }))

@@ -1,6 +1,8 @@
 import { schools } from '@jokulgale/core/diagnosis/schools'
 import { machine } from '../house/machine.mjs'
 import { table } from '../house/page'
+import { together, type ReliabilityRow } from '../trials/reliability'
+import { allOfThese, asDrawnSort, nothingSaid, type WorldSort } from './worldSorts'
 import type { WorldResult } from './worldTrials'
 
 /** A share with its 95 % interval (Wilson 1927), in hundredths. */
@@ -14,6 +16,48 @@ export function shareWords(part: number, whole: number): string {
   const percent = (value: number): string => (100 * Math.max(0, value)).toFixed(1)
   return `${percent(share)} % (${percent(middle - half)}–${percent(Math.min(1, middle + half))})`
 }
+
+const meanOf = (numbers: readonly number[]): number =>
+  numbers.reduce((sum, number) => sum + number, 0) / Math.max(1, numbers.length)
+
+/** The mean of differences and the standard error of it. */
+function differenceWords(pairs: readonly (readonly [number, number])[]): string {
+  const differences = pairs.map(([a, b]) => a - b)
+  const mean = meanOf(differences)
+  const variance = meanOf(differences.map((difference) => (difference - mean) ** 2))
+  const error = Math.sqrt(variance / Math.max(1, differences.length - 1))
+  return `${mean.toFixed(2)} steps (standard error ${error.toFixed(2)}, ${pairs.length} searches)`
+}
+
+/** The steps of the same searches in two sorts of world, as far as both were made. */
+const stepPairs = (
+  results: readonly WorldResult[],
+  one: WorldSort,
+  other: WorldSort,
+): readonly (readonly [number, number])[] =>
+  results
+    .filter(({ condition }) => condition === one.words)
+    .flatMap((a) => {
+      const b = results.find(({ unit, condition }) => unit === a.unit && condition === other.words)
+      return (b?.steps ?? []).flatMap((steps, k) =>
+        k < a.steps.length ? [[a.steps[k], steps] as const] : [],
+      )
+    })
+
+/** How many times the steps of the exact world are taken in the one that is all unlike. */
+function ratio(results: readonly WorldResult[]): string {
+  const pairs = stepPairs(results, allOfThese, asDrawnSort)
+  return (meanOf(pairs.map(([a]) => a)) / Math.max(1, meanOf(pairs.map(([, b]) => b)))).toFixed(2)
+}
+
+const calibrationRows = (rows: readonly ReliabilityRow[]): readonly (readonly (string | number)[])[] =>
+  rows.map(({ from, given, mean, right }) => [
+    `${from.toFixed(1)} to ${(from + 0.1).toFixed(1)}`,
+    given,
+    `${(100 * mean).toFixed(1)} %`,
+    `${(100 * right).toFixed(1)} %`,
+    (100 * (right - mean)).toFixed(1),
+  ])
 
 const head = [
   '',
@@ -43,7 +87,7 @@ const row = (name: string, results: readonly WorldResult[]): readonly (string | 
       sum(({ rightWhenActing }) => rightWhenActing),
       sum(({ acted }) => acted),
     ),
-    (sum(({ steps }) => steps) / Math.max(1, searches)).toFixed(1),
+    meanOf(results.flatMap(({ steps }) => steps)).toFixed(1),
   ]
 }
 
@@ -60,13 +104,35 @@ loads, resistances and readings are unlike what the diagnosis has of them, and n
 (\`packages/core/world\`); a fault for which nothing fails in any call is drawn anew: nobody would have called. A search
 follows its proposals, lifts leads, pulls plugs, joins for a moment and begins calls anew where they say so,
 until a class has 0.98, and the reading that it hangs on was taken twice where that is asked for, or nothing
-more tells. Intervals are of 95 % (Wilson).
+more tells. Intervals are of 95 % (Wilson). The same numbers of a seed are the same unit with the same fault in every
+world that has one.
+
+Of two and of three faults, each of which somebody would have called for, one suspect after another is repaired and the
+calls are proven, until none fails; *wrong* is that something good was taken out which had 0.9. What nobody drew is an
+added switch, a part passed by, a lead on another terminal, another transformer, a coil or a heater of another size,
+each as often; *right* is that *something not as drawn* leads at the end, or that the suspect in the lead is at the same
+wire or part.
 
 ## What is unlike, alone and together
 
 ${table(
   head,
   conditions.map((condition) => row(condition, all(condition))),
+)}
+
+## What one is worth against another
+
+As drawn and with all of these, the same searches: ${differenceWords(stepPairs(best, allOfThese, asDrawnSort))} more where all is
+unlike, ${ratio(best)} times as many. With what fails said and not said: ${differenceWords(stepPairs(best, allOfThese, nothingSaid))} more where it is
+said.
+
+## What suspects were given, and how often it was they
+
+Every class that was given two in a hundred or more, after every step of the searches for one fault with all of these.
+
+${table(
+  ['given', 'times', 'mean given', 'was it', 'points apart'],
+  calibrationRows(together(all(allOfThese.words).map(({ calibration }) => calibration))),
 )}
 
 ## By school, with all of it
@@ -76,7 +142,7 @@ ${table(
   schools.map((school) =>
     row(
       school,
-      results.filter((result) => result.school === school && result.condition === 'all of these'),
+      results.filter((result) => result.school === school && result.condition === allOfThese.words),
     ),
   ),
 )}
@@ -88,7 +154,7 @@ ${table(
   units.map((unit) =>
     row(
       unit,
-      all('all of these').filter((result) => result.unit === unit),
+      all(allOfThese.words).filter((result) => result.unit === unit),
     ),
   ),
 )}

@@ -116,9 +116,11 @@ const isLoad = (diagram: Diagram, id: string): boolean => {
   return part !== undefined && isPowerLoad(part.kind)
 }
 
+/** A load, a fuse and a transformer have amps that are known: what overloads a transformer shows on its own leads. */
 const feedsLoad = (diagram: Diagram, point: string): boolean => {
   const id = partOfPoint(point)
-  return isLoad(diagram, id) || diagram.parts.get(id)?.kind.symbol === 'fuse'
+  const kind = diagram.parts.get(id)?.kind
+  return isLoad(diagram, id) || kind?.symbol === 'fuse' || kind?.fullLoadAmps !== undefined
 }
 
 /**

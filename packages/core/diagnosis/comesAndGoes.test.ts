@@ -6,6 +6,7 @@ import type { Track } from './tracks'
 const track = (present: number): Track => ({
   logWeight: 0,
   factors: new Factors(),
+  where: null,
   blown: 'not',
   present,
   cycle: cycleAtFirst,

@@ -51,7 +51,7 @@ export function isNothing(meter: Meter, value: number | null): boolean {
 }
 
 /** Ohms are judged on a logarithmic scale, above what leads, clips and the touch of a chafed wire add. */
-const ohmsSpread = 0.25
+export const ohmsSpread = 0.25
 const ohmsFloor = 1
 const ohmsSpan = Math.log(rangeEnd.ohms / 0.1)
 

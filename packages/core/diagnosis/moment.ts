@@ -4,6 +4,7 @@ import type { Standing } from '../visit/standing'
 import type { UnitModel } from './predictor'
 import { hasRange, isShort, type Resistance } from './resistance'
 import type { SituationModel, Trip } from './situationModel'
+import { keepsOf, type Whereabouts } from './withinRange'
 
 /**
  * A state in which the unit may be met: one version of a hypothesis, or anything between several in a row.
@@ -11,6 +12,8 @@ import type { SituationModel, Trip } from './situationModel'
 export interface Met {
   readonly versions: readonly number[]
   readonly weight: number
+  /** Where between its versions it lies, as far as readings have told. */
+  readonly where?: Whereabouts
   /** A switch has opened that closes again by itself: the next reading may be of the unit running. */
   readonly recurs?: true
 }
@@ -40,6 +43,9 @@ export const metBy = (meter: Meter): MetBy => (isInWire(meter) ? 'clamp' : isOhm
  */
 export type Blown = Resistance | 'not'
 const resistances: readonly Resistance[] = ['drawn', 'least', 'most']
+/** The resistance to predict with that is nearest to what has been found. */
+const nearest = (where: Whereabouts | null): Resistance =>
+  where === null ? 'drawn' : ((['least', 'drawn', 'most'] as const)[Math.round(where.at)] ?? 'drawn')
 
 /**
  * The unit at one moment of a visit, under any of its hypotheses: what has tripped in the runs before stays
@@ -95,8 +101,8 @@ export class Moment {
   /**
    * The number to predict with: the hypothesis with what it has tripped, before arrival too where `blown`.
    */
-  asTripped(h: number, blown: Blown): number {
-    return this.model.version(h, 'drawn', this.held(h, blown))
+  asTripped(h: number, blown: Blown, where: Whereabouts | null = null): number {
+    return this.model.version(h, nearest(where), this.held(h, blown))
   }
 
   /** The same while a switch is open that it makes open again and again. */
@@ -110,7 +116,7 @@ export class Moment {
   /**
    * Every state in which the unit may be met under a hypothesis, by a meter or an eye; weights sum to one.
    */
-  met(h: number, blown: Blown, by: MetBy = 'any'): readonly Met[] {
+  met(h: number, blown: Blown, by: MetBy = 'any', where: Whereabouts | null = null): readonly Met[] {
     const held = this.held(h, blown)
     const settled = this.model.version(h, 'drawn', held)
     const phases = this.situation.phases(settled)
@@ -138,15 +144,17 @@ export class Moment {
         { versions: [this.beforeTrips(h)], weight: left * beforeSlowTrip },
         ...standing,
       ]
-    if (!this.model.hypotheses[h].faults.some(hasRange))
-      return [{ versions: [settled], weight: left }, ...standing]
-    const isBrokenDown = this.model.hypotheses[h].faults.some(({ breaksDown }) => breaksDown)
-    const ends: readonly Resistance[] =
-      by === 'ohmmeter' && isBrokenDown ? ['least', 'most', 'cold'] : ['least', 'drawn', 'most']
+    const { faults } = this.model.hypotheses[h]
+    if (!faults.some(hasRange)) return [{ versions: [settled], weight: left }, ...standing]
+    const isCold = by === 'ohmmeter' && faults.some(({ breaksDown }) => breaksDown)
+    const ends: readonly Resistance[] = isCold ? ['least', 'most', 'cold'] : ['least', 'drawn', 'most']
     const range = (at: (ohms: Resistance) => number): readonly number[] => ends.map(at)
+    const versions = range((ohms) => this.model.version(h, ohms, held))
+    const kept = where === null || isCold ? 0 : keepsOf(faults) * left
     return [
-      { versions: [settled], weight: left / 3 },
-      { versions: range((ohms) => this.model.version(h, ohms, held)), weight: (2 * left) / 3 },
+      ...(where && kept > 0 ? [{ versions, weight: kept, where }] : []),
+      { versions: [settled], weight: (left - kept) / 3 },
+      { versions, weight: (2 * (left - kept)) / 3 },
       ...(first > 0 ? [{ versions: range((ohms) => this.model.firstInstant(h, ohms)), weight: first }] : []),
       ...standing,
     ]

@@ -22,9 +22,12 @@ export function notDrawnChance(
   return (
     shares.healthy * likelihood(meter, value, asDrawn) +
     shares.dead * likelihood(meter, value, dead) +
-    shares.anything * (isOhms(meter) ? anyOhms(meter, value) : anything)
+    shares.anything * (isOhms(meter) ? anyOhms(meter, value) : Math.max(anything, beyond))
   )
 }
+
+/** Density of more than the two points can have by the drawing, as a transformer of other volts gives; per unit. */
+const beyond = 0.05 / 600
 
 /** Least ohms that are told from none. */
 const leastOhms: Readonly<Record<OhmsMeter, number>> = { ohms: 0.1, megohms: 5000 }

@@ -110,7 +110,7 @@ function findStands({ model, belief, which }: Search, standing: Standing): Stand
       ? moment.away(h, blown)
       : belief.opened[h]
         ? moment.asOpened(h, blown)
-        : moment.asTripped(h, blown)
+        : moment.asTripped(h, blown, belief.where[h])
     if (version !== h) stands.set(h, version)
   }
   return stands.size > 0 ? stands : null

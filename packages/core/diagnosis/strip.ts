@@ -87,6 +87,7 @@ export function healthyStrips(model: UnitModel, findings: Findings): readonly St
       repairedFaults: [],
       reasons: [],
       factors: [],
+      where: [],
       blown: [],
       opened: [],
       away: [],

@@ -82,6 +82,7 @@ export function believe(model: UnitModel, findings: Findings, facts: UnitFacts =
     reasons: priors.table,
     repairedFaults: stories[lead].repairedFaults,
     factors: ends[lead].factors,
+    where: ends[lead].where,
     blown: ends[lead].blown,
     opened: ends[lead].opened,
     away: ends[lead].away,

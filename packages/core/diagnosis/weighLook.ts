@@ -6,6 +6,7 @@ import { elsewhereOf, looksLike } from './otherSurroundings'
 import type { UnitModel } from './predictor'
 import { inSurroundings } from './trackInSurroundings'
 import type { Weigher } from './tracks'
+import { valueWithin, type Whereabouts } from './withinRange'
 
 /** What a look makes of a track; `isMetered`: leads were on terminals of what was looked at. */
 export function lookWeigher(
@@ -17,28 +18,30 @@ export function lookWeigher(
 ): Weigher {
   const { situation } = moment
   const usual = what === 'code' ? situation.looks(0, of) : null
-  const seen = (versions: readonly number[]): number =>
-    versions.reduce(
-      (sum, version) =>
-        sum + lookLikelihood(what, shows(situation.looks(version, of), what, usual), isMetered),
-      0,
-    ) / versions.length
+  const seen = (version: number): number =>
+    lookLikelihood(what, shows(situation.looks(version, of), what, usual), isMetered)
   const chanceOf = (met: readonly Met[]): number =>
-    met.reduce((sum, { versions, weight }) => sum + weight * seen(versions), 0)
+    met.reduce((sum, { versions, weight, where }) => sum + weight * meanOf(versions.map(seen), where), 0)
   const isAsHealthy = looksLike(situation, of)(0)
   const elsewhere = elsewhereOf(model, standing, homeCall, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
   return (h, track) => {
-    const met = moment.met(h, track.blown)
+    const met = moment.met(h, track.blown, 'any', track.where)
     const around = isAsHealthy(h) ? elsewhere : null
     if (track.present === null) {
       const { chance, cycle } = inCycle(track, met, (states) => ({ chance: chanceOf(states) }))
       return { ...inSurroundings(track, chance, around).track, cycle }
     }
     const there = chanceOf(met)
-    const away = seen([moment.away(h, track.blown)])
+    const away = seen(moment.away(h, track.blown))
     const { own, present } = whetherThere(track.present, track.stays, there, away)
     return { ...inSurroundings(track, own, around).track, present, stays }
   }
+}
+
+/** A chance by version: of all alike, or of the two between which the fault has been found to lie. */
+function meanOf(chances: readonly number[], where: Whereabouts | undefined): number {
+  if (where && chances.length > 1) return valueWithin(chances, where).value
+  return chances.reduce((sum, chance) => sum + chance, 0) / chances.length
 }
 
 /** Whether a look shows a word; a bare `code`: any other code than a healthy unit's. */

@@ -2,6 +2,7 @@ import { isDead, isOhms } from '../circuit/meters'
 import { partOfPoint } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
 import { inCycle, stays, whetherThere } from './comesAndGoes'
+import type { Moving, Weighable } from './explained'
 import { Factors } from './factors'
 import { notDrawn } from './hypothesis'
 import { spreadsApart } from './likelihood'
@@ -12,7 +13,8 @@ import type { UnitModel } from './predictor'
 import { factorsOf } from './scaling'
 import type { SituationModel } from './situationModel'
 import { inSurroundings } from './trackInSurroundings'
-import { tell, type Moving, type Track, type Weighable, type Weigher } from './tracks'
+import { tell } from './tell'
+import type { Track, Weigher } from './tracks'
 import { coarsenessOf } from './typed'
 
 type Reading = Extract<Evidence, { readonly kind: 'reading' }>
@@ -44,14 +46,14 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
     const moves = values.some((each) => spreadsApart(meter, each, values[0]) > standsStillWithin)
     return moves ? { values, density } : null
   }
-  const under = (met: readonly Met[], { factors }: Pick<Track, 'factors'>) => {
+  const under = (met: readonly Met[], track: Pick<Track, 'factors' | 'where'>) => {
     const versions = met.flatMap((state) => state.versions)
     const values = situation.predict(meter, from, to, versions)
     const floats = meter === 'volts' ? situation.floats(from, to) : null
-    const told = tell(reading, factors, met, { values, floats, moving })
+    const told = tell(reading, track, met, { values, floats, moving })
     if (!leadOff) return told
     const alone = { values: leadOff.predict(meter, from, to, versions), floats, moving }
-    const { chance } = tell(reading, factors, met, alone)
+    const { chance } = tell(reading, track, met, alone)
     return { ...told, chance: (1 - leadOffShare) * told.chance + leadOffShare * chance }
   }
   const isAsHealthy = readsLike(situation, piece)(0)
@@ -60,7 +62,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
     piece.standing,
     homeCall,
     isAsHealthy,
-    (k) => under(moment.met(k, 'not'), { factors: new Factors() }).chance,
+    (k) => under(moment.met(k, 'not'), { factors: new Factors(), where: null }).chance,
   )
   return (h, track) => {
     if (h > 0 && model.hypotheses[h].id === notDrawn)
@@ -68,12 +70,13 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
         ...track,
         logWeight: track.logWeight + Math.log(notDrawnChance(meter, value, healthy, density)),
       }
-    const met = moment.met(h, track.blown, metBy(meter))
+    const met = moment.met(h, track.blown, metBy(meter), track.where)
     if (track.present === null) {
       const { told, chance, cycle } = inCycle(track, met, (states) => under(states, track))
       const { own, track: after } = inSurroundings(track, chance, isAsHealthy(h) ? elsewhere : null)
       // what the weather explains teaches nothing of the supply
-      return { ...after, factors: own > 0.5 ? told.factors : track.factors, cycle }
+      const { factors, where } = own > 0.5 ? told : track
+      return { ...after, factors, where, cycle }
     }
     const there = under(met, track)
     const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
@@ -81,6 +84,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
     return {
       ...inSurroundings(track, own, isAsHealthy(h) ? elsewhere : null).track,
       factors: present > 0.5 ? there.factors : away.factors,
+      where: there.where,
       present,
       stays,
     }

@@ -19,6 +19,7 @@ import { standInChance } from './standIn'
 import type { Track, Weigher } from './tracks'
 import { lookWeigher } from './weighLook'
 import { readingWeigher } from './weighReading'
+import type { Whereabouts } from './withinRange'
 
 /**
  * Chance of a setting being found as a hypothesis has it, and otherwise: settings are changed for good
@@ -45,6 +46,8 @@ export interface Weighed {
    * has it.
    */
   readonly factors: readonly (Factors | undefined)[]
+  /** Where in its range it lies, as far as readings have told, by hypothesis number. */
+  readonly where: readonly (Whereabouts | null | undefined)[]
   /** Whether and how its trips happened before anybody arrived, by hypothesis number. */
   readonly blown: readonly Blown[]
   /** Whether a switch that it makes open again and again is open just now, by hypothesis number. */
@@ -104,6 +107,7 @@ interface AllTold {
   /** By piece of evidence, by hypothesis number; −Infinity where it was not asked about. */
   readonly weight: readonly Float64Array[]
   readonly factors: readonly (Factors | undefined)[]
+  readonly where: readonly (Whereabouts | null | undefined)[]
   readonly blown: readonly Blown[]
   readonly opened: readonly boolean[]
   readonly away: readonly boolean[]
@@ -122,6 +126,7 @@ function tracksAfter(context: Context, which: readonly number[]): AllTold {
   })
   const weight = evidence.map(() => new Float64Array(model.hypotheses.length).fill(-Infinity))
   const factors: (Factors | undefined)[] = []
+  const where: (Whereabouts | null | undefined)[] = []
   const blown: Blown[] = Array.from(model.hypotheses, () => 'not' as const)
   const opened = blown.map(() => false)
   const away = blown.map(() => false)
@@ -133,11 +138,12 @@ function tracksAfter(context: Context, which: readonly number[]): AllTold {
     if (!first) continue
     const lead = others.reduce((a, b) => (b.logWeight > a.logWeight ? b : a), first)
     factors[h] = lead.factors
+    where[h] = lead.where
     blown[h] = lead.blown
     opened[h] = lead.cycle.opened > 0.5
     away[h] = lead.present !== null && lead.present < 0.5
   }
-  return { weight, factors, blown, opened, away }
+  return { weight, factors, where, blown, opened, away }
 }
 
 /** What carrying a hypothesis depends on besides the pieces of evidence, one by one. */
@@ -202,6 +208,7 @@ function startTracks(context: Context, which: readonly number[]): ReadonlyMap<nu
               {
                 logWeight: Math.log(whole),
                 factors: new Factors(),
+                where: null,
                 blown,
                 present,
                 stays,

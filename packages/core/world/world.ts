@@ -1,5 +1,5 @@
 import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
-import { clampAmps, meterValue } from '../circuit/meter'
+import { meterValue } from '../circuit/meter'
 import type { Meter } from '../circuit/meters'
 import { situationOf } from '../circuit/situation'
 import { glanceOf } from '../circuit/glance'
@@ -9,6 +9,9 @@ import type { Conditions } from '../parts/kind'
 import { isSurrounding } from '../parts/surroundings'
 import type { Standing } from '../visit/standing'
 import { logBetween, oneOf, type Random } from './random'
+import { withValues } from '../visit/unitAsMeasured'
+import type { Substitutes } from './difference'
+import { failingIn, type Failing } from './failing'
 import { siteSupplyShare, siteSurroundings, unitOnSite, type Unlikeness } from './siteUnit'
 
 /** Ohms of a short, from dead to wet carbon; a bad connection against what its kind says. */
@@ -16,6 +19,8 @@ const shortOhms = { least: 0.02, most: 8 } as const
 /** A winding with turns shorted has no more than is left of it. */
 const mostOf = ({ mostOhms = Infinity }: Fault): number => Math.min(shortOhms.most, mostOhms)
 const looseFactor = { least: 1 / 6, most: 6 } as const
+/** How often a chafe or a loose joint has other ohms than at the reading before. */
+const shiftsShare = 0.25
 /** Pressures of a unit that runs as it should, psig, and its coil, °F. */
 const usualConditions: Readonly<Record<string, number>> = {
   suctionPressure: 125,
@@ -33,27 +38,49 @@ const readingSeconds = 60
 const changesShare = 0.5 * (1 - Math.exp((-2 * readingSeconds) / cycleDwellSeconds))
 /** How often the customer has run the unit in every call before anybody arrives. */
 const ranBefore = 0.85
+/** In how many readings a fault that comes and goes is there, and how often it is drawn anew whether it is. */
+const presentShare = 0.6
+const presenceDrawnShare = 0.35
+
+/** What is wrong with a unit, beside what is unlike its drawing. */
+export interface Trouble {
+  readonly faults: readonly Fault[]
+  /** Parts that are others than drawn. */
+  readonly substitutes?: Substitutes
+  readonly comesAndGoes?: boolean
+}
 
 /**
  * A unit that is not like its drawing, with hidden faults, in time. It answers any measurement and any look
- * as the real thing would: what has tripped stays so, a chafe has other ohms at every touch, a motor that
+ * as the real thing would: what has tripped stays so, a chafe shifts now and then, a motor that
  * lost a leg may stand and hum. It knows nothing of what anybody believes.
  */
 export class World {
   readonly diagram: Diagram
+  /** The same unit with the parts that it should have. */
+  private readonly intended: Diagram
   private conditions: Conditions
+  private faults: readonly Fault[]
+  readonly comesAndGoes: boolean
+  /** What comes and goes is gone just now. */
+  private isAway = false
   private readonly circuits = new Map<string, Circuit>()
   private readonly tripped = new Map<string, readonly Effect[]>()
+  /** Resistances of faults as they were last, or how many times their own, by fault. */
+  private readonly ohms = new Map<string, number>()
   /** Of what opens and closes again by itself: for which call and power, and whether it is open. */
   private cycle = { begun: '', open: false }
 
   constructor(
     drawn: Diagram,
-    private readonly faults: readonly Fault[],
+    { faults, substitutes = new Map(), comesAndGoes = false }: Trouble,
     private readonly unlike: Unlikeness,
     private readonly random: Random,
   ) {
-    this.diagram = unitOnSite(drawn, unlike, random)
+    this.intended = unitOnSite(drawn, unlike, random)
+    this.diagram = substitutes.size > 0 ? withValues(this.intended, substitutes) : this.intended
+    this.faults = faults
+    this.comesAndGoes = comesAndGoes
     const share = siteSupplyShare(unlike, random)
     const volts = this.supplyVolts()
     this.conditions = {
@@ -126,29 +153,37 @@ export class World {
     )
   }
 
-  /** Calls in which something does not do what it does in the same unit without its faults. */
-  failingCalls(): readonly string[] {
-    return this.diagram.calls.map(({ id }) => id).filter((call) => this.differs(call))
+  /** How the unit fails, in every call in which it does. */
+  failing(): readonly Failing[] {
+    this.isAway = false
+    return this.diagram.calls
+      .map(({ id }) => {
+        const circuit = this.circuit(id, 'on', [], [])
+        return failingIn(circuit.vary([...this.effects([]), ...this.held()]), this.healthy(circuit))
+      })
+      .filter(({ lacks, runsOn }) => lacks || runsOn)
   }
 
-  private differs(call: string): boolean {
-    const circuit = this.circuit(call, 'on', [], [])
-    const { links, linkNumbers } = circuit.network
-    const faulty = circuit.vary([...this.effects([]), ...this.held()])
-    const moves = [...this.diagram.parts.values()].some(({ id, kind }) => {
-      const link = kind.moving === undefined ? undefined : linkNumbers.get(`${id}/${kind.moving}`)
-      return link !== undefined && faulty.states[link] !== circuit.healthy.states[link]
-    })
-    const heats = links.some(
-      ({ part, role }, link) =>
-        part?.kind.symbol === 'heater' &&
-        role === 'load' &&
-        Math.abs(clampAmps(faulty, link) - clampAmps(circuit.healthy, link)) > 1,
-    )
-    return moves || heats || faulty.oscillates
+  /** Faults that `isPutRight` are gone, and what had tripped is put back: which parts those were. */
+  repair(isPutRight: (fault: Fault) => boolean): readonly string[] {
+    this.faults = this.faults.filter((fault) => !isPutRight(fault))
+    const putBack = [...this.tripped.keys()]
+    this.tripped.clear()
+    return putBack
+  }
+
+  /** What is still wrong. */
+  get left(): readonly Fault[] {
+    return this.faults
+  }
+
+  /** The circuit with nothing wrong and the parts that it should have. */
+  private healthy({ situation, healthy }: Circuit): Settled {
+    return this.diagram === this.intended ? healthy : new Circuit(this.intended, situation).healthy
   }
 
   private settled({ call, power, off, actions }: Standing): Settled {
+    if (this.comesAndGoes && this.random() < presenceDrawnShare) this.isAway = this.random() > presentShare
     const done = actions.flatMap(({ effects }) => effects)
     if (power === 'on' && this.unlike.faults) this.run(call, done)
     const circuit = this.circuit(call, power, off, done)
@@ -201,12 +236,13 @@ export class World {
   }
 
   /**
-   * The faults as they are at this moment: resistances that nobody knows are drawn anew, and a chafed lead
+   * The faults as they are at this moment: resistances that nobody knows shift now and then, and a chafed lead
    * that is off takes its short with it.
    */
   private effects(done: readonly Effect[]): readonly Effect[] {
     const off = new Set(done.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])))
     const isOff = ({ of, touching }: Fault): boolean => off.has(of) || off.has(touching ?? '')
+    if (this.isAway) return []
     return this.faults.flatMap((fault) =>
       fault.effects
         .filter(({ does }) => does !== 'join' || !isOff(fault))
@@ -214,12 +250,21 @@ export class World {
           const { class: sort } = fault
           if (!this.unlike.faults || (effect.does !== 'join' && effect.does !== 'ohms')) return effect
           if (sort === 'short' || sort === 'ground' || sort === 'crossed')
-            return { ...effect, ohms: logBetween(this.random, shortOhms.least, mostOf(fault)) }
+            return { ...effect, ohms: this.ohmsNow(fault, shortOhms.least, mostOf(fault)) }
           return sort === 'loose'
-            ? { ...effect, ohms: effect.ohms * logBetween(this.random, looseFactor.least, looseFactor.most) }
+            ? { ...effect, ohms: effect.ohms * this.ohmsNow(fault, looseFactor.least, looseFactor.most) }
             : effect
         }),
     )
+  }
+
+  /** A resistance that nobody knows: mostly what it was at the reading before, now and then it has shifted. */
+  private ohmsNow({ id }: Fault, least: number, most: number): number {
+    const known = this.ohms.get(id)
+    if (known !== undefined && this.random() > shiftsShare) return known
+    const ohms = logBetween(this.random, least, most)
+    this.ohms.set(id, ohms)
+    return ohms
   }
 
   private circuit(

@@ -1,0 +1,74 @@
+import { isOhms } from '../circuit/meters'
+import { bell } from './bell'
+import { blundered, isIntoElectronics, type Explained, type Foretold, type Weighable } from './explained'
+import { readingOf } from './grouping'
+import { blunderChance, ohmsSpread, ownVariance, type Sharing } from './likelihood'
+import type { Met } from './moment'
+import { foundWithin, neighbors, onScale, valueWithin, type Whereabouts } from './withinRange'
+
+/**
+ * So often a reading is as one of the versions has it that the fault lies between: a relay is in or out, and nowhere
+ * between.
+ */
+const asNeighborShare = 0.4
+
+/** A reading where its fault has been found to lie; null where that has not been found, or does not tell. */
+export function explainedWithin(
+  reading: Weighable,
+  { versions, where }: Met,
+  foretold: Foretold,
+  sharing: Sharing,
+): Explained | null {
+  if (!where) return null
+  const { meter, value } = reading
+  const values = restingValues(reading, versions, foretold)
+  if (values === null || value === null || meter === 'megohms') return null
+  const [read] = onScale(meter, [value]) ?? [value]
+  const within = valueWithin(values, where)
+  const spread = spreadWithin(reading, within.value, sharing)
+  const scaled = (is: number): number => (isOhms(meter) ? is : is * (1 + sharing.mean))
+  const center = scaled(within.value)
+  const between = bell(read - center, Math.hypot(spread, Math.sqrt(within.variance)))
+  const [one, other, share] = neighbors(values, where)
+  const asNeighbor = (is: number): number => bell(read - scaled(is), spreadWithin(reading, is, sharing))
+  const good =
+    (1 - asNeighborShare) * between +
+    asNeighborShare * ((1 - share) * asNeighbor(one) + share * asNeighbor(other))
+  const predicted = isOhms(meter) ? null : { value: within.value, variance: within.variance }
+  return {
+    chance: (1 - blunderChance) * good + blundered(reading, readingOf(foretold.values[versions[0]]), sharing),
+    predicted,
+    good,
+  }
+}
+
+/** What a reading is by version, on its scale; null where one of them moves, or it goes into electronics. */
+function restingValues(
+  reading: Weighable,
+  versions: readonly number[],
+  foretold: Foretold,
+): readonly number[] | null {
+  const values = versions.map((version) => readingOf(foretold.values[version]))
+  const tells = !isIntoElectronics(reading, values) && versions.every((version) => !foretold.moving(version))
+  return tells ? onScale(reading.meter, values) : null
+}
+
+/** One standard deviation of a good reading on its scale. */
+const spreadWithin = ({ meter, coarse }: Weighable, value: number, sharing: Sharing): number =>
+  isOhms(meter) ? ohmsSpread : Math.sqrt(value * value * sharing.variance + ownVariance(meter, value, coarse))
+
+/** Where a reading finds a fault to lie in its range, in the light of where it was before. */
+export function whereAfter(
+  reading: Weighable,
+  versions: readonly number[],
+  foretold: Foretold,
+  sharing: Sharing,
+  before: Whereabouts | null,
+): Whereabouts | null {
+  const { meter, value } = reading
+  const values = value === null ? null : restingValues(reading, versions, foretold)
+  if (value === null || values === null) return before
+  const [read] = onScale(meter, [value]) ?? [value]
+  const asDrawn = isOhms(meter) ? read : read / (1 + sharing.mean)
+  return foundWithin(values, asDrawn, spreadWithin(reading, asDrawn, sharing), before)
+}

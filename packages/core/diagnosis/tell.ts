@@ -1,0 +1,77 @@
+import { isOhms } from '../circuit/meters'
+import {
+  explainedByRange,
+  explainedByState,
+  type Explained,
+  type Foretold,
+  type Weighable,
+} from './explained'
+import { explainedWithin, whereAfter } from './explainedWithin'
+import type { Factors } from './factors'
+import { blunderChance, ownVariance, type Sharing } from './likelihood'
+import type { Met } from './moment'
+import type { Track } from './tracks'
+import type { Whereabouts } from './withinRange'
+
+/** What a reading says under a track: how probable it is, and what the track has learned from it. */
+export interface Told {
+  readonly chance: number
+  readonly factors: Factors
+  readonly where: Whereabouts | null
+}
+
+/** A reading must be so much likelier good than a blunder before anything is learned from it. */
+const learnsFrom = 1
+
+/**
+ * The reading under one of several states, weighted; what explains it best teaches the factors, and where in its range a
+ * fault lies.
+ */
+export function tell(
+  reading: Weighable,
+  { factors, where }: Pick<Track, 'factors' | 'where'>,
+  met: readonly Met[],
+  foretold: Foretold,
+): Told {
+  const { mean, variance } = factors.expect(reading.terms)
+  const sharing: Sharing = { ...reading.coarse, mean, variance }
+  let chance = 0
+  let best: Explained | null = null
+  // the state that the reading speaks for; whether it is likelier a blunder is asked of that state alone
+  let most = -Infinity
+  for (const state of met) {
+    const { versions, weight } = state
+    const explained =
+      versions.length === 1
+        ? explainedByState(reading, versions[0], foretold, sharing)
+        : (explainedWithin(reading, state, foretold, sharing) ??
+          explainedByRange(reading, versions, foretold, sharing))
+    chance += weight * explained.chance
+    if (weight * explained.good > most) {
+      most = weight * explained.good
+      best = explained
+    }
+  }
+  if (best === null || isBlunder(best)) return { chance, factors, where }
+  const ranged = met.find(({ versions }) => versions.length > 2)
+  return {
+    chance,
+    factors: learned(reading, factors, best),
+    where: ranged ? whereAfter(reading, ranged.versions, foretold, sharing, where) : where,
+  }
+}
+
+/** Whether what explains a reading best has it likelier for a blunder. */
+const isBlunder = ({ good, chance }: Explained): boolean =>
+  good < learnsFrom * (chance - (1 - blunderChance) * good)
+
+/** Factors after a reading that is no blunder; nothing is learned of a dead wire. */
+function learned({ meter, value, coarse, terms }: Weighable, factors: Factors, best: Explained): Factors {
+  const { predicted } = best
+  if (isOhms(meter) || terms.length === 0 || value === null || predicted === null) return factors
+  if (Math.abs(predicted.value) < 1e-3) return factors
+  const after = factors.clone()
+  const variance = ownVariance(meter, predicted.value, coarse) + predicted.variance
+  after.learn(terms, predicted.value, value, variance)
+  return after
+}
