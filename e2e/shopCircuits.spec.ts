@@ -153,6 +153,10 @@ test('a drive is passed by: planned, carried out, registered, proven in every ca
   await technician.press('Only for the time being')
   await expect(page.getByRole('button', { name: 'It is wired so: prove it' })).toBeDisabled()
   await technician.proveDead()
+  // what was proven dead outlives the screen while the leads are moved
+  await page.reload()
+  await expect(page.getByText(/Isolated, proven dead: .*It stands first in the visit/)).toBeVisible()
+  await technician.press('Only for the time being')
   await page.getByRole('checkbox', { name: /Every lead and part of the list/ }).click()
   await technician.press('It is wired so: prove it')
   await technician.powerOn()
@@ -186,6 +190,40 @@ test('a drive is passed by: planned, carried out, registered, proven in every ca
   await page.getByLabel('Who was told of it').fill('the caretaker')
   await technician.press('Keep these days')
   await expect(page.getByText(/Authorised by Ines Varga; told: the caretaker/)).toBeVisible()
+  expect(technician.complaints.filter((text) => !/status of 401|400/.test(text))).toEqual([])
+})
+
+test('a relay beside a board, a board passed by and a fuse behind a transformer are ready: drawn, looked at, undone', async ({
+  page,
+}) => {
+  const technician = await ownShop(page)
+  await page.goto('/sites')
+  await technician.press('Gannet Hall: add a unit')
+  await page.getByLabel('Label, as on its door').fill('HP-9')
+  await page.getByRole('link', { name: 'Choose its circuit' }).click()
+  await page.getByLabel('Find a circuit').fill('no control fuse')
+  await page
+    .getByRole('link', { name: /no control fuse/ })
+    .last()
+    .click()
+  await technician.press('Add the unit')
+  await technician.press('Its circuit')
+  await technician.press('What changes')
+  await technician.press('Pass by Blower relay (GR) with an external relay')
+  await expect(page.getByText('Fit External relay (ER), in Control box')).toBeVisible()
+  await expect(
+    page.getByText(/Move black 14, which stays on LB\.L1: off GR\.COM1, onto ER\.COM1/),
+  ).toBeVisible()
+  await technician.press('Undo')
+  await technician.press('Lead the calls straight on, past Defrost control (DF)')
+  await expect(page.getByText(/Move yellow 63, which stays on LAK\.2: off DF\.Y, onto LPS\.1/)).toBeVisible()
+  await technician.press('Undo')
+  await technician.press('A fuse behind Control transformer (XF)')
+  await expect(page.getByText('Fit Control fuse (CF), in Control box')).toBeVisible()
+  await technician.press('Keep as a plan')
+  await page.getByLabel('What it is for').fill('A fuse for the control transformer')
+  await technician.press('Keep the plan')
+  await expect(page.getByText('Run a new lead red 40 from CF.T1 to DR.1')).toBeVisible()
   expect(technician.complaints.filter((text) => !/status of 401|400/.test(text))).toEqual([])
 })
 

@@ -24,13 +24,15 @@ interface PlanFootProps {
   readonly isolation: readonly EntryBody[]
   /** It is to be undone one day, and stands in the register until then. */
   readonly isForNow: boolean
+  /** The plan is carried out or dropped: what was isolated for it is not wanted any more. */
+  readonly onLeft: () => void
 }
 
 /**
  * The plan becomes the circuit when it is carried out, and is proven in a visit on that circuit; until then it may be
  * dropped.
  */
-export function PlanFoot({ unit, plan, change, isolation, isForNow }: PlanFootProps) {
+export function PlanFoot({ unit, plan, change, isolation, isForNow, onLeft }: PlanFootProps) {
   const sync = useSync()
   const router = useRouter()
   const [isDone, setDone] = useState(false)
@@ -52,6 +54,7 @@ export function PlanFoot({ unit, plan, change, isolation, isForNow }: PlanFootPr
     })
     if (isForNow)
       await sync.say(visit, { kind: 'temporary', sort: 'wired-for-now', of: why.slice(0, mostName) })
+    onLeft()
     router.navigate(`/visits/${visit}`)
   }
   return (
@@ -82,6 +85,7 @@ export function PlanFoot({ unit, plan, change, isolation, isForNow }: PlanFootPr
           title="Drop the plan"
           onPress={() => {
             void sync.editPlace('unit', unit.id, [noPlan]).then(() => {
+              onLeft()
               router.navigate(`/units/${unit.id}`)
             })
           }}

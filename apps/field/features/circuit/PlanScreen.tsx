@@ -2,7 +2,6 @@ import { useMemo, useState } from 'react'
 import type { DiagramRecord, UnitRecord } from '@jokulgale/contract/places'
 import { changeText } from '@jokulgale/core/changes/changeText'
 import { readableLadder } from '@jokulgale/core/diagram/readLadder'
-import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { Chips } from '../../ui/Chips'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
@@ -16,6 +15,7 @@ import { ChangeView } from './ChangeView'
 import { PlanFoot } from './PlanFoot'
 import { PlanIsolation } from './PlanIsolation'
 import { useCircuitChange } from './useCircuitChange'
+import { usePlanIsolation } from './usePlanIsolation'
 
 /** A change of a unit’s circuit that somebody means to make: what is moved, what it does, how it is proven. */
 export function PlanScreen({ unitId }: { readonly unitId: string }) {
@@ -49,7 +49,7 @@ function Plan({ unit, now, plan }: PlanProps) {
   const before = useMemo(() => readableLadder(now.ladder), [now.ladder])
   const after = useMemo(() => readableLadder(plan.ladder), [plan.ladder])
   const [staying, setStaying] = useState<(typeof stays)[number]['id']>('for-good')
-  const [isolation, setIsolation] = useState<readonly EntryBody[]>([])
+  const { isolated, keep, forget } = usePlanIsolation(plan.id)
   const mayEdit = useMayEdit()
   const title = `${unit.label}: ${plan.why || 'planned change'}`
   return (
@@ -60,8 +60,9 @@ function Plan({ unit, now, plan }: PlanProps) {
           unit={unit}
           plan={plan}
           change={change}
-          isolation={isolation}
+          isolation={isolated?.entries ?? []}
           isForNow={staying === 'for-now'}
+          onLeft={forget}
         />
       }
     >
@@ -79,7 +80,7 @@ function Plan({ unit, now, plan }: PlanProps) {
         <SharePress title="Hand the list on" subject={title} text={changeText(title, change)} />
       ) : null}
       {mayEdit && before ? (
-        <PlanIsolation diagram={before} isProven={isolation.length > 0} onProven={setIsolation} />
+        <PlanIsolation diagram={before} isolated={isolated} onProven={keep} onOver={forget} />
       ) : null}
       {mayEdit ? (
         <Part title="How long it stays">

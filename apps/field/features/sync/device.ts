@@ -8,6 +8,7 @@ import type { Person } from '@jokulgale/contract/session'
 import type { Visit } from '@jokulgale/contract/visit'
 import type { PlaceEdit } from '@jokulgale/core/places/placeEdit'
 import type { NewDiagram } from '@jokulgale/contract/placeEdits'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
 import type { Entry } from '@jokulgale/core/visit/log'
 
 /** What this device says of something that goes to the server. */
@@ -58,6 +59,12 @@ export interface Left {
   readonly token: string
 }
 
+/** A unit proven dead for a planned change: when, in milliseconds since 1970, and what was put down of it. */
+export interface PlanIsolated {
+  readonly at: number
+  readonly entries: readonly EntryBody[]
+}
+
 interface Facts {
   experience: Experience
   /** The program that was here last: what it was refused is tried again by another. */
@@ -77,6 +84,8 @@ interface Facts {
   device: string
   /** Lists of the bench that somebody has begun on a visit, by visit, list and part. */
   lists: Readonly<Record<string, Answers>>
+  /** Units proven dead for a planned change, by plan. */
+  isolations: Readonly<Record<string, PlanIsolated>>
   /** Where test points are, of units whose visits were opened here, by unit. */
   panels: Readonly<Record<string, UnitPanel>>
   /** What temperatures and pressures are shown in. */
@@ -151,7 +160,7 @@ export async function keepOnly(kept: Unsent): Promise<void> {
       photos,
       pictures.map(([id]) => ({ id })),
     ),
-    ...(['places', 'board', 'experience', 'lists', 'panels', 'epoch'] as const).map(dropFact),
+    ...(['places', 'board', 'experience', 'lists', 'isolations', 'panels', 'epoch'] as const).map(dropFact),
   ])
   const isEmpty = [kept.visits, kept.entries, kept.edits, kept.made, pictures].every(
     (list) => list.length === 0,
