@@ -18,6 +18,9 @@ interface NoticeProps {
   readonly children: string
 }
 
+/** What the server answers is a part of a sentence; here it stands alone. */
+const asSentence = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1)
+
 /** A short notice at the place that it is about. */
 export function Notice({ kind, children }: NoticeProps) {
   const palette = usePalette()
@@ -30,7 +33,7 @@ export function Notice({ kind, children }: NoticeProps) {
   return (
     <View role={kind === 'wrong' ? 'alert' : 'note'} style={[styles.notice, { borderColor: color }]}>
       <Icon name={icon} color={color} size={20} />
-      <Words grows>{children}</Words>
+      <Words grows>{kind === 'wrong' ? asSentence(children) : children}</Words>
     </View>
   )
 }

@@ -91,7 +91,7 @@ describe('a unit', () => {
     fireEvent.press(screen.getByText('Add the unit'))
     expect(await screen.findByText(/a unit needs a label/)).toBeTruthy()
     expect(screen.getByText(/write the day as 2014-05-12/)).toBeTruthy()
-    expect(screen.getByText('choose the circuit that the unit has')).toBeTruthy()
+    expect(screen.getByText('Choose the circuit that the unit has')).toBeTruthy()
     expect(mockSync.editPlace).not.toHaveBeenCalled()
   })
 

@@ -32,7 +32,7 @@ test('what the server answers is said, and it can be asked again', async () => {
   asked.mockRejectedValueOnce(new Refused(429, { error: 'too many sign-ins; wait a minute' }))
   renderInApp(<Forgotten email="nell@gannet.example" />)
   fireEvent.press(screen.getByText('Forgotten? Send me a link'))
-  expect(await screen.findByText('too many sign-ins; wait a minute')).toBeTruthy()
+  expect(await screen.findByText('Too many sign-ins; wait a minute')).toBeTruthy()
   asked.mockResolvedValue(undefined)
   fireEvent.press(screen.getByText('Forgotten? Send me a link'))
   await waitFor(() => {

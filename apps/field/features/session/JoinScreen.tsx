@@ -18,6 +18,7 @@ import { useSubmit } from './useSubmit'
 export function JoinScreen({ token }: { readonly token: string }) {
   const [link, setLink] = useState<OpenLink | null>(null)
   const [problem, setProblem] = useState('')
+  const router = useRouter()
   useEffect(() => {
     request<OpenLink>('GET', `/links/${token}`).then(setLink, (error: unknown) => {
       setProblem(error instanceof Error ? error.message : String(error))
@@ -25,7 +26,17 @@ export function JoinScreen({ token }: { readonly token: string }) {
   }, [token])
   return (
     <Threshold>
-      {problem ? <Notice kind="wrong">{problem}</Notice> : null}
+      {problem ? (
+        <>
+          <Notice kind="wrong">{problem}</Notice>
+          <Press
+            title="To the calls"
+            onPress={() => {
+              router.replace('/')
+            }}
+          />
+        </>
+      ) : null}
       {link ? <LinkForm token={token} link={link} /> : null}
     </Threshold>
   )

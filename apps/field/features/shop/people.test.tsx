@@ -123,7 +123,7 @@ describe('a person of the shop', () => {
     fireEvent.press(screen.getByText('Leaves the shop'))
     asked.mockRejectedValueOnce(new Error('a shop keeps an owner'))
     fireEvent.press(screen.getByText('Close Odd Lind: no more sign-in'))
-    expect(await screen.findByText('a shop keeps an owner')).toBeTruthy()
+    expect(await screen.findByText('A shop keeps an owner')).toBeTruthy()
     expect(onChanged).not.toHaveBeenCalled()
   })
 
