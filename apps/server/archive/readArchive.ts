@@ -38,7 +38,10 @@ export interface BroughtIn {
  * Makes a shop of an archive, in a house that has none yet: all of it or nothing. Its people come without passwords.
  * Throws ArchiveError with file, line and reason.
  */
-export async function readArchive(db: Database, archive: OpenArchive): Promise<BroughtIn> {
+export async function readArchive(
+  db: Pick<Database, 'transaction'>,
+  archive: OpenArchive,
+): Promise<BroughtIn> {
   const [shop] = await collected(archiveRows<ShopRow>(archive, 'shop'))
   if (!shop) throw new ArchiveError('shop.json is empty')
   try {
