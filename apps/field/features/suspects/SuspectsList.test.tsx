@@ -7,7 +7,8 @@ import { volts } from '@jokulgale/core/visit/testReadings'
 import { Press } from '../../ui/Press'
 import { renderVisit } from '../visit/testVisit'
 import type { OpenVisit } from '../visit/useVisit'
-import { SuspectsList, type Judged } from './SuspectsList'
+import type { Judged } from '../visit/useBriefing'
+import { SuspectsList } from './SuspectsList'
 
 const unit = 'fan-coil-cooling'
 const onCause = jest.fn()

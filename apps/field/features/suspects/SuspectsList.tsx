@@ -10,6 +10,7 @@ import { space, target, usePalette } from '../../ui/theme'
 import { toggled } from '../../ui/toggled'
 import { Words } from '../../ui/Words'
 import { programNow } from '../sync/program'
+import type { Judged } from '../visit/useBriefing'
 import type { OpenVisit } from '../visit/useVisit'
 import { withoutName } from './withoutName'
 import { Line } from '../../ui/Line'
@@ -19,9 +20,6 @@ const styles = StyleSheet.create({
   reason: { flexDirection: 'row', gap: space.medium, paddingVertical: 4 },
   suspect: { paddingVertical: space.medium, gap: 6, minHeight: 60 },
 })
-
-/** Whether what is shown was judged from all that has been entered: it was, it will be, or it could not be. */
-export type Judged = 'anew' | 'not yet' | 'not'
 
 interface SuspectsListProps {
   readonly briefing: Briefing

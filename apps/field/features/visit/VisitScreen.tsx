@@ -19,7 +19,7 @@ import { LookTab } from '../look/LookTab'
 import { ReadingSheet, type ReadingWanted } from '../pad/ReadingSheet'
 import { ProveTab } from '../prove/ProveTab'
 import { RepairTab } from '../repair/RepairTab'
-import { SuspectsList, type Judged } from '../suspects/SuspectsList'
+import { SuspectsList } from '../suspects/SuspectsList'
 import { UnsentNote } from '../sync/UnsentNote'
 import { TemporarySheet } from '../temporary/TemporarySheet'
 import { EntriesSheet } from '../record/EntriesSheet'
@@ -33,7 +33,7 @@ import { CallBar } from './CallBar'
 import { ClosedVisit } from './ClosedVisit'
 import { useUnits } from '../units/useUnits'
 import { Tabs, visitTabs, type VisitTab } from './Tabs'
-import { useBriefing } from './useBriefing'
+import { useBriefing, type Judged } from './useBriefing'
 import { VisitHead } from './VisitHead'
 import { LowTrace, WideTrace } from './traceLayouts'
 import { useVisit, type OpenVisit } from './useVisit'
@@ -84,7 +84,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const [said, setSaid] = useState<JustSaid | null>(null)
   // only the last word is taken back so quickly
   const logged = said !== null && visit.state.entries.at(-1)?.id === said.entry ? said : null
-  const { briefing, busy, isOfThisCall, isOfAllEntries, error } = useBriefing(visit, school)
+  const { briefing, busy, isOfThisCall, judged, error } = useBriefing(visit, school)
   const asked = askedIn(briefing)
   const [condition, setCondition] = useState<string | null>(null)
   const { red, black } = asked
@@ -141,7 +141,7 @@ function OpenVisitScreen({ visit }: { readonly visit: OpenVisit }) {
   const suspects = (
     <Suspects
       briefing={briefing}
-      judged={isOfAllEntries ? 'anew' : busy ? 'not yet' : 'not'}
+      judged={judged}
       visit={visit}
       onCause={() => {
         setTab('repair')

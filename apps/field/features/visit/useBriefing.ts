@@ -8,13 +8,15 @@ import type { OpenVisit } from './useVisit'
 
 const yearMs = 365.25 * 86_400_000
 
+/** Whether what is shown was judged from all that has been entered: it was, it will be, or it could not be. */
+export type Judged = 'anew' | 'not yet' | 'not'
+
 export interface BriefingState {
   readonly briefing: Briefing | null
   readonly busy: boolean
   /** Call and power have not been changed since what is shown was asked for. */
   readonly isOfThisCall: boolean
-  /** The suspects shown were judged from everything that has been entered. */
-  readonly isOfAllEntries: boolean
+  readonly judged: Judged
   readonly error: string
 }
 
@@ -77,11 +79,12 @@ export function useBriefing(
     // the key stands for the entries
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [ladder, complaint, key, unit.installed])
+  const isBusy = shown.key !== key
   return {
     briefing: shown.briefing,
     error: shown.error,
-    busy: shown.key !== key,
+    busy: isBusy,
     isOfThisCall: shown.changes === changes,
-    isOfAllEntries: shown.judged === key,
+    judged: shown.judged === key ? 'anew' : isBusy ? 'not yet' : 'not',
   }
 }
