@@ -19,13 +19,16 @@ async function main(): Promise<void> {
       each: { type: 'string', default: '25' },
       seed: { type: 'string', default: '480' },
       units: { type: 'string', default: builtInUnitIds.join(',') },
+      /** Sorts of world, by their words, with semicolons between. */
       only: { type: 'string' },
+      schools: { type: 'string', default: schools.join(',') },
       keep: { type: 'boolean', default: false },
       threads: { type: 'string', default: String(availableParallelism()) },
     },
   })
   const units = values.units.split(',')
   const only = values.only?.split(';')
+  const asked = values.schools.split(',')
   const seed = Number(values.seed)
   const task = (unit: string, condition: string, school: School): WorldTask => ({
     unit,
@@ -38,10 +41,13 @@ async function main(): Promise<void> {
     [
       ...worldSorts.map(({ words }) => task(unit, words, 'best')),
       ...schools.filter((school) => school !== 'best').map((school) => task(unit, allOfThese.words, school)),
-    ].filter(({ condition }) => !only || only.includes(condition)),
+    ].filter(({ condition, school }) => (!only || only.includes(condition)) && asked.includes(school)),
   )
-  const results: WorldResult[] = values.keep ? keptResults().filter((kept) => tasks.some(isSame(kept))) : []
-  const open = tasks.filter((one) => !results.some(isSame(one)))
+  const kept = values.keep ? keptResults().filter((result) => result.seed === seed) : []
+  const open = tasks.filter(
+    (one) => !kept.some((result) => isAlike(result)(one) && result.searches === one.searches),
+  )
+  const results: WorldResult[] = kept.filter((result) => !open.some(isAlike(result)))
   // one task a unit: a thread keeps the unit solved for all of its worlds
   const byUnit = units.map((unit) => open.filter((one) => one.unit === unit)).filter((own) => own.length > 0)
   await onThreads<readonly WorldTask[], readonly WorldResult[]>(
@@ -49,7 +55,7 @@ async function main(): Promise<void> {
     Number(values.threads),
     ([{ unit }], done) => {
       results.push(...done)
-      const inOrder = units.flatMap((id) => results.filter((result) => result.unit === id))
+      const inOrder = builtInUnitIds.flatMap((id) => results.filter((result) => result.unit === id))
       writeDocs('world.json', `${JSON.stringify({ machine, seed, results: inOrder })}\n`)
       writeDocs('world.md', worldPage(inOrder, seed))
       console.log(unit)
@@ -58,17 +64,13 @@ async function main(): Promise<void> {
   console.log('written to docs/world.md, docs/world.json')
 }
 
-/** With --keep: what a run found that was stopped. */
+/** With --keep: what runs before this one found, one that was stopped among them. */
 const keptResults = (): readonly WorldResult[] => JSON.parse(readFileSync('docs/world.json', 'utf8')).results
 
-const isSame =
+const isAlike =
   (a: WorldTask) =>
   (b: WorldTask): boolean =>
-    a.unit === b.unit &&
-    a.condition === b.condition &&
-    a.school === b.school &&
-    a.searches === b.searches &&
-    a.seed === b.seed
+    a.unit === b.unit && a.condition === b.condition && a.school === b.school
 
 if (isMainThread) await main()
 else answer<readonly WorldTask[], readonly WorldResult[]>((tasks) => tasks.map(worldTrials))

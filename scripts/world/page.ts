@@ -104,14 +104,14 @@ loads, resistances and readings are unlike what the diagnosis has of them, and n
 (\`packages/core/world\`); a fault for which nothing fails in any call is drawn anew: nobody would have called. A search
 follows its proposals, lifts leads, pulls plugs, joins for a moment and begins calls anew where they say so,
 until a class has 0.98, and the reading that it hangs on was taken twice where that is asked for, or nothing
-more tells. Intervals are of 95 % (Wilson). The same numbers of a seed are the same unit with the same fault in every
-world that has one.
+more tells. Intervals are of 95 % (Wilson). Of one seed every world has the same faults, as
+far as they show in it.
 
 Of two and of three faults, each of which somebody would have called for, one suspect after another is repaired and the
 calls are proven, until none fails; *wrong* is that something good was taken out which had 0.9. What nobody drew is an
 added switch, a part passed by, a lead on another terminal, another transformer, a coil or a heater of another size,
 each as often; *right* is that *something not as drawn* leads at the end, or that the suspect in the lead is at the same
-wire or part.
+wire or part, or between the same two conductors. A fault that comes and goes is mostly as it was at the reading before.
 
 ## What is unlike, alone and together
 
