@@ -6,8 +6,8 @@ import type { World } from '@jokulgale/core/world/world'
 const ofLack: ReadonlySet<Symptom> = new Set(['no-cooling', 'no-heat', 'weak-heat', 'no-air'])
 
 /**
- * A true complaint about a call that fails, chosen without asking the diagnosis what it thinks a symptom is; '': none
- * fits.
+ * A true complaint about a call that fails, chosen without asking the diagnosis what it thinks a symptom
+ * is; '': none fits.
  */
 export function complaintIn(world: World, random: Random): string {
   const failing = world.failing()

@@ -25,7 +25,9 @@ const faultsWanted: Readonly<Record<Wrong, number>> = {
   'not-drawn': 0,
 }
 
-/** Faults drawn by their rates, on a unit in which something fails for them: else nobody would have called. */
+/**
+ * Faults drawn by their rates, on a unit in which something fails for them: else nobody would have called.
+ */
 export function drawCall(
   model: UnitModel,
   classes: Int32Array,

@@ -4,8 +4,8 @@ import { earth, type Effect, type PointId } from '@jokulgale/core/parts/effect'
 import type { Difference } from '@jokulgale/core/world/difference'
 
 /**
- * Whether a suspect names the stretch in which a unit is not as drawn: the same wire or part, or something between the
- * same two conductors. Who looks there sees what nobody drew.
+ * Whether a suspect names the stretch in which a unit is not as drawn: the same wire or part, or something
+ * between the same two conductors. Who looks there sees what nobody drew.
  */
 export function namesStretch(diagram: Diagram, difference: Difference, suspect: Hypothesis): boolean {
   if (suspect.of.includes(difference.of)) return true

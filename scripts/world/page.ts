@@ -107,11 +107,12 @@ until a class has 0.98, and the reading that it hangs on was taken twice where t
 more tells. Intervals are of 95 % (Wilson). Of one seed every world has the same faults, as
 far as they show in it.
 
-Of two and of three faults, each of which somebody would have called for, one suspect after another is repaired and the
-calls are proven, until none fails; *wrong* is that something good was taken out which had 0.9. What nobody drew is an
-added switch, a part passed by, a lead on another terminal, another transformer, a coil or a heater of another size,
-each as often; *right* is that *something not as drawn* leads at the end, or that the suspect in the lead is at the same
-wire or part, or between the same two conductors. A fault that comes and goes is mostly as it was at the reading before.
+Of two and of three faults, each of which somebody would have called for, one suspect after another is
+repaired and the calls are proven, until none fails; *wrong* is that something good was taken out which had
+0.9. What nobody drew is an added switch, a part passed by, a lead on another terminal, another transformer,
+a coil or a heater of another size, each as often; *right* is that *something not as drawn* leads at the end,
+or that the suspect in the lead is at the same wire or part, or between the same two conductors. A fault that
+comes and goes is mostly as it was at the reading before.
 
 ## What is unlike, alone and together
 
@@ -122,13 +123,15 @@ ${table(
 
 ## What one is worth against another
 
-As drawn and with all of these, the same searches: ${differenceWords(stepPairs(best, allOfThese, asDrawnSort))} more where all is
-unlike, ${ratio(best)} times as many. With what fails said and not said: ${differenceWords(stepPairs(best, allOfThese, nothingSaid))} more where it is
-said.
+As drawn and with all of these, the same searches:
+${differenceWords(stepPairs(best, allOfThese, asDrawnSort))} more where all is unlike,
+${ratio(best)} times as many. With what fails said and not said:
+${differenceWords(stepPairs(best, allOfThese, nothingSaid))} more where it is said.
 
 ## What suspects were given, and how often it was they
 
-Every class that was given two in a hundred or more, after every step of the searches for one fault with all of these.
+Every class that was given two in a hundred or more, after every step of the searches for one fault with all
+of these.
 
 ${table(
   ['given', 'times', 'mean given', 'was it', 'points apart'],

@@ -10,7 +10,10 @@ import { typedReading } from '@jokulgale/core/world/typing'
 import type { World } from '@jokulgale/core/world/world'
 import type { Diagram } from '@jokulgale/core/diagram/diagram'
 
-/** A class of suspects that no reading parts, and what its members are given together; −1: none of single faults. */
+/**
+ * A class of suspects that no reading parts, and what its members are given together; −1: none of single
+ * faults.
+ */
 export interface Given {
   readonly class: number
   readonly probability: number
@@ -48,8 +51,8 @@ const actsFrom = 0.8
 const countedFrom = 0.02
 
 /**
- * A search that follows what is proposed, from what is known already, until one class leads by fifty to one or nothing
- * more tells.
+ * A search that follows what is proposed, from what is known already, until one class leads by fifty to one
+ * or nothing more tells.
  */
 export function search(world: World, searching: Searching, known: readonly EntryBody[] = []): Search {
   const { diagram, classes, complaint, school } = searching

@@ -20,8 +20,8 @@ const mostRepairs = 5
 const confident = 0.9
 
 /**
- * Finds a suspect, repairs it, proves the unit and goes on with what fails still. A unit that runs as it should in
- * every call is left: what does not show then would be another call.
+ * Finds a suspect, repairs it, proves the unit and goes on with what fails still. A unit that runs as it
+ * should in every call is left: what does not show then would be another call.
  */
 export function searchAndRepair(world: World, model: UnitModel, searching: Searching): Repaired {
   const { classes, complaint } = searching

@@ -26,8 +26,8 @@ export interface WorldTask {
 /** How the searches on one kind of unit in one sort of world came out. */
 export interface WorldResult extends WorldTask {
   /**
-   * The true class leads at the end; of several faults: all are repaired; of something that nobody drew: this leads,
-   * or the true stretch is named.
+   * The true class leads at the end; of several faults: all are repaired; of something that nobody drew:
+   * this leads, or the true stretch is named.
    */
   readonly right: number
   /** Another class has 0.9 or more at the end; of several faults: something good was taken out for it. */

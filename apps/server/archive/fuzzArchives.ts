@@ -39,7 +39,10 @@ interface Tally {
   readonly wrong: readonly string[]
 }
 
-/** Brings spoiled archives into an empty house, one after the other; each is in whole, or refused and leaves nothing. */
+/**
+ * Brings spoiled archives into an empty house, one after the other; each is in whole, or refused and leaves
+ * nothing.
+ */
 export async function fuzzArchives(trials: Trials): Promise<Tally> {
   const { databaseUrl, migrations, folder, count, spoiling } = trials
   const { db, pool } = connect(databaseUrl, () => undefined)
@@ -123,7 +126,9 @@ const filesOf = (archive: Buffer): Promise<Files> =>
     })
   })
 
-/** One row of one file changed, a file left out or changed as text, or the bytes of the archive themselves. */
+/**
+ * One row of one file changed, a file left out or changed as text, or the bytes of the archive themselves.
+ */
 async function spoiled(files: Files, spoiling: Spoiling): Promise<Buffer> {
   const { chance, choose, changedText } = spoiling
   const name = choose([...files.keys()])

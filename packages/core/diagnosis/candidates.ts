@@ -116,7 +116,10 @@ const isLoad = (diagram: Diagram, id: string): boolean => {
   return part !== undefined && isPowerLoad(part.kind)
 }
 
-/** A load, a fuse and a transformer have amps that are known: what overloads a transformer shows on its own leads. */
+/**
+ * A load, a fuse and a transformer have amps that are known: what overloads a transformer shows on its own
+ * leads.
+ */
 const feedsLoad = (diagram: Diagram, point: string): boolean => {
   const id = partOfPoint(point)
   const kind = diagram.parts.get(id)?.kind

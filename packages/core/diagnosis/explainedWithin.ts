@@ -7,8 +7,8 @@ import type { Met } from './moment'
 import { foundWithin, neighbors, onScale, valueWithin, type Whereabouts } from './withinRange'
 
 /**
- * So often a reading is as one of the versions has it that the fault lies between: a relay is in or out, and nowhere
- * between.
+ * So often a reading is as one of the versions has it that the fault lies between: a relay is in or out,
+ * and nowhere between.
  */
 const asNeighborShare = 0.4
 

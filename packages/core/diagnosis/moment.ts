@@ -14,6 +14,8 @@ export interface Met {
   readonly weight: number
   /** Where between its versions it lies, as far as readings have told. */
   readonly where?: Whereabouts
+  /** Its versions are a fault at its least, as drawn and at its most: a reading tells where between them it lies. */
+  readonly isRange?: true
   /** A switch has opened that closes again by itself: the next reading may be of the unit running. */
   readonly recurs?: true
 }
@@ -154,7 +156,7 @@ export class Moment {
     return [
       ...(where && kept > 0 ? [{ versions, weight: kept, where }] : []),
       { versions: [settled], weight: (left - kept) / 3 },
-      { versions, weight: (2 * (left - kept)) / 3 },
+      { versions, weight: (2 * (left - kept)) / 3, ...(!isCold && { isRange: true as const }) },
       ...(first > 0 ? [{ versions: range((ohms) => this.model.firstInstant(h, ohms)), weight: first }] : []),
       ...standing,
     ]

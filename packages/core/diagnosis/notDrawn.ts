@@ -26,7 +26,10 @@ export function notDrawnChance(
   )
 }
 
-/** Density of more than the two points can have by the drawing, as a transformer of other volts gives; per unit. */
+/**
+ * Density of more than the two points can have by the drawing, as a transformer of other volts gives; per
+ * unit.
+ */
 const beyond = 0.05 / 600
 
 /** Least ohms that are told from none. */

@@ -24,8 +24,8 @@ export interface Told {
 const learnsFrom = 1
 
 /**
- * The reading under one of several states, weighted; what explains it best teaches the factors, and where in its range a
- * fault lies.
+ * The reading under one of several states, weighted; what explains it best teaches the factors, and where
+ * in its range a fault lies.
  */
 export function tell(
   reading: Weighable,
@@ -53,7 +53,7 @@ export function tell(
     }
   }
   if (best === null || isBlunder(best)) return { chance, factors, where }
-  const ranged = met.find(({ versions }) => versions.length > 2)
+  const ranged = met.find(({ isRange }) => isRange)
   return {
     chance,
     factors: learned(reading, factors, best),

@@ -84,7 +84,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
     return {
       ...inSurroundings(track, own, isAsHealthy(h) ? elsewhere : null).track,
       factors: present > 0.5 ? there.factors : away.factors,
-      where: there.where,
+      where: present > 0.5 ? there.where : track.where,
       present,
       stays,
     }

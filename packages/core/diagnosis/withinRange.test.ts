@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { liveCandidates } from './candidates'
 import { judge } from './diagnose'
 import { foundWithin, valueWithin } from './withinRange'
+import { faultsOf } from '../diagram/faults'
 import { builtInUnit, builtInUnitIds } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { atArrival } from '../visit/standing'
@@ -79,6 +80,19 @@ test.each(units)('%s: low volts at one place after another are a transformer, no
   const cost = belief.weight.map((row) => row[turns])
   // the first low reading says how low it is; the others then say nothing new
   expect(cost[2]).toBeGreaterThan(cost[0] + 1)
+})
+
+test('an ohmmeter has too few volts to tell where a chafe lies that breaks down at those of the line', () => {
+  const diagram = builtInUnit('rooftop-two-stage')
+  const chafe = faultsOf(diagram).find(({ breaksDown }) => breaksDown)
+  if (!chafe) throw new Error('line wires chafe')
+  const [end] = chafe.effects.flatMap((effect) => (effect.does === 'join' ? [effect.from] : []))
+  const whereAfter = (...entries: readonly EntryBody[]) => {
+    const { belief, model } = judge(diagram, { complaint: '', entries })
+    return belief.where[model.hypotheses.findIndex(({ id }) => id === chafe.id)]
+  }
+  const ohms: EntryBody = { kind: 'reading', meter: 'ohms', from: end, to: 'EARTH', value: 40_000 }
+  expect(whereAfter({ kind: 'power', is: 'isolated' }, ohms)).toBeNull()
 })
 
 test('a clamp on the leads of a transformer is among the readings of every unit that has one', () => {

@@ -3,17 +3,23 @@ import type { Fault } from '../parts/effect'
 import { hasRange } from './resistance'
 
 /**
- * Where in its range a fault lies whose resistance nobody knows, as far as readings have told: a number between those of
- * its versions (0 at its least, 1 as drawn, 2 at its most), normally distributed.
+ * Where in its range a fault lies whose resistance nobody knows, as far as readings have told: a number
+ * between those of its versions (0 at its least, 1 as drawn, 2 at its most), normally distributed.
  */
 export interface Whereabouts {
   readonly at: number
   readonly variance: number
-  /** Where between its ends the drawn version had the reading that told of it: other readings bend otherwise. */
+  /**
+   * Where between its ends the drawn version had the reading that told of it: other readings bend
+   * otherwise.
+   */
   readonly bend: number
 }
 
-/** Chance that a resistance is as it was at the reading before: a chafe shifts, a winding with turns gone does not. */
+/**
+ * Chance that a resistance is as it was at the reading before: a chafe shifts, a winding with turns gone
+ * does not.
+ */
 const keepsShare = { chafe: 0.8, winding: 0.97 } as const
 
 export const keepsOf = (faults: readonly Fault[]): number =>
@@ -23,12 +29,14 @@ export const keepsOf = (faults: readonly Fault[]): number =>
 const toldFromSpreads = 2
 /** So much a resistance drifts from one reading to the next while it is as it was. */
 const drift = 0.02
-/** Of what is learned from another reading, share of the span that its bend may be off for each unit of it. */
+/**
+ * Of what is learned from another reading, share of the span that its bend may be off for each unit of it.
+ */
 const bendShare = 0.5
 
 /**
- * How far from its place a fault may lie that reads as an end of its range does, a relay being in or out on either side
- * of it, and one that reads between them.
+ * How far from its place a fault may lie that reads as an end of its range does, a relay being in or out on
+ * either side of it, and one that reads between them.
  */
 const atEnd = 0.4
 const between = 0.03
@@ -39,7 +47,10 @@ export interface Within {
   readonly variance: number
 }
 
-/** Values on a scale on which a reading spreads evenly: ohms by their logarithm. Null where that says nothing. */
+/**
+ * Values on a scale on which a reading spreads evenly: ohms by their logarithm. Null where that says
+ * nothing.
+ */
 export function onScale(meter: Meter, values: readonly (number | null)[]): readonly number[] | null {
   if (meter === 'megohms') return null
   const known = values.filter((value) => value !== null)
@@ -69,8 +80,8 @@ export function valueWithin(values: readonly number[], where: Whereabouts): With
 }
 
 /**
- * Where a reading puts a fault, in the light of where it was before: null where it does not tell, or tells of two places
- * alike.
+ * Where a reading puts a fault, in the light of where it was before: null where it does not tell, or tells
+ * of two places alike.
  */
 export function foundWithin(
   values: readonly number[],

@@ -1,6 +1,9 @@
 import type { Diagram } from './diagram'
 
-/** So many letters of a single word: one alone would be taken for a terminal, R for the hot side of control power. */
+/**
+ * So many letters of a single word: one alone would be taken for a terminal, R for the hot side of control
+ * power.
+ */
 const lettersOfOneWord = 3
 
 /** A name that is free, from the words of a kind: `LPS`, then `LPS2`. */

@@ -20,7 +20,10 @@ export interface Difference {
 
 const none: Substitutes = new Map()
 
-/** What somebody may have changed, each sort as likely as another; null where a unit has nothing of the sort. */
+/**
+ * What somebody may have changed, each sort as likely as another; null where a unit has nothing of the
+ * sort.
+ */
 export function drawDifference(diagram: Diagram, random: Random): Difference | null {
   const sort = oneOf(random, [addedSwitch, jumper, movedLead, otherTransformer, otherLoad])
   return sort(diagram, random)
@@ -38,7 +41,10 @@ export const asFault = ({ words, effects, of }: Difference): Fault => ({
   of,
 })
 
-/** The other terminals of a point's part that no line wire lands on: nobody mistakes one of those for his own. */
+/**
+ * The other terminals of a point's part that no line wire lands on: nobody mistakes one of those for his
+ * own.
+ */
 function otherTerminals({ points, wires }: Diagram, point: PointId): readonly PointId[] {
   const ofLine = new Set(
     [...wires.values()].flatMap(({ from, to, wiring }) => (wiring === 'line' ? [from, to] : [])),

@@ -38,7 +38,9 @@ const readingSeconds = 60
 const changesShare = 0.5 * (1 - Math.exp((-2 * readingSeconds) / cycleDwellSeconds))
 /** How often the customer has run the unit in every call before anybody arrives. */
 const ranBefore = 0.85
-/** In how many readings a fault that comes and goes is there, and how often it is drawn anew whether it is. */
+/**
+ * In how many readings a fault that comes and goes is there, and how often it is drawn anew whether it is.
+ */
 const presentShare = 0.6
 const presenceDrawnShare = 0.35
 
@@ -236,8 +238,8 @@ export class World {
   }
 
   /**
-   * The faults as they are at this moment: resistances that nobody knows shift now and then, and a chafed lead
-   * that is off takes its short with it.
+   * The faults as they are at this moment: resistances that nobody knows shift now and then, and a chafed
+   * lead that is off takes its short with it.
    */
   private effects(done: readonly Effect[]): readonly Effect[] {
     const off = new Set(done.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])))
@@ -258,7 +260,9 @@ export class World {
     )
   }
 
-  /** A resistance that nobody knows: mostly what it was at the reading before, now and then it has shifted. */
+  /**
+   * A resistance that nobody knows: mostly what it was at the reading before, now and then it has shifted.
+   */
   private ohmsNow({ id }: Fault, least: number, most: number): number {
     const known = this.ohms.get(id)
     if (known !== undefined && this.random() > shiftsShare) return known

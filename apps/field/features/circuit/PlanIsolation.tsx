@@ -25,9 +25,8 @@ export function PlanIsolation({ diagram, isolated, onProven, onOver }: PlanIsola
     <Part title="Isolated for it">
       {isolated ? (
         <>
-          <Words>
-            {`Isolated, proven dead: ${momentWords(isolated.at)}. It stands first in the visit that proves the change.`}
-          </Words>
+          <Words>{`Isolated, proven dead: ${momentWords(isolated.at)}.`}</Words>
+          <Words>It stands first in the visit that proves the change.</Words>
           <Press title="It was switched on since: prove dead anew" onPress={onOver} />
         </>
       ) : (

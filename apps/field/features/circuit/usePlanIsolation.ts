@@ -13,8 +13,8 @@ interface KeptIsolation {
 const holdsMilliseconds = 12 * 3_600_000
 
 /**
- * What was proven dead for a plan, kept on the device until the plan is carried out: a call, another screen or a reload
- * while the leads are moved loses nothing.
+ * What was proven dead for a plan, kept on the device until the plan is carried out: a call, another screen
+ * or a reload while the leads are moved loses nothing.
  */
 export function usePlanIsolation(plan: string): KeptIsolation {
   const [isolated, setIsolated] = useState<PlanIsolated | null>(null)

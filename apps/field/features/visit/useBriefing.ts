@@ -8,7 +8,9 @@ import type { OpenVisit } from './useVisit'
 
 const yearMs = 365.25 * 86_400_000
 
-/** Whether what is shown was judged from all that has been entered: it was, it will be, or it could not be. */
+/**
+ * Whether what is shown was judged from all that has been entered: it was, it will be, or it could not be.
+ */
 export type Judged = 'anew' | 'not yet' | 'not'
 
 export interface BriefingState {
