@@ -6,9 +6,10 @@ import { volts } from '../visit/testReadings'
 import { familyMember } from '../families/testMember'
 
 const unit = familyMember('rooftop', { 'gas-stages': '2' })
-const seats = (call: string, fault = '') => {
-  const circuit = new Circuit(unit, situationOf(unit, call))
-  const settled = circuit.vary(faultsOf(unit).find(({ id }) => id === fault)?.effects ?? [])
+const packageUnit = familyMember('package-unit', { heat: 'gas', 'gas-stages': '2' })
+const seats = (call: string, fault = '', of = unit) => {
+  const circuit = new Circuit(of, situationOf(of, call))
+  const settled = circuit.vary(faultsOf(of).find(({ id }) => id === fault)?.effects ?? [])
   return ['GV', 'GV2'].map((valve) => settled.states[circuit.network.linkNumbers.get(`${valve}/seat`) ?? -1])
 }
 
@@ -18,6 +19,13 @@ test('low fire is the first stage, and high fire is fed beside it only while the
   expect(seats('heat2')).toEqual(['open', 'open'])
   for (const fault of ['FR:dirty', 'IGN:element-open', 'LS1:tripped', 'RO:tripped'])
     expect([fault, ...seats('heat2', fault)]).toEqual([fault, 'shut', 'shut'])
+})
+
+test('so it is on a package unit', () => {
+  expect(seats('heat1', '', packageUnit)).toEqual(['open', 'shut'])
+  expect(seats('heat2', '', packageUnit)).toEqual(['open', 'open'])
+  expect(seats('heat2', 'TS.W2-TB.W2:open', packageUnit)).toEqual(['open', 'shut'])
+  expect(seats('heat2', 'DSW:contact-open', packageUnit)).toEqual(['shut', 'shut'])
 })
 
 test.each(['TS:relayW2-open', 'TS.W2-TB.W2:open', 'IC:high-open', 'GV2:coil-open'])(
