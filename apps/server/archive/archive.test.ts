@@ -149,6 +149,12 @@ test.each<[string, string, (text: string) => string, string]>([
     'people.jsonl, line 1:  must NOT have additional properties',
   ],
   [
+    'a character that no database keeps',
+    'people.jsonl',
+    (text) => firstLine(text, (row) => ({ ...row, name: 'Ines\u0000' })),
+    'people.jsonl, line 1: has a character that cannot be kept',
+  ],
+  [
     'a circuit that cannot be read',
     'circuits.jsonl',
     (text) => firstLine(text, (row) => ({ ...row, ladder: 'unit x' })),

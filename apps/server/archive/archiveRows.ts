@@ -1,5 +1,6 @@
 import Ajv, { type ValidateFunction } from 'ajv/dist/2020.js'
 import addFormats from 'ajv-formats'
+import { isKeepable } from '@jokulgale/core/visit/entrySchema'
 import { ArchiveError, type OpenArchive } from './openArchive'
 import { archiveSchemas, type ArchiveFile } from './schemas'
 
@@ -22,11 +23,16 @@ export async function* archiveRows<Row>(archive: OpenArchive, file: ArchiveFile)
 
 function parsed<Row>(fits: ValidateFunction<Row>, line: string, where: string): Row {
   let value: unknown
+  let isWhole = true
   try {
-    value = JSON.parse(line)
+    value = JSON.parse(line, (name, each: unknown) => {
+      if (!isKeepable(name) || (typeof each === 'string' && !isKeepable(each))) isWhole = false
+      return each
+    })
   } catch (error) {
     throw new ArchiveError(`${where}: no JSON: ${error instanceof Error ? error.message : String(error)}`)
   }
+  if (!isWhole) throw new ArchiveError(`${where}: has a character that cannot be kept as text`)
   if (fits(value)) return value
   const [first] = fits.errors ?? []
   throw new ArchiveError(

@@ -14,7 +14,7 @@ import { meters } from '../circuit/meters'
 import { actionVerbs, alterationSorts, standInResults, temporarySorts, type EntryBody } from './entry'
 
 /** What no database can keep as text: a NUL, half of a surrogate pair. */
-const isKeepable = (text: string | null | undefined): boolean =>
+export const isKeepable = (text: string | null | undefined): boolean =>
   typeof text !== 'string' || (!text.includes('\u0000') && !/\p{Surrogate}/u.test(text))
 /** A test for a field of text, in the form that the schemas take. */
 export const keepableText = [
