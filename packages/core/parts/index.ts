@@ -32,6 +32,7 @@ import { heater } from './heater'
 import { heaterBank } from './heaterBank'
 import { highFireValve } from './highFireValve'
 import { highPressureSwitch } from './highPressureSwitch'
+import { humidistat } from './humidistat'
 import { humiditySensor } from './humiditySensor'
 import { igniter } from './igniter'
 import { ignitionControl } from './ignitionControl'
@@ -49,6 +50,7 @@ import { phaseMonitor } from './phaseMonitor'
 import { plug } from './plug'
 import { provingBoard } from './provingBoard'
 import { refrigerantCircuit } from './refrigerantCircuit'
+import { reheatValve } from './reheatValve'
 import { relay } from './relay'
 import { reversingValve } from './reversingValve'
 import { rollout } from './rollout'
@@ -104,6 +106,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     heaterBank,
     highFireValve,
     highPressureSwitch,
+    humidistat,
     humiditySensor,
     igniter,
     ignitionControl,
@@ -120,6 +123,7 @@ export const partKinds: ReadonlyMap<string, PartKind> = new Map(
     plug,
     provingBoard,
     refrigerantCircuit,
+    reheatValve,
     relay,
     reversingValve,
     rollout,
