@@ -76,7 +76,7 @@ test('a chafe mostly has the ohms of the reading before, and shifts now and then
 test('what nobody drew is on the unit that it is drawn for, and no fault that is listed', () => {
   const listed = new Set(faultsOf(diagram).map(({ effects }) => JSON.stringify(effects)))
   const random = seeded(11)
-  for (let k = 0; k < 60; k++) {
+  for (let k = 0; k < 25; k++) {
     const difference = drawDifference(diagram, random)
     if (!difference) continue
     const world = new World(
