@@ -2,7 +2,7 @@ import { isInWire, isOhms, type Meter } from '../circuit/meters'
 import type { Effect } from '../parts/effect'
 import type { Standing } from '../visit/standing'
 import type { UnitModel } from './predictor'
-import { hasRange, isShort, type Resistance } from './resistance'
+import { hasRange, isShort, rangeOf, type Resistance } from './resistance'
 import type { SituationModel, Trip } from './situationModel'
 import { keepsOf, type Whereabouts } from './withinRange'
 
@@ -45,9 +45,6 @@ export const metBy = (meter: Meter): MetBy => (isInWire(meter) ? 'clamp' : isOhm
  */
 export type Blown = Resistance | 'not'
 const resistances: readonly Resistance[] = ['drawn', 'least', 'most']
-/** The resistance to predict with that is nearest to what has been found. */
-const nearest = (where: Whereabouts | null): Resistance =>
-  where === null ? 'drawn' : ((['least', 'drawn', 'most'] as const)[Math.round(where.at)] ?? 'drawn')
 
 /**
  * The unit at one moment of a visit, under any of its hypotheses: what has tripped in the runs before stays
@@ -104,7 +101,8 @@ export class Moment {
    * The number to predict with: the hypothesis with what it has tripped, before arrival too where `blown`.
    */
   asTripped(h: number, blown: Blown, where: Whereabouts | null = null): number {
-    return this.model.version(h, nearest(where), this.held(h, blown))
+    const found = where && rangeOf(this.model.hypotheses[h].faults).at(Math.round(where.at))
+    return this.model.version(h, found ?? 'drawn', this.held(h, blown))
   }
 
   /** The same while a switch is open that it makes open again and again. */
@@ -149,8 +147,8 @@ export class Moment {
     const { faults } = this.model.hypotheses[h]
     if (!faults.some(hasRange)) return [{ versions: [settled], weight: left }, ...standing]
     const isCold = by === 'ohmmeter' && faults.some(({ breaksDown }) => breaksDown)
-    const ends: readonly Resistance[] = isCold ? ['least', 'most', 'cold'] : ['least', 'drawn', 'most']
-    const range = (at: (ohms: Resistance) => number): readonly number[] => ends.map(at)
+    const places: readonly Resistance[] = isCold ? ['least', 'most', 'cold'] : rangeOf(faults)
+    const range = (at: (ohms: Resistance) => number): readonly number[] => places.map(at)
     const versions = range((ohms) => this.model.version(h, ohms, held))
     const kept = where === null || isCold ? 0 : keepsOf(faults) * left
     return [

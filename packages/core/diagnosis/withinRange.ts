@@ -4,7 +4,7 @@ import { hasRange } from './resistance'
 
 /**
  * Where in its range a fault lies whose resistance nobody knows, as far as readings have told: a number
- * between those of its versions (0 at its least, 1 as drawn, 2 at its most), normally distributed.
+ * between those of its versions in order, 0 at its least, normally distributed.
  */
 export interface Whereabouts {
   readonly at: number
@@ -59,8 +59,9 @@ export function onScale(meter: Meter, values: readonly (number | null)[]): reado
 }
 
 const bendOf = (values: readonly number[]): number => {
-  const [least, drawn, most] = values
-  return most === least ? 0 : (drawn - least) / (most - least)
+  const [least] = values
+  const most = values[values.length - 1]
+  return most === least ? 0 : (values[(values.length - 1) / 2] - least) / (most - least)
 }
 
 /** The versions that a place lies between, and the share of the way to the second. */

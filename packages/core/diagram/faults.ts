@@ -1,6 +1,6 @@
 import type { PartSymbol } from '../parts/kind'
 import { partOfBranch, partOfPoint, terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
-import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
+import { earth, type Effect, type Ends, type Fault, type PointId } from '../parts/effect'
 import { partFirst } from './partFirst'
 import { boardHot, callTerminals } from './roles'
 import { wireAt } from './wireAt'
@@ -45,6 +45,13 @@ function whileHeating({ parts }: Diagram, effect: Effect): Effect {
   return during ? { ...effect, during } : effect
 }
 
+const mapped = (ends: Ends, as: (effects: readonly Effect[]) => readonly Effect[]): Ends => ({
+  least: as(ends.least),
+  most: as(ends.most),
+  ...(ends.less && { less: as(ends.less) }),
+  ...(ends.more && { more: as(ends.more) }),
+})
+
 function partFaults(diagram: Diagram, part: Part): readonly Fault[] {
   const inUnit = (effects: readonly Effect[]) =>
     effects.map((effect) => whileHeating(diagram, inPart(part, effect)))
@@ -55,7 +62,7 @@ function partFaults(diagram: Diagram, part: Part): readonly Fault[] {
     id: `${part.id}:${name}`,
     words: partFirst(part, words),
     effects: inUnit(effects),
-    ...(ends && { ends: { least: inUnit(ends.least), most: inUnit(ends.most) } }),
+    ...(ends && { ends: mapped(ends, inUnit) }),
     of: part.id,
   }))
 }

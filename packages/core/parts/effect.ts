@@ -17,6 +17,14 @@ export type Effect =
   | { readonly does: 'move'; readonly wire: BranchId; readonly end: PointId; readonly to: PointId }
   | { readonly does: 'set'; readonly part: string; readonly setting: string; readonly to: number | string }
 
+/** What something does at either end of its range, and half way there where it goes by leaps. */
+export interface Ends {
+  readonly least: readonly Effect[]
+  readonly less?: readonly Effect[]
+  readonly more?: readonly Effect[]
+  readonly most: readonly Effect[]
+}
+
 /** What takes a trip back for the time being: somebody resets it, or it cools while the unit rests. */
 export type Clearing = 'reset' | 'wait'
 
@@ -52,8 +60,8 @@ export interface Fault {
   readonly unless?: Exclusion
   /** Under this condition its part does by itself what the fault says: measured so, it needs a reason. */
   readonly when?: Exclusion
-  /** Of something that may lie anywhere between two ends: what it does at either. */
-  readonly ends?: { readonly least: readonly Effect[]; readonly most: readonly Effect[] }
+  /** Of something that may lie anywhere between two ends: what it does there. */
+  readonly ends?: Ends
   /** Of a winding with turns shorted: the ohms that are left of it at most. */
   readonly mostOhms?: number
 }

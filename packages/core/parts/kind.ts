@@ -98,7 +98,7 @@ export interface PartFault {
   readonly words: string
   readonly prior: number
   readonly effects: readonly Effect[]
-  /** Of something that may lie anywhere between two ends: what it does at either. */
+  /** Of something that may lie anywhere between two ends: what it does there. */
   readonly ends?: NonNullable<Fault['ends']>
   /** Of a winding with turns shorted: the ohms that are left of it at most. */
   readonly mostOhms?: number

@@ -22,7 +22,13 @@ const saturatedDegrees = 80
  * Share of the secondary's turns that is left when some are shorted. What the shorted ones draw from the line
  * is left out: they run hot, and burn open before long.
  */
-const turnsLeft = { 'turns-short': 0.75, 'few-turns-short': 0.92, 'most-turns-short': 0.4 } as const
+const turnsLeft = {
+  'few-turns-short': 0.92,
+  'some-turns-short': 0.84,
+  'turns-short': 0.75,
+  'many-turns-short': 0.58,
+  'most-turns-short': 0.4,
+} as const
 const turnsShort = (state: keyof typeof turnsLeft): readonly Effect[] => [
   { does: 'hold', branch: 'secondaryCore', state },
 ]
@@ -161,7 +167,12 @@ export const transformer: PartKind = {
       words: 'turns of the secondary shorted: low volts, with no load too',
       prior: 0.5,
       effects: turnsShort('turns-short'),
-      ends: { least: turnsShort('few-turns-short'), most: turnsShort('most-turns-short') },
+      ends: {
+        least: turnsShort('few-turns-short'),
+        less: turnsShort('some-turns-short'),
+        more: turnsShort('many-turns-short'),
+        most: turnsShort('most-turns-short'),
+      },
       cause: 'overload or age: insulation of the winding gone',
       prove: 'volts of the secondary with its leads lifted, at the right tap',
       shows: ['charred'],
