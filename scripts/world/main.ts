@@ -50,17 +50,21 @@ async function main(): Promise<void> {
   const results: WorldResult[] = kept.filter((result) => !open.some(isAlike(result)))
   // one task a unit: a thread keeps the unit solved for all of its worlds
   const byUnit = units.map((unit) => open.filter((one) => one.unit === unit)).filter((own) => own.length > 0)
+  const write = (): void => {
+    const inOrder = builtInUnitIds.flatMap((id) => results.filter((result) => result.unit === id))
+    writeDocs('world.json', `${JSON.stringify({ machine, seed, results: inOrder })}\n`)
+    writeDocs('world.md', worldPage(inOrder, seed))
+  }
   await onThreads<readonly WorldTask[], readonly WorldResult[]>(
     byUnit,
     Number(values.threads),
     ([{ unit }], done) => {
       results.push(...done)
-      const inOrder = builtInUnitIds.flatMap((id) => results.filter((result) => result.unit === id))
-      writeDocs('world.json', `${JSON.stringify({ machine, seed, results: inOrder })}\n`)
-      writeDocs('world.md', worldPage(inOrder, seed))
+      write()
       console.log(unit)
     },
   )
+  write()
   console.log('written to docs/world.md, docs/world.json')
 }
 

@@ -2,7 +2,7 @@ import { schools } from '@jokulgale/core/diagnosis/schools'
 import { machine } from '../house/machine.mjs'
 import { table } from '../house/page'
 import { together, type ReliabilityRow } from '../trials/reliability'
-import { allOfThese, asDrawnSort, nothingSaid, type WorldSort } from './worldSorts'
+import { allOfThese, asDrawnSort, nothingSaid, worldSorts, type WorldSort } from './worldSorts'
 import type { WorldResult } from './worldTrials'
 
 /** A share with its 95 % interval (Wilson 1927), in hundredths. */
@@ -94,7 +94,8 @@ const row = (name: string, results: readonly WorldResult[]): readonly (string | 
 /** The page of what was found, as measured. */
 export function worldPage(results: readonly WorldResult[], seed: number): string {
   const best = results.filter(({ school }) => school === 'best')
-  const conditions = [...new Set(best.map(({ condition }) => condition))]
+  const made = new Set(best.map(({ condition }) => condition))
+  const conditions = worldSorts.map(({ words }) => words).filter((words) => made.has(words))
   const units = [...new Set(results.map(({ unit }) => unit))]
   const all = (of: string): readonly WorldResult[] => best.filter(({ condition }) => condition === of)
   return `# In a world that is not like the drawing
