@@ -1,6 +1,5 @@
 // npm run fuzz:archives -- --count 20000 --seed 480: archives of a shop, spoiled, into an empty house:
-// brought in whole, or
-// refused in words with nothing written
+// brought in whole, or refused in words with nothing written
 import { Buffer } from 'node:buffer'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'

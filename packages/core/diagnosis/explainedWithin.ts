@@ -20,10 +20,10 @@ export function explainedWithin(
   sharing: Sharing,
 ): Explained | null {
   if (!where) return null
-  const { meter, value } = reading
-  const values = restingValues(reading, versions, foretold)
-  if (values === null || value === null || meter === 'megohms') return null
-  const [read] = onScale(meter, [value]) ?? [value]
+  const { meter } = reading
+  const resting = atRest(reading, versions, foretold)
+  if (resting === null) return null
+  const { read, values } = resting
   const within = valueWithin(values, where)
   const spread = spreadWithin(reading, within.value, sharing)
   const scaled = (is: number): number => (isOhms(meter) ? is : is * (1 + sharing.mean))
@@ -42,15 +42,22 @@ export function explainedWithin(
   }
 }
 
-/** What a reading is by version, on its scale; null where one of them moves, or it goes into electronics. */
-function restingValues(
-  reading: Weighable,
-  versions: readonly number[],
-  foretold: Foretold,
-): readonly number[] | null {
-  const values = versions.map((version) => readingOf(foretold.values[version]))
-  const tells = !isIntoElectronics(reading, values) && versions.every((version) => !foretold.moving(version))
-  return tells ? onScale(reading.meter, values) : null
+interface AtRest {
+  readonly read: number
+  readonly values: readonly number[]
+}
+
+/**
+ * What was read, and what it is by version, on their scale; null where one of them is none, a version moves, or
+ * it goes into electronics.
+ */
+function atRest(reading: Weighable, versions: readonly number[], foretold: Foretold): AtRest | null {
+  const byVersion = versions.map((version) => readingOf(foretold.values[version]))
+  const scaled = onScale(reading.meter, [reading.value, ...byVersion])
+  if (scaled === null || isIntoElectronics(reading, byVersion)) return null
+  if (versions.some((version) => foretold.moving(version))) return null
+  const [read, ...values] = scaled
+  return { read, values }
 }
 
 /** One standard deviation of a good reading on its scale. */
@@ -65,10 +72,9 @@ export function whereAfter(
   sharing: Sharing,
   before: Whereabouts | null,
 ): Whereabouts | null {
-  const { meter, value } = reading
-  const values = value === null ? null : restingValues(reading, versions, foretold)
-  if (value === null || values === null) return before
-  const [read] = onScale(meter, [value]) ?? [value]
-  const asDrawn = isOhms(meter) ? read : read / (1 + sharing.mean)
+  const resting = atRest(reading, versions, foretold)
+  if (resting === null) return before
+  const { read, values } = resting
+  const asDrawn = isOhms(reading.meter) ? read : read / (1 + sharing.mean)
   return foundWithin(values, asDrawn, spreadWithin(reading, asDrawn, sharing), before)
 }

@@ -14,7 +14,7 @@ export interface Met {
   readonly weight: number
   /** Where between its versions it lies, as far as readings have told. */
   readonly where?: Whereabouts
-  /** Its versions are a fault at its least, as drawn and at its most: a reading tells where between them it lies. */
+  /** Its versions go through a fault's range in order: a reading tells where between them it lies. */
   readonly isRange?: true
   /** A switch has opened that closes again by itself: the next reading may be of the unit running. */
   readonly recurs?: true

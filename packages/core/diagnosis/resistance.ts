@@ -12,8 +12,8 @@ export const isShort = ({ class: sort }: Pick<Fault, 'class'>): boolean =>
 export type Resistance = 'drawn' | keyof Ends | 'cold'
 
 /**
- * Ohms of a short at its least and its most, and between; `cold`: what an ohmmeter may find at most of one that
- * breaks down at line volts.
+ * Ohms of a short at its least and its most, and between; `cold`: what an ohmmeter may find at most of one
+ * that breaks down at line volts.
  */
 const shortOhms = { least: 0.02, less: 0.08, more: 1.5, most: 8, cold: 3e5 } as const
 /** A bad connection has so many times the resistance that its kind says, at its least and its most. */
