@@ -55,12 +55,13 @@ const confident = 0.9
 export function worldTrials(task: WorldTask): WorldResult {
   const sort = worldSorts.find(({ words }) => words === task.condition)
   if (!sort) throw new Error(`there is no world “${task.condition}”`)
-  const { model, classes } = unitOf(task)
+  const model = modelOf(builtInUnit(task.unit))
+  const classes = classesOf(model)
   const played = Array.from({ length: task.searches }, (_, number) => {
     // a stream for each search: the same unit with the same fault in every sort of world of one seed
     const random = seeded(task.seed + 7919 * number)
     model.forgetPairs()
-    return play(drawCall(model, classes, sort, random), sort, task, random)
+    return play(drawCall(model, classes, sort, random), { model, classes, sort, school: task.school, random })
   })
   const count = (is: (one: Played) => boolean): number => played.filter(is).length
   return {
@@ -74,19 +75,23 @@ export function worldTrials(task: WorldTask): WorldResult {
   }
 }
 
-function unitOf({ unit }: WorldTask): { readonly model: UnitModel; readonly classes: Int32Array } {
-  const model = modelOf(builtInUnit(unit))
-  return { model, classes: classesOf(model) }
+/** What the searches of a task share, and the random stream of one of them. */
+interface Playing {
+  readonly model: UnitModel
+  readonly classes: Int32Array
+  readonly sort: WorldSort
+  readonly school: School
+  readonly random: Random
 }
 
-function play(call: Call, { unlike, isSaid }: WorldSort, task: WorldTask, random: Random): Played {
+function play(call: Call, { model, classes, sort, school, random }: Playing): Played {
   const { world, truths, difference } = call
-  const { model, classes } = unitOf(task)
+  const { unlike, isSaid } = sort
   const { diagram } = model
   const chosen = complaintIn(world, random)
   world.onDayOf(diagram.complaints.find(({ id }) => id === chosen)?.call ?? '')
   const complaint = isSaid ? chosen : ''
-  const searching: Searching = { diagram, classes, complaint, school: task.school, unlike, random }
+  const searching: Searching = { diagram, classes, complaint, school, unlike, random }
   if (truths.length > 1) return ofSeveral(searchAndRepair(world, model, searching))
   const found = search(world, searching)
   return difference ? ofDifference(difference, found) : ofFault(classes[truths[0]], found)
