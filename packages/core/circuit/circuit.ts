@@ -1,6 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import type { BranchId, Effect } from '../parts/effect'
 import { codeWord } from '../parts/codeWord'
+import { storedWord } from '../parts/storedCode'
 import type { Conditions } from '../parts/kind'
 import { castOf } from './actors'
 import { buildNetwork, type Network } from './network'
@@ -187,12 +188,16 @@ export class Circuit {
   /** What a look at each part tells in a settled state, by part. */
   looks(settled: Settled): ReadonlyMap<string, readonly string[]> {
     const seen = new Map<string, readonly string[]>()
-    for (const { part, now } of this.settling.feeling(settled, settled.states, settled.overrides))
-      if (part.kind.looks ?? part.kind.code)
+    for (const { part, now } of this.settling.feeling(settled, settled.states, settled.overrides)) {
+      const { looks, code, stores } = part.kind
+      const stored = stores?.of(now) ?? null
+      if (looks ?? code)
         seen.set(part.id, [
-          ...(part.kind.looks?.(now) ?? []),
-          ...(part.kind.code ? [codeWord(part.kind.code(now))] : []),
+          ...(looks?.(now) ?? []),
+          ...(code ? [codeWord(code(now))] : []),
+          ...(stored === null ? [] : [storedWord(stored)]),
         ])
+    }
     return seen
   }
 }

@@ -1,5 +1,6 @@
 import { partOfPoint } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
+import { storedIn } from '../parts/storedCode'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
 import type { Standing } from '../visit/standing'
@@ -17,6 +18,7 @@ import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
 import { standInChance } from './standIn'
 import type { Track, Weigher } from './tracks'
+import { storedChances } from './weighStored'
 import { lookWeigher } from './weighLook'
 import { readingWeigher } from './weighReading'
 import type { Whereabouts } from './withinRange'
@@ -238,11 +240,17 @@ const homeCallOf = (context: Context): string => {
   return complaint?.call ?? firstStanding(context).call
 }
 
+/** The calls that the complaint may be about; every call where nobody said. */
+const callsMeant = ({ model: { diagram }, findings: { complaint } }: Context): readonly string[] =>
+  diagram.complaints.find(({ id }) => id === complaint)?.calls ?? diagram.calls.map(({ id }) => id)
+
 /** What a piece of evidence makes of a track; some tracks have it that the call has stood for longer. */
 function weigherAt(context: Context, e: number, which: readonly number[]): Weigher {
   const { model, repairedFaults, evidence } = context
   const piece = evidence[e]
   const also = model.stillThere(repairedFaults, piece.standing)
+  if (piece.kind === 'look' && storedIn(piece.what) !== null)
+    return plainly(storedChances(model, piece, callsMeant(context), also))
   const rest: Rest = { home: homeCallOf(context), metered: lookedAtAndMetered(evidence), which }
   const settled = weigherOf(model, piece, new Moment(model, piece.standing, also), rest)
   const meanwhile = passing(evidence[e - 1], piece)

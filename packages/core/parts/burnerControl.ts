@@ -83,6 +83,22 @@ const stillTrying = (now: Now): readonly Phase[] =>
       ]
     : []
 
+const troubleCodes = {
+  noDraft: '2 flashes',
+  draftTooSoon: '3 flashes',
+  limitOpen: '4 flashes',
+  lockedOut: '6 flashes',
+} as const
+
+/** The code of what keeps it from going on; null: nothing does. */
+function troubleOf(now: Now): string | null {
+  const step = stepOf(now)
+  if (step === 'lockout') return troubleCodes.lockedOut
+  if (!has(now, 'limit')) return troubleCodes.limitOpen
+  if (step === 'refused') return troubleCodes.draftTooSoon
+  return step === 'purge' && !has(now, 'draft') ? troubleCodes.noDraft : null
+}
+
 const delays: readonly Delay[] = [
   { branch: 'sequence', to: 'standby', seconds: seconds.holdUp },
   { branch: 'sequence', to: 'warm-up', seconds: seconds.purge },
@@ -106,7 +122,7 @@ const input = (name: string, from: string, ohms: number) =>
  * igniter on `IG`, and feeds the gas valve from `MV` for a trial. Flame felt on `FS`, it goes on and calls
  * the blower from `BL`; none, it tries again and then locks out. One with two stages feeds high fire from `MH`
  * while the flame burns and `W2` calls too. An open limit drops the call and runs the
- * blower. Between trials it does not purge anew.
+ * blower. Between trials it does not purge anew. It stores the code of what has stopped it last.
  */
 export const burnerControl: PartKind = {
   kind: 'burner-control',
@@ -194,13 +210,10 @@ export const burnerControl: PartKind = {
     sticks('inducer-stuck', ['inducer'], 'closed', 'inducer contact stuck closed', 0.3),
   ],
   pairs: () => [['FS', 'C']],
-  code: (now) => {
-    if (!has(now, 'electronics')) return 'dark'
-    const step = stepOf(now)
-    if (step === 'lockout') return '6 flashes'
-    if (!has(now, 'limit')) return '4 flashes'
-    if (step === 'refused') return '3 flashes'
-    return step === 'purge' && !has(now, 'draft') ? '2 flashes' : 'steady'
+  code: (now) => (has(now, 'electronics') ? (troubleOf(now) ?? 'steady') : 'dark'),
+  stores: {
+    codes: Object.values(troubleCodes),
+    of: (now) => (has(now, 'electronics') ? troubleOf(now) : null),
   },
   looks: (now) => [has(now, 'electronics') ? 'lamp-on' : 'lamp-off'],
 }

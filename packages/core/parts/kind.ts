@@ -231,14 +231,18 @@ export interface Late {
   actsAfter(now: Now): number
 }
 
-/**
- * A kind of part: its terminals in the trade's letters, the branches between them and their laws, how its
- * state follows from what it feels, and what goes wrong with it. Pure data and pure functions.
- */
 /** One of the things to be ticked when a unit is left. */
 export interface PutBack {
   readonly id: string
   readonly words: string
+}
+
+/** Codes that a control stores, and gives when it is asked for them, though call and power have gone since. */
+export interface StoredCodes {
+  /** All that it may store. */
+  readonly codes: readonly string[]
+  /** What it stores of how it stands; null: nothing of that. */
+  of(now: Now): string | null
 }
 
 /** A part that takes the place of another, and its terminals by those of the one that it passes by. */
@@ -255,6 +259,10 @@ export interface PassingBy {
   readonly fed: Readonly<Record<string, string>>
 }
 
+/**
+ * A kind of part: its terminals in the trade's letters, the branches between them and their laws, how its
+ * state follows from what it feels, and what goes wrong with it. Pure data and pure functions.
+ */
 export interface PartKind {
   readonly kind: string
   readonly words: string
@@ -289,6 +297,7 @@ export interface PartKind {
   readonly runsAloud?: true
   /** The code or lamp that an electronic part shows now, as its unit’s table of codes has it. */
   code?(now: Now): string
+  readonly stores?: StoredCodes
   /** States besides the one it settles in that it may be met in, given what it feels there. */
   phases?(now: Now): readonly Phase[]
   /** How its current stands to its plate; not said: as a coil's does. */

@@ -1,4 +1,5 @@
 import { codeIn } from './codeWord'
+import { storedIn, noCode } from './storedCode'
 
 /**
  * How a word of a look comes to be said: `plainly`, what nobody mistakes, as where a handle stands; of how a thing
@@ -67,4 +68,8 @@ export const isGlanceWord = (word: string): boolean =>
   codeIn(word) !== null || (lookWords[word]?.isGlance ?? false)
 
 /** A word of a look as a sentence has it. */
-export const seenWords = (seen: string): string => lookWords[seen]?.words ?? seen.replaceAll('-', ' ')
+export function seenWords(seen: string): string {
+  const stored = storedIn(seen)
+  if (stored !== null) return stored === noCode ? 'no stored code' : `stored code ${stored}`
+  return lookWords[seen]?.words ?? seen.replaceAll('-', ' ')
+}

@@ -3,7 +3,7 @@ import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { dialMove, dialWords } from '../diagram/dials'
 import { conditionNamed, conditionWords } from './conditionWords'
 import type { EntryBody } from './entry'
-import { seenWords } from '../parts/lookVocabulary'
+import { observedWords } from './observedWords'
 import { readingMarks } from './readingPlace'
 import { alterationWords, temporaryWords } from './temporary'
 
@@ -67,10 +67,7 @@ const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
   'stand-in': ({ of, amps, result }, diagram) =>
     `Stand-in of ${amps} A for ${partWords(diagram, of)}: ${spaced(result)}`,
   'found-on': ({ of, at }) => `Lead ${of} found on ${at}`,
-  observation: ({ of, what, words }, diagram) =>
-    what === 'code'
-      ? `${partWords(diagram, of)}: code ${words ?? ''}`
-      : `${partWords(diagram, of)}: ${seenWords(what)}`,
+  observation: (body, diagram) => `${partWords(diagram, body.of)}: ${observedWords(body)}`,
   action: ({ do: verb, of, to }, diagram) =>
     joined([verbWords[verb], to ? `${of} to ${to}` : partWords(diagram, of)], ' '),
   setting: ({ of, from, to }, diagram) => `${dialWords(diagram, of)}: ${dialMove(diagram, of, from, to)}`,

@@ -1,4 +1,3 @@
-import { codeWord } from '../parts/codeWord'
 import { isDead, isInWire, type Meter } from '../circuit/meters'
 import { capacitorBetween } from '../diagram/capacitorBetween'
 import type { Diagram } from '../diagram/diagram'
@@ -12,6 +11,7 @@ import { complaintSaid } from './complaintSaid'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
 import { faultOfLanding, wireBetween, wireNamed } from './movedLead'
 import { atArrival, follow, settingIn, settingOf, type SettingChange, type Standing } from './standing'
+import { observedWord } from './observedWords'
 
 /** One thing seen or measured, and what held when it was. */
 export type Evidence =
@@ -199,13 +199,7 @@ function proven(
 function look(diagram: Diagram, standing: Standing, entry: EntryBody & { kind: 'observation' }): Evidence {
   if (!diagram.parts.has(entry.of) && !diagram.wires.has(entry.of))
     throw new UnknownNameError('part or wire', entry.of, [...diagram.parts.keys(), ...diagram.wires.keys()])
-  // a code is said as `code` with the code in words
-  return {
-    kind: 'look',
-    standing,
-    what: entry.what === 'code' && entry.words ? codeWord(entry.words) : entry.what,
-    of: entry.of,
-  }
+  return { kind: 'look', standing, what: observedWord(entry), of: entry.of }
 }
 
 function dropOut(

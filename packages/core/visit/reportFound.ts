@@ -4,10 +4,10 @@ import { conditionNamed } from './conditionWords'
 import { entriesOf } from './fold'
 import { callOfLine, line, measured, type ReportLine, type ReportSection } from './reportLine'
 import { readingMarks, readingPlace } from './readingPlace'
-import { seenWords } from '../parts/lookVocabulary'
 import { alterationWords } from './temporary'
 import type { VisitState } from './visitState'
 import { percentWords } from './percentWords'
+import { observedWords } from './observedWords'
 
 export function complaint(
   { complaint: said, complaintWords, controls }: VisitState,
@@ -51,7 +51,7 @@ export function asFound(state: VisitState, diagram: Diagram): ReportSection {
       ...state.observations.map(({ body, call, power }) =>
         line(
           partWords(diagram, body.of),
-          body.what === 'code' ? `code ${body.words ?? ''}` : seenWords(body.what),
+          observedWords(body),
           standingWords(diagram, call ?? firstCall, power),
         ),
       ),

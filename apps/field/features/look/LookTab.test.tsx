@@ -155,3 +155,16 @@ test('who makes the call is said, and that they confirmed it only where it is no
     { kind: 'controls', by: 'building', confirmed: true },
   ])
 })
+
+
+test('a control is asked for its stored code, beside what its lamp shows now', () => {
+  const onSaid = show(complaint)
+  fireEvent.press(screen.getByText('Ignition control: stored code not asked for'))
+  expect(screen.queryByLabelText(/^steady/)).toBeNull()
+  fireEvent.press(screen.getByLabelText('4 flashes: Limit string open'))
+  expect(said(onSaid)).toEqual([{ kind: 'observation', what: 'stored', of: 'IC', words: '4 flashes' }])
+  expect(screen.getByText('Ignition control: stored code 4 flashes')).toBeTruthy()
+  fireEvent.press(screen.getByText('Ignition control: stored code 4 flashes'))
+  fireEvent.press(screen.getByLabelText(/^no stored code: /))
+  expect(screen.getByText('Ignition control: no stored code')).toBeTruthy()
+})
