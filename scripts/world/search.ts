@@ -68,8 +68,9 @@ export function search(world: World, searching: Searching, known: readonly Entry
     const lead = leadOf(diagnosis, classes)
     if (steps > 0) given.push(...standingOut(diagnosis, classes))
     if (firstAct === null && steps > 0 && lead.probability >= actsFrom) firstAct = lead.class
-    const step = diagnosis.next.find(canBeDone)
-    const isVerdict = steps > 0 && lead.probability >= sure && !(step && readsOnceMore(step))
+    const offered = diagnosis.next.filter(canBeDone)
+    const step = offered.at(0)
+    const isVerdict = steps > 0 && lead.probability >= sure && !offered.some(comesBeforeVerdict)
     if (!step || steps >= mostSteps || isVerdict) return { entries, diagnosis, lead, steps, firstAct, given }
     entries.push(...taken(world, searching, diagnosis, step))
   }
@@ -137,5 +138,12 @@ function canBeDone(step: Step): boolean {
   return deed === null || deed.verb === 'start' || undone[deed.verb] !== undefined
 }
 
-/** Whether the verdict hangs on a reading that is asked for once more. */
-const readsOnceMore = (step: Step): boolean => step.do === 'measure' && step.again === 'decides'
+/** Bits that nobody leaves untaken who is about to take a part out. */
+const worthTaking = 0.25
+
+/**
+ * What is done before a verdict: a reading that it hangs on once more, one at what is to come out itself, and
+ * whatever still tells much between those that no plain reading parts.
+ */
+const comesBeforeVerdict = (step: Step): boolean =>
+  step.bits > worthTaking || (step.do === 'measure' && (step.again === 'decides' || step.meets))

@@ -94,7 +94,7 @@ function play(call: Call, { model, classes, sort, school, random }: Playing): Pl
   const searching: Searching = { diagram, classes, complaint, school, unlike, random }
   if (truths.length > 1) return ofSeveral(searchAndRepair(world, model, searching))
   const found = search(world, searching)
-  return difference ? ofDifference(difference, found) : ofFault(classes[truths[0]], found)
+  return difference ? ofDifference(difference, found, classes) : ofFault(classes[truths[0]], found)
 }
 
 function ofFault(own: number, { lead, firstAct, steps, given }: Search): Played {
@@ -115,9 +115,19 @@ const ofSeveral = ({ all, confidentAndWrong, steps }: Repaired): Played => ({
   given: [],
 })
 
-function ofDifference(difference: Difference, { diagnosis, lead, steps }: Search): Played {
-  const leader = diagnosis.model.hypotheses[diagnosis.ranked[0]]
-  const right = leader.id === notDrawn || namesStretch(diagnosis.model.diagram, difference, leader)
+/** A verdict is a class: who is told of it looks at all of its suspects that have this share of it or more. */
+const lookedAtFrom = 0.1
+
+function ofDifference(difference: Difference, found: Search, classes: Int32Array): Played {
+  const { lead, steps } = found
+  const { model, belief, ranked } = found.diagnosis
+  const looksAt = ranked.filter(
+    (h, place) =>
+      place === 0 || (classes[h] === lead.class && belief.probability[h] >= lookedAtFrom * lead.probability),
+  )
+  const right = looksAt
+    .map((h) => model.hypotheses[h])
+    .some((suspect) => suspect.id === notDrawn || namesStretch(model.diagram, difference, suspect))
   return {
     right,
     confidentAndWrong: !right && lead.probability >= confident,

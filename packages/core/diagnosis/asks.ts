@@ -93,6 +93,9 @@ const readAgain: Readonly<Record<Again, string>> = {
     'Once more, leads pressed on clean metal and nowhere else: the verdict hangs on this reading alone, and a lead that does not touch, or touches beside, reads the same.',
 }
 
+const meetsIt =
+  'At what is to come out itself: all that speaks for it was read elsewhere, and something that nobody drew would read the same there.'
+
 function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
   const { diagram } = diagnosis.model
   const point = (id: string): string =>
@@ -106,7 +109,7 @@ function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
   )
   return {
     ...facts,
-    reason: step.again ? readAgain[step.again] : facts.reason,
+    reason: step.again ? readAgain[step.again] : step.meets ? meetsIt : facts.reason,
     do: 'measure',
     meter: step.meter,
     meterWords: meterWords[step.meter],
@@ -248,7 +251,7 @@ export function deedWords(
       return { words: `Pull ${name}`, caution: 'Isolated and proven dead.' }
     case 'lift':
       return {
-        words: `Lift the lead ${of}`,
+        words: diagram.points.has(of) ? `Lift every lead of ${of}` : `Lift the lead ${of}`,
         caution: 'Isolated and proven dead. Note its terminal, colour and number first.',
       }
     case 'start':

@@ -1,3 +1,4 @@
+import { storedIn } from '../parts/storedCode'
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { gather } from '../visit/evidence'
@@ -88,4 +89,59 @@ test('behind a blown control fuse nothing is looked at that is dead anyhow: ohms
 
 test('a watched start is said in words that a person can follow', () => {
   expect(deedWords(unit, { verb: 'start', of: 'IC', to: '' }).words).toContain('give it again')
+})
+
+test('while it tries, volts are read at the gas valve too, from whichever call one comes', () => {
+  const atValve = (entries: readonly EntryBody[]) =>
+    diagnosed(entries).steps.flatMap((step) =>
+      step.do === 'measure' && step.deed?.verb === 'start' && [step.from, step.to].includes('GV.1')
+        ? [step.call]
+        : [],
+    )
+  const shut: readonly EntryBody[] = [
+    heat,
+    { kind: 'observation', what: 'code', of: 'IC', words: '6 flashes' },
+    start,
+    { kind: 'observation', what: 'glowing', of: 'IGN' },
+    start,
+    { kind: 'reading', meter: 'volts', from: 'IC.MV', to: 'IC.C', value: 24.6 },
+  ]
+  expect(atValve(shut)).toContain('heat1')
+  expect(atValve([...shut, { kind: 'call', call: 'off' }])).toContain('heat1')
+})
+
+describe('a stored code', () => {
+  const stored = (words: string, call = 'heat1'): readonly EntryBody[] => [
+    { kind: 'call', call },
+    { kind: 'observation', what: 'stored', of: 'IC', words },
+  ]
+  const openLimits = ['LS1:contact-open', 'LS1:tripped', 'ML:tripped', 'RO:tripped', 'ML.2-RO.1:open']
+
+  test('tells of the limits, of the flame, or of neither, in whichever call it is asked for', () => {
+    for (const call of ['heat1', 'fan']) {
+      const limits = (words: string) => shareOf(stored(words, call), ...openLimits)
+      expect(limits('4 flashes')).toBeGreaterThan(3 * limits('none'))
+      expect(limits('6 flashes')).toBeLessThan(limits('none'))
+      expect(shareOf(stored('6 flashes', call), 'FR:dirty')).toBeGreaterThan(shareOf([], 'FR:dirty'))
+    }
+  })
+
+  test('is of what has gone away again as well', () => {
+    const works: EntryBody = { kind: 'observation', what: 'code', of: 'IC', words: 'steady' }
+    const gone = (words: string) => shareOf([heat, works, ...stored(words)], 'LS1.2-ML.1:open')
+    expect(gone('4 flashes')).toBeGreaterThan(5 * gone('none'))
+  })
+
+  test('is none while nothing is wrong', () => {
+    const { model } = diagnosed([])
+    for (const call of ['off', 'heat1', 'cool1']) {
+      const { now } = gather(unit, { complaint: '', entries: [{ kind: 'call', call }] })
+      expect(
+        model
+          .situation(now)
+          .looks(0, 'IC')
+          .filter((word) => storedIn(word) !== null),
+      ).toEqual([])
+    }
+  })
 })

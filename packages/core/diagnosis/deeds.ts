@@ -1,11 +1,15 @@
 import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { joinProblem } from '../diagram/joins'
 import { boardHot, callTerminals } from '../diagram/roles'
+import type { PointId } from '../parts/effect'
 import { effectsOfAction } from '../visit/actions'
 import { poweredAgain } from '../visit/poweredAgain'
-import type { Candidate } from './candidates'
+import type { Standing } from '../visit/standing'
+import { liveCandidates, type Candidate } from './candidates'
+import { leadingFew } from './hinge'
 import { oneRepairOf } from './oneRepair'
 import { lookSteps, readingSteps, situationIn, type Search } from './proposals'
+import { readAlone } from './readAlone'
 import type { Deed, Step } from './steps'
 
 /** Seconds that an action takes, its undoing counted in. */
@@ -35,10 +39,11 @@ export function deedSteps(all: Search): readonly Step[] {
   const { findings, model, which } = search
   const blamed = new Set(which.flatMap((h) => model.hypotheses[h].of))
   // among many, most of them faint, only a start is worth working out
-  const offered =
+  const others =
     search === all
       ? proposalsFor(model.diagram, blamed)
-      : [...model.diagram.parts.values()].flatMap(startProposals)
+      : [...model.diagram.parts.values()].flatMap((part) => startProposals(model.diagram, part))
+  const offered = [...aloneProposals(all), ...others]
   return offered
     .filter(
       ({ verb, of, to }) =>
@@ -49,16 +54,27 @@ export function deedSteps(all: Search): readonly Step[] {
     .slice(0, mostDeeds)
     .flatMap((proposal): readonly Step[] => {
       const { verb, of, to, power, readings } = proposal
-      const standing = power === 'on' ? poweredAgain(findings.now) : { ...findings.now, power }
       const done = effectsOfAction(model.diagram, verb, of, to)
-      const situation = situationIn(search, standing).with(done)
       const cost = seconds[verb] + (power !== findings.now.power ? search.costs.isolateSeconds : 0)
       const deed: Deed = { verb, of, to }
-      return [
-        ...readingSteps(search, standing, readings, situation, deed, cost),
-        ...(power === 'on' ? lookSteps(search, standing, situation, deed, cost) : []),
-      ]
+      return standingsOf(search, proposal).flatMap((standing) => {
+        const situation = situationIn(search, standing).with(done)
+        return [
+          ...readingSteps(search, standing, readings, situation, deed, cost),
+          ...(power === 'on' ? lookSteps(search, standing, situation, deed, cost) : []),
+        ]
+      })
     })
+}
+
+/** Where a deed is done: in the call that is set, and a start in the call that was complained of as well. */
+function standingsOf({ model, findings }: Search, { verb, power }: Proposal): readonly Standing[] {
+  const { now, complaint } = findings
+  if (power === 'off') return [{ ...now, power }]
+  const here = poweredAgain(now)
+  const meant = model.diagram.complaints.find(({ id }) => id === complaint)?.call
+  const isElsewhere = verb === 'start' && meant !== undefined && meant !== here.call
+  return isElsewhere ? [here, { ...here, call: meant, age: null }] : [here]
 }
 
 /** Share of the belief that the strongest suspects must hold for the rest to be left aside. */
@@ -88,7 +104,7 @@ function proposalsFor(diagram: Diagram, blamed: ReadonlySet<string>): readonly P
   return [
     ...parts.filter(({ id }) => blamed.has(id)).flatMap((part) => windingProposals(diagram, part)),
     ...calls(diagram),
-    ...parts.flatMap(startProposals),
+    ...parts.flatMap((part) => startProposals(diagram, part)),
     ...parts.flatMap((part) => contactProposals(part, blamed)),
     ...parts.flatMap((part) => plugProposals(diagram, part)),
     ...leadProposals(diagram, blamed),
@@ -109,22 +125,27 @@ const calls = (diagram: Diagram): readonly Proposal[] => {
 }
 
 /** A control that goes through a sequence tells most while it does. */
-const startProposals = ({ id, kind }: Part): readonly Proposal[] =>
-  kind.start
-    ? [
-        {
-          verb: 'start',
-          of: id,
-          to: '',
-          power: 'on',
-          readings: kind.start.readings.map(({ meter, from, to }) => ({
-            meter,
-            from: `${id}.${from}`,
-            to: `${id}.${to}`,
-          })),
-        },
-      ]
-    : []
+function startProposals(diagram: Diagram, { id, kind }: Part): readonly Proposal[] {
+  if (!kind.start) return []
+  const own = kind.start.readings.map(({ meter, from, to }): Candidate => ({
+    meter,
+    from: `${id}.${from}`,
+    to: `${id}.${to}`,
+  }))
+  const atLoads = own.flatMap(({ meter, from }) =>
+    meter === 'volts' ? voltsWhereItLeads(diagram, from) : [],
+  )
+  return [{ verb: 'start', of: id, to: '', power: 'on', readings: [...own, ...atLoads] }]
+}
+
+/** Volts at what hangs on a terminal: what is given out has yet to arrive there. */
+function voltsWhereItLeads(diagram: Diagram, terminal: PointId): readonly Candidate[] {
+  const wires = [...diagram.wires.values()].filter(({ from, to }) => [from, to].includes(terminal))
+  const reached = new Set(wires.map(({ from, to }) => (from === terminal ? to : from)))
+  return liveCandidates(diagram).filter(
+    ({ meter, from, to }) => meter === 'volts' && (reached.has(from) || reached.has(to)),
+  )
+}
 
 function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Proposal[] {
   if (!blamed.has(part.id)) return []
@@ -147,6 +168,16 @@ function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Pro
         ]
       : []),
   ]
+}
+
+/** A short in a part that leads, read with the leads of the part off. */
+function aloneProposals({ model, belief }: Search): readonly Proposal[] {
+  const leader = leadingFew(belief)?.[0]
+  if (leader === undefined) return []
+  return model.hypotheses[leader].faults.flatMap((fault): readonly Proposal[] => {
+    const alone = readAlone(model.diagram, fault)
+    return alone ? [{ verb: 'lift', of: alone.free, to: '', power: 'off', readings: [alone.reading] }] : []
+  })
 }
 
 /** Windings of a motor with its common lead off: with it on, all that hangs on the same wires reads along. */

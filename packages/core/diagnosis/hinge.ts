@@ -30,7 +30,7 @@ function isSoonMisread(piece: Evidence): boolean {
 }
 
 /** The few that are a verdict together; null while there is none. */
-function leadingFew(belief: Belief): readonly number[] | null {
+export function leadingFew(belief: Belief): readonly number[] | null {
   const few = likely(belief).slice(0, verdict.most)
   const upTo = few.findIndex((_, k) => shareOf(few.slice(0, k + 1), belief.probability) >= verdict.share)
   return upTo < 0 ? null : few.slice(0, upTo + 1)

@@ -13,6 +13,7 @@ import { pathDrops } from './drops'
 import { readingsOf, type Findings } from '../visit/evidence'
 import { supplyDanger } from '../visit/supplyDanger'
 import { mannerly } from './manners'
+import { meetFirst } from './meetFirst'
 import type { UnitModel } from './predictor'
 import { lookSteps, readingSteps, searchOf, situationIn, type Search } from './proposals'
 import { inOrderOf } from './inOrderOf'
@@ -77,7 +78,8 @@ export function stepsInOrder(
     (step) => wants(sortOf(step)) && !(isDanger && needsPower(step)) && !(answered && looksFurther(step)),
   )
   const inOrder = inOrderOf(school, search, mannerly(search, all))
-  return surroundingsFirst(search, decidingFirst(now, school === 'best' ? littleLast(inOrder) : inOrder))
+  const deciding = decidingFirst(now, school === 'best' ? littleLast(inOrder) : inOrder)
+  return surroundingsFirst(search, meetFirst(search, deciding, tellsMuchBits))
 }
 
 /** Whether a step looks for what is wrong, rather than for what everything depends on. */

@@ -258,6 +258,7 @@ export function readingSteps(
         power: standing.power,
         deed,
         again: againAt(candidate) ?? null,
+        meets: false,
         predicted,
         // only the few that are chosen are ever asked for theirs
         get outcomes() {

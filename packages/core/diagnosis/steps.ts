@@ -49,6 +49,8 @@ export interface ReadingStep extends Candidate, StepFacts {
   readonly deed: Deed | null
   /** It was taken here already, and why it is taken once more; null where it was not. */
   readonly again: Again | null
+  /** The leading suspect is met at itself here, before anybody acts on it. */
+  readonly meets: boolean
   /** What it reads by hypothesis number, of those that steer the choice; NaN out of range. */
   readonly predicted: Predictions
 }

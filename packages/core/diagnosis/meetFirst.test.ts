@@ -1,0 +1,75 @@
+import { builtInUnit } from '../units/index'
+import type { EntryBody } from '../visit/entry'
+import { volts } from '../visit/testReadings'
+import { askOf } from './asks'
+import { diagnose } from './diagnose'
+
+const unit = builtInUnit('fan-coil-cooling')
+const found = (complaint: string, ...entries: readonly EntryBody[]) =>
+  diagnose(unit, { complaint, entries }, { count: 12 })
+const meeting = ({ next }: ReturnType<typeof found>) =>
+  next.flatMap((step) => (step.do === 'measure' && step.meets ? [step] : []))
+const shareOf = ({ model, belief }: ReturnType<typeof found>, id: string): number =>
+  belief.probability[model.hypotheses.findIndex((one) => one.id === id)]
+
+describe('a coil of no ohms, with its leads on', () => {
+  const ohms = (value: number): EntryBody => ({
+    kind: 'reading',
+    meter: 'ohms',
+    from: 'CC1.A1',
+    to: 'CC1.A2',
+    value,
+  })
+  const lifted = (value: number): readonly EntryBody[] => [
+    { kind: 'action', do: 'lift', of: 'CC1.A1' },
+    ohms(value),
+    { kind: 'action', do: 'land', of: 'CC1.A1' },
+  ]
+  const blown: readonly EntryBody[] = [
+    { kind: 'observation', what: 'blown', of: 'FU' },
+    { kind: 'power', is: 'isolated' },
+    ohms(0.1),
+    ohms(0.1),
+  ]
+  const coil = 'CC1:coil-shorted'
+
+  test('is read with its leads off before it is condemned, in words', () => {
+    const diagnosis = found('not-cooling', ...blown)
+    const [step] = meeting(diagnosis)
+    expect(step).toMatchObject({ from: 'CC1.A1', to: 'CC1.A2', deed: { verb: 'lift', of: 'CC1.A1' } })
+    const ask = askOf(diagnosis, step)
+    expect(ask.reason).toMatch(/^At what is to come out itself/)
+    expect(ask.deed?.words).toBe('Lift every lead of CC1.A1')
+  })
+
+  test('is condemned by none there, and not by its own ohms', () => {
+    const condemned = found('not-cooling', ...blown, ...lifted(0.1))
+    expect(meeting(condemned)).toEqual([])
+    expect(shareOf(condemned, coil)).toBeGreaterThan(0.9)
+    expect(shareOf(found('not-cooling', ...blown, ...lifted(12)), coil)).toBeLessThan(0.2)
+  })
+})
+
+describe('a relay that is fed and stands', () => {
+  const call: EntryBody = { kind: 'call', call: 'fan' }
+  const stands: EntryBody = { kind: 'observation', what: 'dropped-out', of: 'GR' }
+  const fed: readonly EntryBody[] = [call, stands, volts('TB.G', 26), volts('TB.G', 26)]
+
+  test('is met at its own terminals, and once only', () => {
+    const before = found('no-air', ...fed)
+    const after = found('no-air', ...fed, {
+      kind: 'reading',
+      meter: 'volts',
+      from: 'GR.A1',
+      to: 'GR.A2',
+      value: 26,
+    })
+    for (const step of meeting(before)) expect([step.from, step.to].join()).toMatch(/GR\.A[12]/)
+    expect(meeting(after)).toEqual([])
+  })
+})
+
+test('nothing is put first while nothing stands out, and of what nobody can touch', () => {
+  expect(meeting(found('no-air'))).toEqual([])
+  expect(meeting(found('no-air', { kind: 'call', call: 'fan' }, volts('TB.R', 26)))).toEqual([])
+})

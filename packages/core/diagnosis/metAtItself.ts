@@ -1,0 +1,84 @@
+import type { Diagram } from '../diagram/diagram'
+import { effectEnds } from '../diagram/effectEnds'
+import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
+import type { Findings } from '../visit/evidence'
+import type { Hypothesis } from './hypothesis'
+import { isFree, readAlone } from './readAlone'
+import { isShort } from './resistance'
+import type { ReadingStep } from './steps'
+
+type Meeting = (step: ReadingStep) => boolean
+
+/**
+ * Which readings meet a suspect at itself that has not been met yet; null where it was met, or seen. What is
+ * read elsewhere may come of something that nobody drew. A suspect is met by leads of the meter on the two
+ * points that it lies between; a short in a part by its ohms with its leads off; and what acts on what it is
+ * given, as a relay or a board, where that is given to it.
+ */
+export function meetingOf(
+  diagram: Diagram,
+  { evidence, now }: Findings,
+  { faults }: Hypothesis,
+): Meeting | null {
+  const since = evidence.filter(({ standing }) => standing.repairs === now.repairs)
+  const readings = since.flatMap((piece) => (piece.kind === 'reading' ? [piece] : []))
+  const touched = new Set(readings.flatMap(({ from, to }) => [from, to]))
+  const left = faults.flatMap((fault) => [...alone(fault), ...atItsEnds(fault), ...atItsInputs(fault)])
+  return left.length === 0 ? null : (step) => left.some((meets) => meets(step))
+
+  function alone(fault: Fault): readonly Meeting[] {
+    const way = readAlone(diagram, fault)
+    if (!way) return []
+    const { from, to } = way.reading
+    const isIt = (a: PointId, b: PointId): boolean => [a, b].includes(from) && [a, b].includes(to)
+    const isRead = readings.some(
+      (piece) =>
+        isIt(piece.from, piece.to) &&
+        [from, to].some((end) => end !== earth && isFree(diagram, piece.standing, end)),
+    )
+    return isRead ? [] : [(step) => step.deed?.verb === 'lift' && isIt(step.from, step.to)]
+  }
+
+  function atItsEnds(fault: Fault): readonly Meeting[] {
+    if (isSeen(fault) || readAlone(diagram, fault)) return []
+    const wire = diagram.wires.get(fault.of)
+    // what has rubbed through is the same at either end of its wire
+    if (wire && isShort(fault)) {
+      const either = [wire.from, wire.to]
+      return either.some((point) => touched.has(point)) ? [] : [atAnyOf(either)]
+    }
+    const ends = fault.effects.flatMap((effect) => {
+      const pair = effectEnds(diagram, effect)
+      return pair ? [pair.filter((point) => point !== earth && !touched.has(point))] : []
+    })
+    return ends.some((pair) => pair.length === 0) ? [] : [atAnyOf(ends.flat())]
+  }
+
+  function isSeen({ of, shows, effects }: Fault): boolean {
+    const isMoved = effects.every(({ does }: Effect) => does === 'hold' || does === 'set')
+    return since.some(
+      (piece) => piece.kind === 'look' && piece.of === of && (isMoved || shows?.includes(piece.what)),
+    )
+  }
+
+  /** Each thing that the part acts on, as its coil or the inputs of a board, of which no end was touched live. */
+  function atItsInputs(fault: Fault): readonly Meeting[] {
+    const part = diagram.parts.get(fault.of)
+    if (!part || readAlone(diagram, fault)) return []
+    const live = new Set(
+      readings.flatMap(({ from, to, standing }) => (standing.power === 'on' ? [from, to] : [])),
+    )
+    const inputs = part.kind.senses?.(part.settings).volts ?? []
+    return inputs.flatMap((name): readonly Meeting[] => {
+      const pair = effectEnds(diagram, { does: 'open', branch: `${part.id}/${name}` })
+      if (!pair || pair.some((point) => live.has(point))) return []
+      const meets = atAnyOf(pair)
+      return [(step) => step.power === 'on' && meets(step)]
+    })
+  }
+}
+
+const atAnyOf =
+  (points: readonly PointId[]): Meeting =>
+  ({ from, to }) =>
+    [from, to].some((point) => point !== earth && points.includes(point))

@@ -1,0 +1,44 @@
+import { partOfPoint, type Diagram } from '../diagram/diagram'
+import { effectEnds } from '../diagram/effectEnds'
+import { earth, type Fault, type PointId } from '../parts/effect'
+import type { Standing } from '../visit/standing'
+import type { Candidate } from './candidates'
+import { isShort } from './resistance'
+
+/** A short inside one part, and how it is read with nothing beside it. */
+export interface ReadAlone {
+  /** The terminal whose leads come off. */
+  readonly free: PointId
+  readonly reading: Candidate
+}
+
+/**
+ * How a short in a part is read by itself. With its leads on, all that hangs on the same wires reads along: a
+ * jumper beside a coil is as few ohms as the coil that has burnt. Null for what lies in no one part.
+ */
+export function readAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
+  if (!isShort(fault)) return null
+  const [ends] = fault.effects.flatMap((effect) => {
+    const pair = effectEnds(diagram, effect)
+    return pair ? [pair] : []
+  })
+  if (ends?.some((point) => point !== earth && partOfPoint(point) !== fault.of)) return null
+  const leads = (point: PointId): number => leadsAt(diagram, point).length
+  const [free] = (ends ?? [])
+    .filter((point) => point !== earth && leads(point) > 0)
+    .sort((a, b) => leads(a) - leads(b))
+  return ends && free ? { free, reading: { meter: 'ohms', from: ends[0], to: ends[1] } } : null
+}
+
+/** Whether every lead of a terminal is off. */
+export const isFree = (diagram: Diagram, { actions }: Standing, point: PointId): boolean => {
+  const off = new Set(
+    actions.flatMap(({ effects }) =>
+      effects.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])),
+    ),
+  )
+  return leadsAt(diagram, point).every((wire) => off.has(wire))
+}
+
+const leadsAt = ({ wires }: Diagram, point: PointId): readonly string[] =>
+  [...wires.values()].filter(({ from, to }) => [from, to].includes(point)).map(({ id }) => id)
