@@ -3,6 +3,7 @@ import { faultsOf } from '@jokulgale/core/diagram/faults'
 import { proofSheets } from '@jokulgale/core/visit/proofSheet'
 import { builtInUnit } from '@jokulgale/core/units/index'
 import { seeded } from '@jokulgale/core/world/random'
+import { asDrawn, type Unlikeness } from '@jokulgale/core/world/siteUnit'
 import { World } from '@jokulgale/core/world/world'
 import { entriesSent, followAsks, powerOn } from './followAsks'
 import { Hand, type Tapped } from './hand'
@@ -25,14 +26,7 @@ const calls: readonly Call[] = [
 ]
 
 /** Nothing unlike the drawing but the faults: trips stay, a motor may hum. */
-const asDrawn = {
-  supply: false,
-  plates: false,
-  loads: false,
-  faults: true,
-  weather: false,
-  readings: false,
-} as const
+const onlyFaults: Unlikeness = { ...asDrawn, faults: true }
 
 export interface CallTapped extends Call, Tapped {
   /** What it was found to be. */
@@ -66,7 +60,7 @@ async function wholeCall(hand: Hand, { unit, circuit, complaint, fault }: Call):
   if (faults.length === 0) throw new Error(`${circuit} has no fault ${fault}`)
   const said = diagram.complaints.find(({ words }) => words === complaint)
   if (!said) throw new Error(`${circuit} has no complaint “${complaint}”`)
-  const world = new World(diagram, { faults }, asDrawn, seeded(480))
+  const world = new World(diagram, { faults }, onlyFaults, seeded(480))
   await hand.press('New call: choose the unit')
   await page.getByLabel('Find').fill(unit)
   await hand.tap(page.getByRole('link', { name: unit, exact: true }))

@@ -1,8 +1,8 @@
 import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
-import type { Fault } from '@jokulgale/core/parts/effect'
-import type { EntryBody, ProofValue } from '@jokulgale/core/visit/entry'
-import { isNear } from '@jokulgale/core/visit/proofLine'
+import { putsRight } from '@jokulgale/core/diagnosis/putsRight'
+import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { proofSheets } from '@jokulgale/core/visit/proofSheet'
+import { sheetRead } from '@jokulgale/core/visit/sheetRead'
 import { atArrival } from '@jokulgale/core/visit/standing'
 import type { World } from '@jokulgale/core/world/world'
 import { search, type Searching } from './search'
@@ -25,7 +25,6 @@ const confident = 0.9
  */
 export function searchAndRepair(world: World, model: UnitModel, searching: Searching): Repaired {
   const { classes, complaint } = searching
-  const numberOf = (id: string): number => model.hypotheses.findIndex((hypothesis) => hypothesis.id === id)
   let entries: readonly EntryBody[] = []
   let steps = 0
   let confidentAndWrong = false
@@ -37,11 +36,7 @@ export function searchAndRepair(world: World, model: UnitModel, searching: Searc
     const { ranked } = found.diagnosis
     const [suspect] = found.diagnosis.model.hypotheses[ranked[0]].faults
     if (suspect === undefined) return { all: false, confidentAndWrong, steps }
-    const isIt = ({ of, touching, id }: Fault): boolean =>
-      of === suspect.of ||
-      of === suspect.touching ||
-      touching === suspect.of ||
-      classes[numberOf(id)] === classes[numberOf(suspect.id)]
+    const isIt = putsRight(model, classes, suspect)
     const of = world.left.find(isIt)?.of ?? suspect.of
     const before = world.left.length
     const putBack = world.repair(isIt)
@@ -70,14 +65,11 @@ function proofsOf(world: World, complaint: string): readonly EntryBody[] {
   const about = diagram.complaints.find(({ id }) => id === complaint)?.call ?? ''
   const proofs = proofSheets(diagram, {})
     .filter(({ call }) => failing.includes(call))
-    .map(({ call, lines }): EntryBody => {
-      const values = lines.flatMap(({ what, unit, expected, at }): readonly ProofValue[] => {
-        const value = at && world.measure(atArrival(diagram, call), at.meter, at.from, at.to)
-        return at && value !== null && expected !== null ? [{ what, value, unit, expected, at }] : []
-      })
-      const passed = values.every(({ value, expected }) => isNear(expected ?? null, value))
-      return { kind: 'proof', call, words: '', passed, values }
-    })
+    .map((sheet) =>
+      sheetRead(sheet, ({ meter, from, to }) =>
+        world.measure(atArrival(diagram, sheet.call), meter, from, to),
+      ),
+    )
   const [next] = failing.includes(about) ? [about] : failing
   return next === undefined ? [] : [...proofs, { kind: 'call', call: next }]
 }

@@ -1,4 +1,4 @@
-import { everythingUnlike, type Unlikeness } from '@jokulgale/core/world/siteUnit'
+import { asDrawn, everythingUnlike, type Unlikeness } from '@jokulgale/core/world/siteUnit'
 
 /** What is wrong with a unit that somebody has called about. */
 export type Wrong = 'one' | 'trips' | 'two' | 'three' | 'comes-and-goes' | 'not-drawn'
@@ -10,15 +10,6 @@ export interface WorldSort {
   readonly wrong: Wrong
   /** What was complained of is said; else nothing is. */
   readonly isSaid: boolean
-}
-
-const asDrawn: Unlikeness = {
-  supply: false,
-  plates: false,
-  loads: false,
-  faults: false,
-  weather: false,
-  readings: false,
 }
 
 const one = (words: string, unlike: Unlikeness): WorldSort => ({ words, unlike, wrong: 'one', isSaid: true })

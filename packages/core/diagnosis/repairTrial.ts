@@ -1,8 +1,9 @@
 import type { Fault } from '../parts/effect'
-import type { EntryBody, ProofValue } from '../visit/entry'
-import { isNear } from '../visit/proofLine'
+import type { EntryBody } from '../visit/entry'
 import { proofSheets } from '../visit/proofSheet'
 import type { UnitModel } from './predictor'
+import { putsRight } from './putsRight'
+import { sheetRead } from '../visit/sheetRead'
 import { atArrival } from '../visit/standing'
 import { playTrial, trueValue, type TrialOptions } from './trial'
 
@@ -58,11 +59,7 @@ export function playRepairs(
       continue
     }
     if (repaired.length >= mostRepairs) return { repaired, all: false, steps, proofReadings }
-    const isIt = ({ of, touching, id }: Fault): boolean =>
-      of === suspect.of ||
-      of === suspect.touching ||
-      touching === suspect.of ||
-      classes[numberOf(id)] === classes[numberOf(suspect.id)]
+    const isIt = putsRight(model, classes, suspect)
     const of = left.find(isIt)?.of ?? suspect.of
     repaired.push(of)
     left = left.filter((fault) => !isIt(fault))
@@ -79,26 +76,12 @@ function proofOf(
   complaint: string,
 ): { readonly entries: readonly EntryBody[]; readonly right: boolean; readonly read: number } {
   const home = model.diagram.complaints.find(({ id }) => id === complaint)?.call ?? model.diagram.calls[0].id
-  const sheets = proofSheets(model.diagram, {}).map(({ call, lines }) => {
-    const values = lines.flatMap(({ what, unit, expected, at }): readonly ProofValue[] => {
-      const value = at && trueValue(model, truth, atArrival(model.diagram, call), at)
-      return at && value !== null && expected !== null ? [{ what, value, unit, expected, at }] : []
-    })
-    return { call, values, passed: values.every(({ value, expected }) => isNear(expected ?? null, value)) }
-  })
+  const proofs = proofSheets(model.diagram, {}).map((sheet) =>
+    sheetRead(sheet, (at) => trueValue(model, truth, atArrival(model.diagram, sheet.call), at)),
+  )
   return {
-    entries: [
-      { kind: 'power', is: 'on' },
-      ...sheets.map(({ call, values, passed }): EntryBody => ({
-        kind: 'proof',
-        call,
-        words: '',
-        passed,
-        values,
-      })),
-      { kind: 'call', call: home },
-    ],
-    right: sheets.every(({ passed }) => passed),
-    read: sheets.reduce((sum, { values }) => sum + values.length, 0),
+    entries: [{ kind: 'power', is: 'on' }, ...proofs, { kind: 'call', call: home }],
+    right: proofs.every(({ passed }) => passed),
+    read: proofs.reduce((sum, { values }) => sum + (values?.length ?? 0), 0),
   }
 }

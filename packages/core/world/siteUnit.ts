@@ -19,6 +19,15 @@ export interface Unlikeness {
   readonly readings: boolean
 }
 
+export const asDrawn: Unlikeness = {
+  supply: false,
+  plates: false,
+  loads: false,
+  faults: false,
+  weather: false,
+  readings: false,
+}
+
 export const everythingUnlike: Unlikeness = {
   supply: true,
   plates: true,
