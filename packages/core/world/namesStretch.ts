@@ -1,15 +1,20 @@
-import type { Diagram } from '@jokulgale/core/diagram/diagram'
-import { effectEnds } from '@jokulgale/core/diagram/effectEnds'
-import { Joined } from '@jokulgale/core/diagram/joined'
-import type { Hypothesis } from '@jokulgale/core/diagnosis/hypothesis'
-import { earth, type Effect, type PointId } from '@jokulgale/core/parts/effect'
-import type { Difference } from '@jokulgale/core/world/difference'
+import type { Diagram } from '../diagram/diagram'
+import { effectEnds } from '../diagram/effectEnds'
+import { Joined } from '../diagram/joined'
+import { earth, type Effect, type PointId } from '../parts/effect'
+import type { Difference } from './difference'
+
+/** What a suspect lays blame on, and what it does. */
+interface Blame {
+  readonly of: readonly string[]
+  readonly effects: readonly Effect[]
+}
 
 /**
  * Whether a suspect names the stretch in which a unit is not as drawn: the same wire or part, or something
  * between the same two conductors. Who looks there sees what nobody drew.
  */
-export function namesStretch(diagram: Diagram, difference: Difference, suspect: Hypothesis): boolean {
+export function namesStretch(diagram: Diagram, difference: Difference, suspect: Blame): boolean {
   if (suspect.of.includes(difference.of)) return true
   const conductorOf = conductors(diagram)
   const between = (effects: readonly Effect[]): readonly string[] =>
