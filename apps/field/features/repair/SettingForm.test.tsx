@@ -4,6 +4,7 @@ import { SettingForm } from './SettingForm'
 
 test('a setting is recorded from what to what, and only with both', () => {
   const onSaid = renderVisit('rooftop-two-stage', [], (visit) => <SettingForm visit={visit} />)
+  fireEvent.press(screen.getByText('A setting was changed'))
   fireEvent.press(screen.getByText(/stages.*should be 2/i))
   const record = (): void => {
     fireEvent.press(screen.getByText('Record the change'))
@@ -17,10 +18,19 @@ test('a setting is recorded from what to what, and only with both', () => {
 
 test('a dial that has a few choices offers them, and nothing is typed', () => {
   const onSaid = renderVisit('air-handler-drive-running', [], (visit) => <SettingForm visit={visit} />)
+  fireEvent.press(screen.getByText('A setting was changed'))
   fireEvent.press(screen.getByText(/keypad, should be auto/))
   expect(screen.queryByLabelText(/^Found at/)?.props.value).toBeUndefined()
   const [foundInHand] = screen.getAllByText('in hand')
   fireEvent.press(foundInHand)
   fireEvent.press(screen.getByText('Record the change'))
   expect(onSaid).toHaveBeenCalledWith({ kind: 'setting', of: 'VD.keypad', from: 'hand', to: 'auto' })
+})
+
+test('no dial stands in the way of a repair that changed none, nor once it is recorded', () => {
+  renderVisit('rooftop-two-stage', [], (visit) => <SettingForm visit={visit} />)
+  expect(screen.queryByText(/should be/)).toBeNull()
+  fireEvent.press(screen.getByText('A setting was changed'))
+  fireEvent.press(screen.getByText('None was changed'))
+  expect(screen.queryByText(/should be/)).toBeNull()
 })

@@ -13,7 +13,7 @@ const withUnit = (words: string, unit = ''): string => (unit === '' ? words : `$
 
 interface DialFieldProps {
   readonly label: string
-  readonly dial: UnitDial | undefined
+  readonly dial: UnitDial
   readonly value: string
   readonly onChange: (value: string) => void
   readonly autoFocus?: boolean
@@ -21,15 +21,10 @@ interface DialFieldProps {
 
 /** Where a dial stands: one of its marks or choices where it shows such, else typed. */
 function DialField({ label, dial, value, onChange, autoFocus }: DialFieldProps) {
-  const options = dial?.choices ?? []
+  const options = dial.choices ?? []
   if (options.length === 0)
     return (
-      <Field
-        label={withUnit(label, dial?.unit)}
-        value={value}
-        onChangeText={onChange}
-        autoFocus={autoFocus}
-      />
+      <Field label={withUnit(label, dial.unit)} value={value} onChangeText={onChange} autoFocus={autoFocus} />
     )
   return (
     <>
@@ -45,61 +40,87 @@ const asDrawn = (diagram: Diagram, { id, words, drawn, isFree }: UnitDial): stri
 
 /** A setting changed, from what to what: thermostat set-up, changeover, delays. */
 export function SettingForm({ visit: { diagram, state, say } }: { readonly visit: OpenVisit }) {
-  const [of, setOf] = useState<string | null>(null)
-  const [from, setFrom] = useState('')
-  const [to, setTo] = useState('')
-  const options = dialsOf(diagram)
-  const chosen = options.find(({ id }) => id === of)
+  const [isOpen, setIsOpen] = useState(false)
+  const [dial, setDial] = useState<UnitDial | null>(null)
+  const close = (): void => {
+    setDial(null)
+    setIsOpen(false)
+  }
   return (
     <Part title="Settings changed">
       {state.settings.map(({ entry, body }) => (
         <Words key={entry.id}>{entryWords(body, diagram)}</Words>
       ))}
-      {of === null ? (
-        options.map((option) => (
-          <Press
-            key={option.id}
-            title={asDrawn(diagram, option)}
-            onPress={() => {
-              setOf(option.id)
-              setTo(option.drawn)
-              setFrom('')
-            }}
-          />
-        ))
-      ) : (
+      {!isOpen ? (
+        <Press
+          title="A setting was changed"
+          onPress={() => {
+            setIsOpen(true)
+          }}
+        />
+      ) : dial === null ? (
         <>
-          <Words strong>{chosen?.words ?? of}</Words>
-          <DialField
-            label="Found at"
-            dial={chosen}
-            value={from}
-            onChange={(found) => {
-              setFrom(found)
-              // what is nobody's mistake is left as it was found
-              if (chosen?.isFree) setTo(found)
-            }}
-            autoFocus
-          />
-          <DialField label="Set to" dial={chosen} value={to} onChange={setTo} />
-          <Press
-            kind="main"
-            title="Record the change"
-            disabled={from.trim() === '' || to.trim() === ''}
-            onPress={() => {
-              void say({ kind: 'setting', of, from: from.trim(), to: to.trim() })
-              setOf(null)
-            }}
-          />
-          <Press
-            kind="quiet"
-            title="Not this one"
-            onPress={() => {
-              setOf(null)
-            }}
-          />
+          {dialsOf(diagram).map((option) => (
+            <Press
+              key={option.id}
+              title={asDrawn(diagram, option)}
+              onPress={() => {
+                setDial(option)
+              }}
+            />
+          ))}
+          <Press kind="quiet" title="None was changed" onPress={close} />
         </>
+      ) : (
+        <ChangeForm
+          dial={dial}
+          onRecord={(from, to) => {
+            void say({ kind: 'setting', of: dial.id, from, to })
+            close()
+          }}
+          onCancel={() => {
+            setDial(null)
+          }}
+        />
       )}
     </Part>
+  )
+}
+
+interface ChangeFormProps {
+  readonly dial: UnitDial
+  readonly onRecord: (from: string, to: string) => void
+  readonly onCancel: () => void
+}
+
+/** Where a dial was found, and where it was set to. */
+function ChangeForm({ dial, onRecord, onCancel }: ChangeFormProps) {
+  const [from, setFrom] = useState('')
+  const [to, setTo] = useState(dial.drawn)
+  return (
+    <>
+      <Words strong>{dial.words}</Words>
+      <DialField
+        label="Found at"
+        dial={dial}
+        value={from}
+        onChange={(found) => {
+          setFrom(found)
+          // what is nobody's mistake is left as it was found
+          if (dial.isFree) setTo(found)
+        }}
+        autoFocus
+      />
+      <DialField label="Set to" dial={dial} value={to} onChange={setTo} />
+      <Press
+        kind="main"
+        title="Record the change"
+        disabled={from.trim() === '' || to.trim() === ''}
+        onPress={() => {
+          onRecord(from.trim(), to.trim())
+        }}
+      />
+      <Press kind="quiet" title="Not this one" onPress={onCancel} />
+    </>
   )
 }
