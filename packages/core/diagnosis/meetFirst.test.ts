@@ -73,3 +73,26 @@ test('nothing is put first while nothing stands out, and of what nobody can touc
   expect(meeting(found('no-air'))).toEqual([])
   expect(meeting(found('no-air', { kind: 'call', call: 'fan' }, volts('TB.R', 26)))).toEqual([])
 })
+
+describe('a thermostat that seems never to let go', () => {
+  const stays: readonly EntryBody[] = [
+    { kind: 'call', call: 'off' },
+    { kind: 'observation', what: 'pulled-in', of: 'GR' },
+    volts('TB.G', 25),
+    { kind: 'power', is: 'isolated' },
+  ]
+  const alone = (value: number | null): readonly EntryBody[] => [
+    { kind: 'action', do: 'lift', of: 'TS.R' },
+    { kind: 'reading', meter: 'ohms', from: 'TS.R', to: 'TS.G', value },
+    { kind: 'action', do: 'land', of: 'TS.R' },
+  ]
+  const after = (...entries: readonly EntryBody[]) => found('will-not-stop', ...stays, ...entries)
+  const [stuck, touching] = ['TS:relayG-stuck', 'TB.R-TS.R:crossed:TS.G-TB.G']
+
+  test('is told from conductors of its cable that touch, by its own ohms with its leads off', () => {
+    const held = after(...alone(0.1))
+    const open = after(...alone(null))
+    expect(shareOf(held, stuck)).toBeGreaterThan(10 * shareOf(held, touching))
+    expect(shareOf(open, touching)).toBeGreaterThan(3 * shareOf(open, stuck))
+  })
+})

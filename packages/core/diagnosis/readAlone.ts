@@ -1,11 +1,11 @@
-import { partOfPoint, type Diagram } from '../diagram/diagram'
+import { partOfPoint, type Diagram, type Wire } from '../diagram/diagram'
 import { effectEnds } from '../diagram/effectEnds'
 import { earth, type Fault, type PointId } from '../parts/effect'
 import type { Standing } from '../visit/standing'
 import type { Candidate } from './candidates'
 import { isShort } from './resistance'
 
-/** A short inside one part, and how it is read with nothing beside it. */
+/** A short inside one part, or a contact that stays made, and how it is read with nothing beside it. */
 export interface ReadAlone {
   /** The terminal whose leads come off. */
   readonly free: PointId
@@ -13,11 +13,13 @@ export interface ReadAlone {
 }
 
 /**
- * How a short in a part is read by itself. With its leads on, all that hangs on the same wires reads along: a
- * jumper beside a coil is as few ohms as the coil that has burnt. Null for what lies in no one part.
+ * How a short in a part, or a contact of control power that stays made, is read by itself. With its leads on,
+ * all that hangs on the same wires reads along: a jumper beside a coil is as few ohms as the coil that has
+ * burnt, two conductors of a cable that touch are a thermostat that never lets go. Null for what lies in no one
+ * part.
  */
 export function readAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
-  if (!isShort(fault)) return null
+  if (!isShort(fault) && !staysMade(fault)) return null
   const [ends] = fault.effects.flatMap((effect) => {
     const pair = effectEnds(diagram, effect)
     return pair ? [pair] : []
@@ -27,8 +29,13 @@ export function readAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
   const [free] = (ends ?? [])
     .filter((point) => point !== earth && leads(point) > 0)
     .sort((a, b) => leads(a) - leads(b))
-  return ends && free ? { free, reading: { meter: 'ohms', from: ends[0], to: ends[1] } } : null
+  if (!ends || !free) return null
+  if (!isShort(fault) && !leadsAt(diagram, free).every(({ wiring }) => wiring === 'control')) return null
+  return { free, reading: { meter: 'ohms', from: ends[0], to: ends[1] } }
 }
+
+const staysMade = ({ class: sort, effects }: Fault): boolean =>
+  sort === 'stuck' && effects.every((effect) => effect.does === 'hold' && effect.state === 'closed')
 
 /** Whether every lead of a terminal is off. */
 export const isFree = (diagram: Diagram, { actions }: Standing, point: PointId): boolean => {
@@ -37,8 +44,8 @@ export const isFree = (diagram: Diagram, { actions }: Standing, point: PointId):
       effects.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])),
     ),
   )
-  return leadsAt(diagram, point).every((wire) => off.has(wire))
+  return leadsAt(diagram, point).every(({ id }) => off.has(id))
 }
 
-const leadsAt = ({ wires }: Diagram, point: PointId): readonly string[] =>
-  [...wires.values()].filter(({ from, to }) => [from, to].includes(point)).map(({ id }) => id)
+const leadsAt = ({ wires }: Diagram, point: PointId): readonly Wire[] =>
+  [...wires.values()].filter(({ from, to }) => [from, to].includes(point))
