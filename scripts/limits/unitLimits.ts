@@ -27,9 +27,10 @@ const floors = [0, 0, 0.3]
 export function limitsOf(id: string): UnitLimits {
   const start = performance.now()
   const model = modelOf(readLadder(builtInUnitText(id)))
+  const rows = readingTable(model, 'tolerance')
   const parting = partingOf(
-    readingTable(model, 'tolerance'),
-    faultsToTell(model),
+    rows,
+    faultsToTell(model, rows),
     model.hypotheses.map(({ prior }) => prior),
   )
   const least = leastReadings(parting, floors)

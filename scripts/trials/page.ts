@@ -17,56 +17,7 @@ export function page(
   const seconds = overall((row) => row.seconds) * rows.length
   return `# How well it searches
 
-By \`npm run trials -- --each ${each} --schools ${schoolEach} --pairs ${pairs} --seed ${seed}\` on ${machine}, in ${(seconds / 60).toFixed(0)} minutes of one core. Faults are put into the solved circuit; what is asked for is read off it.
-
-## Every single fault, meter readings only, all costs equal
-
-Prior-weighted mean readings to the end. A class is a group that no reading of any call, and no ohms isolated, can part. *Display*: exact readings to the last count of the display. *Tolerance*: readings that a person with an ordinary meter can safely tell apart. Bound: the optimal tree with as many branches as the most outcomes any one reading of the unit has (in brackets); few readings have more than two; what they really allow is worked out in [how few readings can do](limits.md). *Best* plays out the eight most telling readings and takes the one after which the fewest are left. Walking is the same hunt hop by hop.
-
-${table(
-  [
-    'unit',
-    'faults',
-    'display: classes',
-    'entropy, bits',
-    'bound (outcomes)',
-    'best',
-    '(best − 0.5) ÷ bound',
-    'best ÷ walk',
-    'tolerance: classes',
-    'entropy, bits',
-    'bound (outcomes)',
-    'best',
-    'best ÷ entropy',
-    'walk',
-    'split',
-    'pull',
-    'usual',
-    'best ÷ walk',
-  ],
-  rows.map(({ id, isolation: { best, walk, split, pull, usual }, display, displayWalk }) => [
-    id,
-    best.faults,
-    display.classes,
-    display.entropyBits.toFixed(2),
-    `${display.boundReadings.toFixed(2)} (${display.mostOutcomes})`,
-    display.meanReadings.toFixed(2),
-    ((display.meanReadings - 0.5) / display.boundReadings).toFixed(2),
-    (display.meanReadings / displayWalk.meanReadings).toFixed(2),
-    best.classes,
-    best.entropyBits.toFixed(2),
-    `${best.boundReadings.toFixed(2)} (${best.mostOutcomes})`,
-    best.meanReadings.toFixed(2),
-    (best.meanReadings / best.entropyBits).toFixed(2),
-    walk.meanReadings.toFixed(1),
-    split.meanReadings.toFixed(1),
-    pull.meanReadings.toFixed(1),
-    usual.meanReadings.toFixed(1),
-    (best.meanReadings / walk.meanReadings).toFixed(2),
-  ]),
-)}
-
-Every fault ends in its own class under every policy: with exact readings the play follows the true branch by construction.
+By \`npm run trials -- --each ${each} --schools ${schoolEach} --pairs ${pairs} --seed ${seed}\` on ${machine}, in ${(seconds / 60).toFixed(0)} minutes of one core. Faults are put into the solved circuit; what is asked for is read off it. How many readings every single fault takes, with all costs equal: [isolation.md](isolation.md).
 
 ## Noise and blunders
 

@@ -1,6 +1,5 @@
 import { classesOf } from '@jokulgale/core/diagnosis/classes'
 import { modelOf } from '@jokulgale/core/diagnosis/diagnose'
-import { isolateAll, policies, type Isolation, type Policy } from '@jokulgale/core/diagnosis/isolate'
 import { seeded } from '@jokulgale/core/world/random'
 import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
 import { playRepairs } from '@jokulgale/core/diagnosis/repairTrial'
@@ -28,9 +27,6 @@ interface Searches {
 
 export interface UnitTrials {
   readonly id: string
-  readonly isolation: Readonly<Record<Policy, Isolation>>
-  readonly display: Isolation
-  readonly displayWalk: Isolation
   readonly exact: Searches
   readonly noisy: Searches
   readonly bySchool: Readonly<Record<School, Searches>>
@@ -88,12 +84,6 @@ export function trialsOf(id: string, extent: Extent): UnitTrials {
   const noisy = play({ looks: false, noise: true, blunders: 0.03 }, extent.each)
   return {
     id,
-    isolation: Object.fromEntries(policies.map((policy) => [policy, isolateAll(model, policy)])) as Record<
-      Policy,
-      Isolation
-    >,
-    display: isolateAll(model, 'best', 'display'),
-    displayWalk: isolateAll(model, 'walk', 'display'),
     exact: summed(play(plain, extent.each)),
     noisy: summed(noisy),
     bySchool: Object.fromEntries(

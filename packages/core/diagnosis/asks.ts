@@ -22,6 +22,8 @@ export interface MeasureAsk extends AskFacts {
   readonly toWords: string
   /** It was taken already; the reason says why once more. */
   readonly again: boolean
+  /** It is taken at what is to come out; the reason says why. */
+  readonly meets: boolean
 }
 
 export interface LookAsk extends AskFacts {
@@ -118,6 +120,7 @@ function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
     fromWords: point(step.from),
     toWords: point(step.to),
     again: step.again !== null,
+    meets: step.meets,
     zone: zoneWords(diagram, diagram.points.get(step.from)?.zone ?? ''),
   }
 }

@@ -13,6 +13,9 @@ export const policies: readonly Policy[] = ['best', 'walk', 'split', 'pull', 'us
 export interface Isolation {
   readonly policy: Policy
   readonly faults: number
+  /** Faults beside those that no reading tells from nothing wrong, and what they hold of all by their priors. */
+  readonly quiet: number
+  readonly quietShare: number
   /** Groups of faults that no available reading can tell apart. */
   readonly classes: number
   /** Readings to the end, in the mean over faults by their priors, and at the most. */
@@ -28,8 +31,16 @@ export interface Isolation {
   readonly entropyBits: number
 }
 
-/** The single faults that are to be told from each other, by hypothesis number. */
-export const faultsToTell = ({ hypotheses, everySingle }: UnitModel): readonly number[] =>
+/**
+ * The single faults that are to be told from each other, by hypothesis number: those that some reading tells
+ * from a unit with nothing wrong. Nobody hunts for what no reading shows; it is named as not covered.
+ */
+export const faultsToTell = (
+  model: UnitModel,
+  rows: readonly Pick<TableRow, 'outcome'>[],
+): readonly number[] => everyFault(model).filter((h) => rows.some(({ outcome }) => outcome[h] !== outcome[0]))
+
+const everyFault = ({ hypotheses, everySingle }: UnitModel): readonly number[] =>
   everySingle.filter((h) => hypotheses[h].faults.length > 0 && hypotheses[h].prior > 0)
 
 /**
@@ -44,8 +55,12 @@ export function isolateAll(
 ): Isolation {
   const { hypotheses } = model
   const wanted = only ? new Set(only) : null
-  const faults = faultsToTell(model)
   const rows = readingTable(model, fineness)
+  const shown = faultsToTell(model, rows)
+  const quiet = everyFault(model).filter((h) => !shown.includes(h))
+  // one that was asked for by its name is told from the others like any
+  const faults = [...shown, ...quiet.filter((h) => wanted?.has(hypotheses[h].id))]
+  const share = (some: readonly number[]): number => some.reduce((sum, h) => sum + hypotheses[h].prior, 0)
   const player = new Player(
     rows,
     Float64Array.from(hypotheses.slice(0, model.singles), ({ prior }) => prior),
@@ -62,6 +77,8 @@ export function isolateAll(
   return {
     policy,
     faults: wanted ? wanted.size : faults.length,
+    quiet: quiet.length,
+    quietShare: share(quiet) / share(everyFault(model)),
     classes: leaves.length,
     mostOutcomes,
     maxReadings: Math.max(0, ...counted.map(({ depth }) => depth)),

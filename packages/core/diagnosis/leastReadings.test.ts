@@ -93,10 +93,11 @@ test('deep enough, it is reached where each reading parts all classes alike', ()
 
 test('on a unit, no way to search beats it', () => {
   const model = modelOf(builtInUnit('fan-coil-two-pipe'))
+  const rows = readingTable(model, 'tolerance')
   const least = leastReadings(
     partingOf(
-      readingTable(model, 'tolerance'),
-      faultsToTell(model),
+      rows,
+      faultsToTell(model, rows),
       model.hypotheses.map(({ prior }) => prior),
     ),
     [0, 0],
@@ -104,4 +105,17 @@ test('on a unit, no way to search beats it', () => {
   const { meanReadings, boundReadings } = isolateAll(model, 'best')
   expect(meanReadings).toBeGreaterThan(least.meanReadings)
   expect(least.meanReadings).toBeGreaterThan(boundReadings)
+})
+
+test('what no reading shows is not hunted, and is found all the same when it is asked for by its name', () => {
+  const model = modelOf(builtInUnit('fan-coil-two-pipe'))
+  const bridged = model.hypotheses.findIndex(({ id }) => id === 'LS:bridged')
+  expect(faultsToTell(model, readingTable(model, 'tolerance'))).not.toContain(bridged)
+  const all = isolateAll(model, 'best')
+  const one = isolateAll(model, 'best', 'tolerance', ['LS:bridged'])
+  expect(all.quiet).toBeGreaterThan(0)
+  expect(all.quietShare).toBeLessThan(0.1)
+  expect(one).toMatchObject({ faults: 1, foundShare: 1 })
+  // nothing but the exclusion of all others tells it
+  expect(one.meanReadings).toBeGreaterThan(2 * all.meanReadings)
 })

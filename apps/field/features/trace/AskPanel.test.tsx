@@ -131,13 +131,16 @@ test('after a repair it says to prove it, until something was read again', () =>
   expect(screen.queryByText(/run it and prove it/)).toBeNull()
 })
 
-test('an ask for a reading that was taken already says why it is taken once more', () => {
+test('an ask for a reading once more, or at what is to come out, says why', () => {
   const ask = askTo('measure')
   if (ask.do !== 'measure') throw new Error('no reading is asked for')
   show({ ...ask, again: true, reason: 'Once more, for a reason.' }, [complaint])
   expect(screen.getByText('Once more, for a reason.')).toBeTruthy()
   screen.unmount()
-  show({ ...ask, again: false, reason: 'It parts two.' }, [complaint])
+  show({ ...ask, again: false, meets: true, reason: 'At itself.' }, [complaint])
+  expect(screen.getByText('At itself.')).toBeTruthy()
+  screen.unmount()
+  show({ ...ask, again: false, meets: false, reason: 'It parts two.' }, [complaint])
   expect(screen.queryByText('It parts two.')).toBeNull()
 })
 

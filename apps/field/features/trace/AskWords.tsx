@@ -48,7 +48,7 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
         <View style={{ flex: 1, gap: 2 }}>
           {ask.do === 'measure' ? (
             <>
-              {ask.again ? <Words size="small">{ask.reason}</Words> : null}
+              {ask.again || ask.meets ? <Words size="small">{ask.reason}</Words> : null}
               <Leads ask={ask} />
             </>
           ) : (
