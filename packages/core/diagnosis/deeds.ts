@@ -6,7 +6,7 @@ import { effectsOfAction } from '../visit/actions'
 import { poweredAgain } from '../visit/poweredAgain'
 import type { Standing } from '../visit/standing'
 import { liveCandidates, type Candidate } from './candidates'
-import { leadingFew } from './hinge'
+import { leadingFew } from './leadingFew'
 import { oneRepairOf } from './oneRepair'
 import { lookSteps, readingSteps, situationIn, type Search } from './proposals'
 import { readAlone } from './readAlone'
@@ -170,7 +170,7 @@ function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Pro
   ]
 }
 
-/** A short in a part that leads, read with the leads of the part off. */
+/** A short, or a contact that stays made, in a part that leads: read with the leads of the part off. */
 function aloneProposals({ model, belief }: Search): readonly Proposal[] {
   const leader = leadingFew(belief)?.[0]
   if (leader === undefined) return []

@@ -1,10 +1,8 @@
 import type { Evidence, Findings } from '../visit/evidence'
 import { isNothing } from './likelihood'
-import { likely } from './outcomes'
+import { leadingFew, shareOf } from './leadingFew'
 import type { Belief } from './suspects'
 
-/** So few suspects with so much of what is believed are a verdict. */
-const verdict = { most: 4, share: 0.9 } as const
 /** A verdict hangs on a reading without which its suspects had less than this. */
 const hangsBelow = 0.5
 
@@ -28,13 +26,3 @@ function isSoonMisread(piece: Evidence): boolean {
   const { meter, value } = piece
   return isNothing(meter, value) || (meter === 'ohms' && value !== null && value <= touchingOhms)
 }
-
-/** The few that are a verdict together; null while there is none. */
-export function leadingFew(belief: Belief): readonly number[] | null {
-  const few = likely(belief).slice(0, verdict.most)
-  const upTo = few.findIndex((_, k) => shareOf(few.slice(0, k + 1), belief.probability) >= verdict.share)
-  return upTo < 0 ? null : few.slice(0, upTo + 1)
-}
-
-const shareOf = (some: readonly number[], shares: Float64Array): number =>
-  some.reduce((sum, h) => sum + shares[h], 0)

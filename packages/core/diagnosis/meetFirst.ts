@@ -1,4 +1,4 @@
-import { leadingFew } from './hinge'
+import { leadingFew } from './leadingFew'
 import { meetingOf } from './metAtItself'
 import { informationOf } from './outcomes'
 import type { Search } from './proposals'

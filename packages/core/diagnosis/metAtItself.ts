@@ -51,7 +51,8 @@ export function meetingOf(
       const pair = effectEnds(diagram, effect)
       return pair ? [pair.filter((point) => point !== earth && !touched.has(point))] : []
     })
-    return ends.some((pair) => pair.length === 0) ? [] : [atAnyOf(ends.flat())]
+    const isMet = ends.length === 0 || ends.some((pair) => pair.length === 0)
+    return isMet ? [] : [atAnyOf(ends.flat())]
   }
 
   function isSeen({ of, shows, effects }: Fault): boolean {
