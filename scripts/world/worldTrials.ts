@@ -3,7 +3,7 @@ import { modelOf } from '@jokulgale/core/diagnosis/diagnose'
 import { notDrawn } from '@jokulgale/core/diagnosis/hypothesis'
 import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
 import type { School } from '@jokulgale/core/diagnosis/schools'
-import { builtInUnit } from '@jokulgale/core/units/index'
+import { builtInUnit, builtInUnitIds } from '@jokulgale/core/units/index'
 import type { Difference } from '@jokulgale/core/world/difference'
 import { seeded, type Random } from '@jokulgale/core/world/random'
 import { reliabilityOf, type ReliabilityRow } from '../trials/reliability'
@@ -58,8 +58,9 @@ export function worldTrials(task: WorldTask): WorldResult {
   const model = modelOf(builtInUnit(task.unit))
   const classes = classesOf(model)
   const played = Array.from({ length: task.searches }, (_, number) => {
-    // a stream for each search: the same unit with the same fault in every sort of world of one seed
-    const random = seeded(task.seed + 7919 * number)
+    // a stream for each search: the same unit with the same fault in every sort of world of one seed, and
+    // another for each unit: with one for all, a search would be given much the same fault on every unit
+    const random = seeded(task.seed + 7919 * number + 104_729 * builtInUnitIds.indexOf(task.unit))
     model.forgetPairs()
     return play(drawCall(model, classes, sort, random), { model, classes, sort, school: task.school, random })
   })
