@@ -1,4 +1,7 @@
 import { leadingFew } from './leadingFew'
+import { isDoubted } from './doubt'
+import { readingOf } from './grouping'
+import { distinct } from './likelihood'
 import { meetingOf } from './metAtItself'
 import { informationOf } from './outcomes'
 import type { Search } from './proposals'
@@ -7,6 +10,11 @@ import type { Belief } from './suspects'
 
 /** Bits, in doubt, from which a reading at the suspect is worth taking. */
 const worthMeetingBits = 0.05
+/**
+ * What a reading tells that the suspect has otherwise than a healthy unit, bits: one verdict in five is taken
+ * for wrong, and half of what nobody drew reads as if nothing were wrong there.
+ */
+const abnormalBits = 0.45
 
 /**
  * Before a verdict its suspect is met at itself, where no lead has touched it yet: what was read elsewhere may
@@ -16,17 +24,27 @@ const worthMeetingBits = 0.05
  */
 export function meetFirst(search: Search, steps: readonly Step[], muchBits: number): readonly Step[] {
   const { model, findings, belief, which } = search
-  const [leader, ...others] = (leadingFew(belief) ?? []).map((h) =>
-    meetingOf(model.diagram, findings, model.hypotheses[h]),
+  const few = leadingFew(belief) ?? []
+  const [first] = few
+  if (first === undefined) return steps
+  // what most of what is believed takes for a blunder has met nothing
+  const evidence = findings.evidence.filter((_, e) => !isDoubted(model, findings, belief, e))
+  const [leader, ...others] = few.map((h) =>
+    meetingOf(model.diagram, { ...findings, evidence }, model.hypotheses[h]),
   )
   if (!leader) return steps
   // one of those that read the same elsewhere may be the easiest to get at
   const meets = (step: ReadingStep): boolean => [leader, ...others].some((meeting) => meeting?.(step))
   const doubted = inDoubt(belief)
+  const tells = (step: ReadingStep): number => {
+    const { meter, predicted, healthy } = step
+    const isAbnormal = distinct(meter, readingOf(predicted[first]), healthy)
+    return Math.max(informationOf(meter, predicted, doubted, which), isAbnormal ? abnormalBits : 0)
+  }
   const [best] = steps
     .flatMap((step) => {
       if (step.do !== 'measure' || !meets(step)) return []
-      const bits = informationOf(step.meter, step.predicted, doubted, which)
+      const bits = tells(step)
       return bits < worthMeetingBits ? [] : [{ step, bits }]
     })
     .sort((a, b) => b.bits / b.step.cost - a.bits / a.step.cost)
