@@ -18,42 +18,48 @@ const abnormalBits = 0.45
 
 /**
  * Before a verdict its suspect is met at itself, where no lead has touched it yet: what was read elsewhere may
- * come of something that nobody drew. Of the readings there the one is marked that tells most for its time if
- * what is believed were in doubt. It goes first, but behind what tells more than `muchBits`, and from another
- * place behind a reading that is to be taken once more here.
+ * come of something that nobody drew. The reading that meets it goes first, but behind what tells more than
+ * `muchBits`, and from another place behind a reading that is to be taken once more here.
  */
 export function meetFirst(search: Search, steps: readonly Step[], muchBits: number): readonly Step[] {
-  const { model, findings, belief, which } = search
-  const few = leadingFew(belief) ?? []
-  const [first] = few
-  if (first === undefined) return steps
-  // what most of what is believed takes for a blunder has met nothing
-  const evidence = findings.evidence.filter((_, e) => !isDoubted(model, findings, belief, e))
-  const [leader, ...others] = few.map((h) =>
-    meetingOf(model.diagram, { ...findings, evidence }, model.hypotheses[h]),
-  )
-  if (!leader) return steps
-  // one of those that read the same elsewhere may be the easiest to get at
-  const meets = (step: ReadingStep): boolean => [leader, ...others].some((meeting) => meeting?.(step))
-  const doubted = inDoubt(belief)
-  const tells = (step: ReadingStep): number => {
-    const { meter, predicted, healthy } = step
-    const isAbnormal = distinct(meter, readingOf(predicted[first]), healthy)
-    return Math.max(informationOf(meter, predicted, doubted, which), isAbnormal ? abnormalBits : 0)
-  }
-  const [best] = steps
-    .flatMap((step) => {
-      if (step.do !== 'measure' || !meets(step)) return []
-      const bits = tells(step)
-      return bits < worthMeetingBits ? [] : [{ step, bits }]
-    })
-    .sort((a, b) => b.bits / b.step.cost - a.bits / a.step.cost)
+  const best = meetingReading(search, steps)
   if (!best) return steps
   const met: ReadingStep = { ...best.step, meets: true, bits: Math.max(best.bits, best.step.bits) }
   const rest = steps.filter((step) => step !== best.step)
   const isBefore = (step: Step): boolean =>
     isDecidedNearer(step, best.step) || (best.step.bits <= muchBits && step.bits > muchBits)
   return [...rest.filter(isBefore), met, ...rest.filter((step) => !isBefore(step))]
+}
+
+interface Meeting {
+  readonly step: ReadingStep
+  /** What it tells if what is believed is in doubt. */
+  readonly bits: number
+}
+
+/** The reading at the suspect in the lead that tells most for its time; null where it was met, or none does. */
+function meetingReading(search: Search, steps: readonly Step[]): Meeting | null {
+  const { model, findings, belief, which } = search
+  const few = leadingFew(belief)
+  if (few === null) return null
+  // what most of what is believed takes for a blunder has met nothing
+  const evidence = findings.evidence.filter((_, e) => !isDoubted(model, findings, belief, e))
+  const [leader, ...others] = few.map((h) =>
+    meetingOf(model.diagram, { ...findings, evidence }, model.hypotheses[h]),
+  )
+  if (!leader) return null
+  const doubted = inDoubt(belief)
+  const tells = ({ meter, predicted, healthy }: ReadingStep): number => {
+    const isAbnormal = distinct(meter, readingOf(predicted[few[0]]), healthy)
+    return Math.max(informationOf(meter, predicted, doubted, which), isAbnormal ? abnormalBits : 0)
+  }
+  // one of those that read the same elsewhere may be the easiest to get at
+  const meets = (step: ReadingStep): boolean => [leader, ...others].some((meeting) => meeting?.(step))
+  const [best] = steps
+    .flatMap((step) => (step.do === 'measure' && meets(step) ? [{ step, bits: tells(step) }] : []))
+    .filter(({ bits }) => bits >= worthMeetingBits)
+    .sort((a, b) => b.bits / b.step.cost - a.bits / a.step.cost)
+  return best ?? null
 }
 
 const isDecidedNearer = (step: Step, { reach }: ReadingStep): boolean =>
