@@ -156,7 +156,6 @@ test('who makes the call is said, and that they confirmed it only where it is no
   ])
 })
 
-
 test('a control is asked for its stored code, beside what its lamp shows now', () => {
   const onSaid = show(complaint)
   fireEvent.press(screen.getByText('Ignition control: stored code not asked for'))
