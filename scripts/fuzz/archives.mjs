@@ -32,6 +32,8 @@ try {
   const { fuzzArchives } = await import(pathToFileURL(out).href)
   const count = Number(values.count)
   spoiling.setSeed(Number(values.seed))
+  const said = ({ accepted, refused, wrong }) =>
+    `${accepted} brought in, ${refused} refused with words, ${wrong.length} neither`
   const tally = await fuzzArchives({
     databaseUrl: await house.postgres.newDatabase('archives'),
     migrations: path.join(serverFolder, 'db', 'migrations'),
@@ -39,10 +41,10 @@ try {
     folder,
     count,
     spoiling,
+    onProgress: (tried, soFar) => console.error(`${tried} of ${count}: ${said(soFar)}`),
   })
   console.log(
-    `archives of a shop: ${count} files, ${tally.accepted} brought in, ${tally.refused} refused with words, ` +
-      `${tally.wrong.length} neither; the slowest took ${tally.slowest.toFixed(0)} ms`,
+    `archives of a shop: ${count} files, ${said(tally)}; the slowest took ${tally.slowest.toFixed(0)} ms`,
   )
   for (const each of tally.wrong.slice(0, 5)) console.log(each)
   console.log(`seed ${values.seed}, ${machine}`)

@@ -30,8 +30,11 @@ export interface Trials {
   readonly folder: string
   readonly count: number
   readonly spoiling: Spoiling
+  /** Told how many have been tried, after each thousand: a run of twenty thousand takes most of an hour. */
+  readonly onProgress: (tried: number, soFar: Tally) => void
 }
 
+/** What became of the archives that were tried. */
 interface Tally {
   readonly accepted: number
   readonly refused: number
@@ -63,6 +66,7 @@ export async function fuzzArchives(trials: Trials): Promise<Tally> {
       wrong.push(problem instanceof Error ? (problem.stack ?? problem.message) : String(problem))
     else if (left > 0) wrong.push(`refused, and a shop is there all the same: ${problem.message}`)
     else refused += 1
+    if ((k + 1) % 1000 === 0) trials.onProgress(k + 1, { accepted, refused, slowest, wrong })
   }
   await pool.end()
   return { accepted, refused, slowest, wrong }
