@@ -1,5 +1,5 @@
 import type { UnitModel } from './predictor'
-import { sumOfLogs, type Track, type Weigher } from './tracks'
+import { sumOfLogs, type Carrier, type Track } from './tracks'
 
 /** A hypothesis as it was carried through the evidence. */
 export interface Carried {
@@ -18,7 +18,7 @@ export interface Telling {
 /** How hypotheses begin, and what a piece makes of their tracks. */
 export interface Carrying {
   readonly start: (which: readonly number[]) => ReadonlyMap<number, readonly Track[]>
-  readonly weigher: (piece: number, which: readonly number[]) => Weigher
+  readonly carrier: (piece: number, which: readonly number[]) => Carrier
 }
 
 interface Told extends Telling {
@@ -40,7 +40,7 @@ export function carriedThrough(
   model: UnitModel,
   telling: Telling,
   which: readonly number[],
-  { start, weigher }: Carrying,
+  { start, carrier }: Carrying,
 ): ReadonlyMap<number, Carried> {
   const base = `${model.timesForgotten} ${telling.base}`
   const { pieces } = telling
@@ -52,10 +52,10 @@ export function carriedThrough(
   for (let e = 0; e < pieces.length; e++) {
     const due = which.filter((h) => carried.get(h)?.weight.length === e)
     if (due.length === 0) continue
-    const weigh = weigher(e, due)
+    const carryOn = carrier(e, due)
     for (const h of due) {
       const before = carried.get(h)
-      if (before) carried.set(h, carriedOn(before, h, weigh))
+      if (before) carried.set(h, carriedOn(before, h, carryOn))
     }
   }
   kept.push({ base, pieces, carried })
@@ -79,9 +79,9 @@ function longestShared(kept: readonly Told[], base: string, pieces: readonly str
   return shared
 }
 
-function carriedOn({ tracks, weight }: Carried, h: number, weigh: Weigher): Carried {
+function carriedOn({ tracks, weight }: Carried, h: number, carryOn: Carrier): Carried {
   if (tracks.length === 0) return { tracks, weight: [...weight, -Infinity] }
-  const next = tracks.map((track) => weigh(h, track))
+  const next = carryOn(h, tracks)
   const whole = sumOfLogs(next)
   return {
     tracks: next.filter(({ logWeight }) => logWeight > whole - forgottenBelow),

@@ -8,6 +8,7 @@ const track = (present: number): Track => ({
   factors: new Factors(),
   where: null,
   blown: 'not',
+  opens: [],
   present,
   cycle: cycleAtFirst,
   stays,

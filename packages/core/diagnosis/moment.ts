@@ -91,6 +91,19 @@ export class Moment {
     return isSlow(this.trippedAtFirst(h, 'drawn'))
   }
 
+  /** Of the states in which a hypothesis that had tripped nothing is met here, the share that are tripped. */
+  shareOpened(h: number): number {
+    const { model, situation, standing } = this
+    if (standing.power === 'off' || !model.mayTrip(h)) return 0
+    const held = this.held(h, 'not')
+    const opened = rangeOf(model.hypotheses[h].faults).map((ohms) =>
+      situation.trips(model.version(h, ohms, held)),
+    )
+    const tripping = opened.filter((trips) => trips.length > 0)
+    const share = tripping.length / opened.length
+    return tripping.some((trips) => !isSlow(trips)) ? share : (1 - beforeSlowTrip) * share
+  }
+
   /** The number to predict with while nothing has tripped yet. */
   beforeTrips(h: number): number {
     const { circuit } = this.situation

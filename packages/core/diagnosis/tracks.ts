@@ -1,6 +1,7 @@
 import type { Factors } from './factors'
 import type { Blown } from './moment'
 import type { Around } from './otherSurroundings'
+import type { Resistance } from './resistance'
 import type { Whereabouts } from './withinRange'
 
 /**
@@ -13,6 +14,8 @@ export interface Track {
   /** Where in its range the fault lies, as far as readings have told; null: they have not. */
   readonly where: Whereabouts | null
   readonly blown: Blown
+  /** The ways in which it may yet trip something, where it has not. */
+  readonly opens: readonly Resistance[]
   /** Chance that the fault is there just now; null: it does not come and go. */
   readonly present: number | null
   /** Chance that a fault which comes and goes stays as it is until the next entry. */
@@ -42,3 +45,6 @@ export const sumOfLogs = (tracks: readonly Track[]): number => {
 
 /** What a piece of evidence makes of a hypothesis's track. */
 export type Weigher = (h: number, track: Track) => Track
+
+/** What time that passes and a piece of evidence make of all tracks of a hypothesis. */
+export type Carrier = (h: number, tracks: readonly Track[]) => readonly Track[]

@@ -1,6 +1,7 @@
 import { partOfPoint } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
 import { storedIn } from '../parts/storedCode'
+import { complaintSaid } from '../visit/complaintSaid'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
 import type { Standing } from '../visit/standing'
@@ -11,13 +12,14 @@ import { Factors } from './factors'
 import type { Hypothesis } from './hypothesis'
 import { measuredChance } from './measured'
 import { Moment, type Blown } from './moment'
+import { openedMeanwhile } from './openedMeanwhile'
 import { aroundAtFirst } from './otherSurroundings'
 import { pairsWorthTrying } from './pairs'
 import { passing } from './passing'
 import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
 import { standInChance } from './standIn'
-import type { Track, Weigher } from './tracks'
+import type { Carrier, Track, Weigher } from './tracks'
 import { storedChances } from './weighStored'
 import { lookWeigher } from './weighLook'
 import { readingWeigher } from './weighReading'
@@ -124,7 +126,7 @@ function tracksAfter(context: Context, which: readonly number[]): AllTold {
   )
   const carried = carriedThrough(model, { base: baseKey(context), pieces }, which, {
     start: (these) => startTracks(context, these),
-    weigher: (e, these) => weigherAt(context, e, these),
+    carrier: (e, these) => carrierAt(context, e, these),
   })
   const weight = evidence.map(() => new Float64Array(model.hypotheses.length).fill(-Infinity))
   const factors: (Factors | undefined)[] = []
@@ -212,6 +214,7 @@ function startTracks(context: Context, which: readonly number[]): ReadonlyMap<nu
                 factors: new Factors(),
                 where: null,
                 blown,
+                opens: blown === 'not' ? ways : [],
                 present,
                 stays,
                 cycle: cycleAtFirst,
@@ -236,27 +239,36 @@ function startTracks(context: Context, which: readonly number[]): ReadonlyMap<nu
 /** The call that the visit is about: it says which season nobody has measured. */
 const homeCallOf = (context: Context): string => {
   const { model, findings } = context
-  const complaint = model.diagram.complaints.find(({ id }) => id === findings.complaint)
+  const complaint = complaintSaid(model.diagram, findings.complaint)
   return complaint?.call ?? firstStanding(context).call
 }
 
 /** The calls that the complaint may be about; every call where nobody said. */
 const callsMeant = ({ model: { diagram }, findings: { complaint } }: Context): readonly string[] =>
-  diagram.complaints.find(({ id }) => id === complaint)?.calls ?? diagram.calls.map(({ id }) => id)
+  complaintSaid(diagram, complaint)?.calls ?? diagram.calls.map(({ id }) => id)
 
-/** What a piece of evidence makes of a track; some tracks have it that the call has stood for longer. */
-function weigherAt(context: Context, e: number, which: readonly number[]): Weigher {
+/**
+ * What a piece of evidence makes of tracks; some have it that the call has stood for longer, and by the time
+ * that it was taken what trips may have.
+ */
+function carrierAt(context: Context, e: number, which: readonly number[]): Carrier {
   const { model, repairedFaults, evidence } = context
   const piece = evidence[e]
   const also = model.stillThere(repairedFaults, piece.standing)
   if (piece.kind === 'look' && storedIn(piece.what) !== null)
-    return plainly(storedChances(model, piece, callsMeant(context), also))
+    return openedMeanwhile(plainly(storedChances(model, piece, callsMeant(context), also)), () => 0)
   const rest: Rest = { home: homeCallOf(context), metered: lookedAtAndMetered(evidence), which }
-  const settled = weigherOf(model, piece, new Moment(model, piece.standing, also), rest)
+  const moment = new Moment(model, piece.standing, also)
+  const settled = weigherOf(model, piece, moment, rest)
   const meanwhile = passing(evidence[e - 1], piece)
-  if (piece.standing.age === null) return (h, track) => settled(h, meanwhile(track))
-  const late = weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), rest)
-  return (h, track) => (track.late ? late : settled)(h, meanwhile(track))
+  const late =
+    piece.standing.age === null
+      ? settled
+      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), rest)
+  return openedMeanwhile(
+    (h, track) => (track.late ? late : settled)(h, meanwhile(track)),
+    (h) => moment.shareOpened(h),
+  )
 }
 
 /** What weighing a piece of evidence takes from the rest of the visit. */
