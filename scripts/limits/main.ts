@@ -3,9 +3,10 @@ import { availableParallelism } from 'node:os'
 import { parseArgs } from 'node:util'
 import { isMainThread } from 'node:worker_threads'
 import { builtInUnitIds } from '@jokulgale/core/units/index'
+import { eachUnit } from '../house/eachUnit'
 import { machine } from '../house/machine.mjs'
 import { table, writeDocs } from '../house/page'
-import { answer, onThreads } from '../house/threads'
+import { answer } from '../house/threads'
 import { limitsOf, type UnitLimits } from './unitLimits'
 
 async function main(): Promise<void> {
@@ -15,14 +16,9 @@ async function main(): Promise<void> {
       threads: { type: 'string', default: String(availableParallelism()) },
     },
   })
-  const rows = new Map<string, UnitLimits>()
-  await onThreads<string, UnitLimits>(values.units.split(','), Number(values.threads), (id, row) => {
-    rows.set(id, row)
-    console.log(id, `${row.seconds.toFixed(0)} s`)
-  })
-  const inOrder = builtInUnitIds.flatMap((id) => rows.get(id) ?? [])
-  writeDocs('limits.json', `${JSON.stringify({ machine, rows: inOrder }, null, 2)}\n`)
-  writeDocs('limits.md', page(inOrder))
+  const rows = await eachUnit<UnitLimits>(values.units.split(','), Number(values.threads))
+  writeDocs('limits.json', `${JSON.stringify({ machine, rows }, null, 2)}\n`)
+  writeDocs('limits.md', page(rows))
   console.log('written to docs/limits.md, docs/limits.json')
 }
 

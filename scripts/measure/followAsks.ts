@@ -3,6 +3,7 @@ import { meters, type Meter } from '@jokulgale/core/circuit/meters'
 import { classesOf } from '@jokulgale/core/diagnosis/classes'
 import { diagnose, modelOf } from '@jokulgale/core/diagnosis/diagnose'
 import { meterWords } from '@jokulgale/core/diagnosis/words'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 import { measuredConditions } from '@jokulgale/core/visit/conditionWords'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { gather } from '@jokulgale/core/visit/evidence'
@@ -43,7 +44,7 @@ export async function followAsks(hand: Hand, world: World, complaint: string): P
   const { page } = hand
   const model = modelOf(world.diagram)
   // the weather of the day is that in which the unit was called for
-  const home = world.diagram.complaints.find(({ id }) => id === complaint)?.call ?? ''
+  const home = complaintSaid(world.diagram, complaint)?.call ?? ''
   const classes = classesOf(model)
   for (let ask = 0; ask < mostAsks; ask++) {
     const entries = await settled(hand)

@@ -1,5 +1,6 @@
 import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
 import { putsRight } from '@jokulgale/core/diagnosis/putsRight'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 import { proofSheets } from '@jokulgale/core/visit/proofSheet'
 import { sheetRead } from '@jokulgale/core/visit/sheetRead'
@@ -62,7 +63,7 @@ function putBackEntry({ diagram }: World, of: string): EntryBody {
 function proofsOf(world: World, complaint: string): readonly EntryBody[] {
   const { diagram } = world
   const failing = world.failing().map(({ call }) => call)
-  const about = diagram.complaints.find(({ id }) => id === complaint)?.call ?? ''
+  const about = complaintSaid(diagram, complaint)?.call ?? ''
   const proofs = proofSheets(diagram, {})
     .filter(({ call }) => failing.includes(call))
     .map((sheet) =>

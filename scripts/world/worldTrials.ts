@@ -13,6 +13,7 @@ import { namesStretch } from '@jokulgale/core/world/namesStretch'
 import { search, type Search, type Searching } from './search'
 import { searchAndRepair, type Repaired } from './searchAndRepair'
 import { worldSorts, type WorldSort } from './worldSorts'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 
 export interface WorldTask {
   readonly unit: string
@@ -90,7 +91,7 @@ function play(call: Call, { model, classes, sort, school, random }: Playing): Pl
   const { unlike, isSaid } = sort
   const { diagram } = model
   const chosen = complaintIn(world, random)
-  world.onDayOf(diagram.complaints.find(({ id }) => id === chosen)?.call ?? '')
+  world.onDayOf(complaintSaid(diagram, chosen)?.call ?? '')
   const complaint = isSaid ? chosen : ''
   const searching: Searching = { diagram, classes, complaint, school, unlike, random }
   if (truths.length > 1) return ofSeveral(searchAndRepair(world, model, searching))

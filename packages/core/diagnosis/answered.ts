@@ -1,3 +1,4 @@
+import { complaintSaid } from '../visit/complaintSaid'
 import type { Findings } from '../visit/evidence'
 import { complaintChances, looksAtCalls } from './complaint'
 import type { UnitModel } from './predictor'
@@ -14,7 +15,7 @@ const reasonLeft = 0.05
  * comes to light when every call is proven; what comes and goes is met when it is there.
  */
 export function isAnswered(model: UnitModel, { complaint, evidence }: Findings, belief: Belief): boolean {
-  const meant = model.diagram.complaints.find(({ id }) => id === complaint)
+  const meant = complaintSaid(model.diagram, complaint)
   if (!meant || evidence.length === 0 || !looksAtCalls(meant.means)) return false
   const [nothingWrong] = belief.probability
   if (model.everySingle.some((h) => belief.probability[h] > nothingWrong)) return false

@@ -1,4 +1,5 @@
 import type { Complaint, Symptom } from '../diagram/diagram'
+import { complaintSaid } from '../visit/complaintSaid'
 import { atArrival } from '../visit/standing'
 import { nothingWrong, notDrawn } from './hypothesis'
 import { Moment } from './moment'
@@ -35,7 +36,7 @@ export const complaintChance = (model: UnitModel, id: string, h: number): number
  * The same for one hypothesis after another, in one go: a pair that is forgotten meanwhile would be mistaken.
  */
 export function complaintChances(model: UnitModel, id: string): (h: number) => number {
-  const complaint = model.diagram.complaints.find((candidate) => candidate.id === id)
+  const complaint = complaintSaid(model.diagram, id)
   if (!complaint) return () => 1
   const kept = known.get(model) ?? new Map<string, number>()
   known.set(model, kept)

@@ -1,8 +1,10 @@
 import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { joinProblem } from '../diagram/joins'
+import { farFrom, wiresAt } from '../diagram/wireAt'
 import { boardHot, callTerminals } from '../diagram/roles'
 import type { PointId } from '../parts/effect'
 import { effectsOfAction } from '../visit/actions'
+import { complaintSaid } from '../visit/complaintSaid'
 import { poweredAgain } from '../visit/poweredAgain'
 import type { Standing } from '../visit/standing'
 import { liveCandidates, type Candidate } from './candidates'
@@ -72,7 +74,7 @@ function standingsOf({ model, findings }: Search, { verb, power }: Proposal): re
   const { now, complaint } = findings
   if (power === 'off') return [{ ...now, power }]
   const here = poweredAgain(now)
-  const meant = model.diagram.complaints.find(({ id }) => id === complaint)?.call
+  const meant = complaintSaid(model.diagram, complaint)?.call
   const isElsewhere = verb === 'start' && meant !== undefined && meant !== here.call
   return isElsewhere ? [here, { ...here, call: meant, age: null }] : [here]
 }
@@ -140,8 +142,7 @@ function startProposals(diagram: Diagram, { id, kind }: Part): readonly Proposal
 
 /** Volts at what hangs on a terminal: what is given out has yet to arrive there. */
 function voltsWhereItLeads(diagram: Diagram, terminal: PointId): readonly Candidate[] {
-  const wires = [...diagram.wires.values()].filter(({ from, to }) => [from, to].includes(terminal))
-  const reached = new Set(wires.map(({ from, to }) => (from === terminal ? to : from)))
+  const reached = new Set(wiresAt(diagram, terminal).map((wire) => farFrom(terminal, wire)))
   return liveCandidates(diagram).filter(
     ({ meter, from, to }) => meter === 'volts' && (reached.has(from) || reached.has(to)),
   )
@@ -185,7 +186,7 @@ function windingProposals(diagram: Diagram, { id, kind, settings }: Part): reado
   if (kind.commonTerminal === undefined) return []
   const common = `${id}.${kind.commonTerminal}`
   const pairs = kind.pairs?.(settings) ?? []
-  const leads = [...diagram.wires.values()].filter(({ from, to }) => [from, to].includes(common))
+  const leads = wiresAt(diagram, common)
   const readings = pairs.map(([from, to]): Candidate => ({
     meter: 'ohms',
     from: `${id}.${from}`,

@@ -1,5 +1,5 @@
 import type { Diagram } from '../diagram/diagram'
-import { effectEnds } from '../diagram/effectEnds'
+import { effectEnds, terminalsOfBranch } from '../diagram/effectEnds'
 import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import type { Findings } from '../visit/evidence'
 import type { Hypothesis } from './hypothesis'
@@ -71,7 +71,7 @@ export function meetingOf(
     )
     const inputs = part.kind.senses?.(part.settings).volts ?? []
     return inputs.flatMap((name): readonly Meeting[] => {
-      const pair = effectEnds(diagram, { does: 'open', branch: `${part.id}/${name}` })
+      const pair = terminalsOfBranch(part, `${part.id}/${name}`)
       if (!pair || pair.some((point) => live.has(point))) return []
       const meets = atAnyOf(pair)
       return [(step) => step.power === 'on' && meets(step)]

@@ -3,6 +3,7 @@ import { supplies } from '../diagram/roles'
 import type { Fault } from '../parts/effect'
 import type { CauseGroup } from '../parts/causeGroup'
 import { feedingOf } from '../diagram/feeding'
+import { wiresAt } from '../diagram/wireAt'
 
 /** How often a group is the cause of a call, in hundredths: what careful and what generous people say. */
 type Opinion = readonly [low: number, high: number]
@@ -216,7 +217,7 @@ function runShare(diagram: Diagram, { of, class: sort }: Fault): number {
     let last = wire.id
     for (;;) {
       const part = diagram.parts.get(partOfPoint(at))
-      const on = [...diagram.wires.values()].filter(({ from, to }) => from === at || to === at)
+      const on = wiresAt(diagram, at)
       const next = on.find(({ id }) => id !== last)
       if (!part || part.kind.symbol !== 'terminal' || on.length !== 2 || !next || part.id === diagram.board)
         return length

@@ -1,5 +1,6 @@
-import { partOfPoint, type Diagram, type Wire } from '../diagram/diagram'
+import { partOfPoint, type Diagram } from '../diagram/diagram'
 import { effectEnds } from '../diagram/effectEnds'
+import { wiresAt } from '../diagram/wireAt'
 import { earth, type Fault, type PointId } from '../parts/effect'
 import type { Standing } from '../visit/standing'
 import type { Candidate } from './candidates'
@@ -25,12 +26,12 @@ export function readAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
     return pair ? [pair] : []
   })
   if (ends?.some((point) => point !== earth && partOfPoint(point) !== fault.of)) return null
-  const leads = (point: PointId): number => leadsAt(diagram, point).length
+  const leads = (point: PointId): number => wiresAt(diagram, point).length
   const [free] = (ends ?? [])
     .filter((point) => point !== earth && leads(point) > 0)
     .sort((a, b) => leads(a) - leads(b))
   if (!ends || !free) return null
-  if (!isShort(fault) && !leadsAt(diagram, free).every(({ wiring }) => wiring === 'control')) return null
+  if (!isShort(fault) && !wiresAt(diagram, free).every(({ wiring }) => wiring === 'control')) return null
   return { free, reading: { meter: 'ohms', from: ends[0], to: ends[1] } }
 }
 
@@ -44,8 +45,5 @@ export const isFree = (diagram: Diagram, { actions }: Standing, point: PointId):
       effects.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])),
     ),
   )
-  return leadsAt(diagram, point).every(({ id }) => off.has(id))
+  return wiresAt(diagram, point).every(({ id }) => off.has(id))
 }
-
-const leadsAt = ({ wires }: Diagram, point: PointId): readonly Wire[] =>
-  [...wires.values()].filter(({ from, to }) => [from, to].includes(point))

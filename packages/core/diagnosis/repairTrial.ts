@@ -1,4 +1,5 @@
 import type { Fault } from '../parts/effect'
+import { complaintSaid } from '../visit/complaintSaid'
 import type { EntryBody } from '../visit/entry'
 import { proofSheets } from '../visit/proofSheet'
 import type { UnitModel } from './predictor'
@@ -75,7 +76,7 @@ function proofOf(
   truth: number,
   complaint: string,
 ): { readonly entries: readonly EntryBody[]; readonly right: boolean; readonly read: number } {
-  const home = model.diagram.complaints.find(({ id }) => id === complaint)?.call ?? model.diagram.calls[0].id
+  const home = complaintSaid(model.diagram, complaint)?.call ?? model.diagram.calls[0].id
   const proofs = proofSheets(model.diagram, {}).map((sheet) =>
     sheetRead(sheet, (at) => trueValue(model, truth, atArrival(model.diagram, sheet.call), at)),
   )

@@ -1,3 +1,4 @@
+import { complaintSaid } from '../visit/complaintSaid'
 import type { Findings } from '../visit/evidence'
 import type { UnitModel } from './predictor'
 import { weighPriors, type PriorReason, type UnitFacts } from './priors'
@@ -49,7 +50,7 @@ export function believe(model: UnitModel, findings: Findings, facts: UnitFacts =
   const { repaired } = findings
   const priors = weighPriors(model.diagram, model.hypotheses.slice(0, model.singles), {
     ...facts,
-    symptom: model.diagram.complaints.find(({ id }) => id === findings.complaint)?.means ?? 'any',
+    symptom: complaintSaid(model.diagram, findings.complaint)?.means ?? 'any',
     replaced: findings.replaced,
     outdoorDryBulb: findings.now.conditions.outdoorDryBulb ?? null,
   })

@@ -1,5 +1,6 @@
 import { isDead, isOhms } from '../circuit/meters'
 import { partOfPoint } from '../diagram/diagram'
+import { wiresAt } from '../diagram/wireAt'
 import type { Evidence } from '../visit/evidence'
 import { inCycle, stays, whetherThere } from './comesAndGoes'
 import type { Moving, Weighable } from './explained'
@@ -111,7 +112,7 @@ function withLeadOff(
 ): SituationModel | null {
   const part = diagram.parts.get(partOfPoint(from))
   if (!part || part.kind.symbol === 'terminal' || partOfPoint(to) !== part.id) return null
-  const leads = [...diagram.wires.values()].filter((wire) => wire.from === from || wire.to === from)
+  const leads = wiresAt(diagram, from)
   return situation.with(leads.map(({ id }) => ({ does: 'open', branch: id })))
 }
 

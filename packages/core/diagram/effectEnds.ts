@@ -25,15 +25,18 @@ export function effectEnds(
       const wire = wires.get(effect.branch)
       if (wire) return [wire.from, wire.to]
       const part = parts.get(partOfBranch(effect.branch))
-      return part ? branchEnds(part, effect.branch) : null
+      return part ? terminalsOfBranch(part, effect.branch) : null
     }
     case 'set':
       return null
   }
 }
 
-/** The terminals of a part that one of its branches lies between. */
-function branchEnds({ id, kind, settings }: Part, branch: string): readonly [PointId, PointId] | null {
+/** The terminals of a part that one of its branches, `PART/branch`, lies between; null where it has none. */
+export function terminalsOfBranch(
+  { id, kind, settings }: Part,
+  branch: string,
+): readonly [PointId, PointId] | null {
   const branches = kind.branches(settings, {})
   const terminals = new Set(kind.terminals(settings).map(({ name }) => name))
   const own = branches.find(({ name }) => `${id}/${name}` === branch)

@@ -1,5 +1,6 @@
 import { asTyped } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
+import { complaintSaid } from './complaintSaid'
 import { conditionNamed } from './conditionWords'
 import { entriesOf } from './fold'
 import { callOfLine, line, measured, type ReportLine, type ReportSection } from './reportLine'
@@ -25,15 +26,12 @@ export function complaint(
   return {
     title: 'Complaint',
     none: 'None recorded.',
-    lines: [
-      line(diagram.complaints.find(({ id }) => id === said)?.words ?? said, '', complaintWords),
-      ...control,
-    ],
+    lines: [line(complaintSaid(diagram, said)?.words ?? said, '', complaintWords), ...control],
   }
 }
 
 export function asFound(state: VisitState, diagram: Diagram): ReportSection {
-  const firstCall = diagram.complaints.find(({ id }) => id === state.complaint)?.call ?? null
+  const firstCall = complaintSaid(diagram, state.complaint)?.call ?? null
   return {
     title: 'As found',
     none: 'No readings were taken.',

@@ -1,5 +1,6 @@
 import { asTyped } from '../circuit/meters'
 import type { Diagram } from '../diagram/diagram'
+import { complaintSaid } from './complaintSaid'
 import { readingMarks } from './readingPlace'
 import { callOfLine } from './reportLine'
 import type { VisitState } from './visitState'
@@ -12,7 +13,7 @@ export function supportSummary(state: VisitState, diagram: Diagram, suspects: re
   })
   return [
     diagram.title,
-    `Complaint: ${diagram.complaints.find(({ id }) => id === state.complaint)?.words ?? state.complaint}`,
+    `Complaint: ${complaintSaid(diagram, state.complaint)?.words ?? state.complaint}`,
     'Readings:',
     ...readings,
     'Suspects now:',

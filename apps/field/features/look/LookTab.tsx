@@ -17,6 +17,7 @@ import { Conditions } from './Conditions'
 import { lookedAt, lookItemsFor, type LookItem } from './firstLook'
 import { Plate } from './Plate'
 import { Replaced } from './Replaced'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 
 /** The complaint, the first look, and the weather: what is known before a lead touches anything. */
 export function LookTab({ visit }: { readonly visit: OpenVisit }) {
@@ -42,7 +43,7 @@ export function LookTab({ visit }: { readonly visit: OpenVisit }) {
 
 function Complaint({ visit: { state, diagram, say } }: { readonly visit: OpenVisit }) {
   const [words, setWords] = useState('')
-  const said = diagram.complaints.find(({ id }) => id === state.complaint)
+  const said = complaintSaid(diagram, state.complaint)
   if (said) {
     return (
       <View>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import { joinProblem } from '@jokulgale/core/diagram/joins'
+import { wiresAt } from '@jokulgale/core/diagram/wireAt'
 import { Chips } from '../../ui/Chips'
 import { Notice } from '../../ui/Notice'
 import { Part } from '../../ui/Part'
@@ -121,7 +122,7 @@ function LiftForm({
 }) {
   const [point, setPoint] = useState('')
   if (point === '') return <PointChooser diagram={diagram} among={null} onChoose={setPoint} />
-  const wires = [...diagram.wires.values()].filter(({ from, to }) => from === point || to === point)
+  const wires = wiresAt(diagram, point)
   return (
     <Stack gap="small">
       <Words strong>{`Which lead of ${point}?`}</Words>

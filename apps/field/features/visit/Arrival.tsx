@@ -1,4 +1,5 @@
 import { View } from 'react-native'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 import { unitCautions } from '@jokulgale/core/visit/unitCautions'
 import { Heading } from '../../ui/Heading'
 import { Notice } from '../../ui/Notice'
@@ -20,7 +21,7 @@ const controlWords = {
 /** The call before one stands in front of the unit: what was said, where it is, what is known of it. */
 export function Arrival({ visit }: { readonly visit: OpenVisit }) {
   const { state, diagram, unit, site } = visit
-  const complaint = diagram.complaints.find(({ id }) => id === state.complaint)
+  const complaint = complaintSaid(diagram, state.complaint)
   const glance = useGlance(unit.id)
   // the circuit is solved while one reads, so that it is there when it is asked for
   useBriefing(visit, 'best')

@@ -8,6 +8,7 @@ import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { PowerSheet, powerWords } from '../safety/PowerSheet'
 import type { OpenVisit } from './useVisit'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 
 const styles = StyleSheet.create({
   press: {
@@ -123,4 +124,4 @@ function BarPress({ words, label, mark, grow = false, onPress }: BarPressProps) 
 
 /** The call last set; before any, the complaint's own. */
 export const currentCall = ({ state, diagram }: OpenVisit): string =>
-  state.call ?? diagram.complaints.find(({ id }) => id === state.complaint)?.call ?? diagram.calls[0].id
+  state.call ?? complaintSaid(diagram, state.complaint)?.call ?? diagram.calls[0].id
