@@ -38,7 +38,7 @@ describe('a coil of no ohms, with its leads on', () => {
     const [step] = meeting(diagnosis)
     expect(step).toMatchObject({ from: 'CC1.A1', to: 'CC1.A2', deed: { verb: 'lift', of: 'CC1.A1' } })
     const ask = askOf(diagnosis, step)
-    expect(ask.reason).toMatch(/^At what is to come out itself/)
+    expect(ask.reason).toMatch(/^On the suspect itself, before it is condemned/)
     expect(ask.deed?.words).toBe('Lift every lead of CC1.A1')
   })
 
