@@ -2,11 +2,10 @@ import type { CauseGroup } from './causeGroup'
 import { add, impedanceFor, multiply, polar, scale, type Complex } from '../electric/complex'
 import { impedance, opened, resistance, type Law } from '../electric/law'
 import { grounds, opens, turnsShorted } from './fault'
-import { windingsFirst } from './energising'
+import { everyMotor, protectorOpen } from './everyMotor'
 import { toFrame } from './frame'
 import { protectorSeconds } from './innerProtector'
 import type { Branch, Now, PartFault, PartKind, Phase, Wants } from './kind'
-import { forLineVolts } from './lineVolts'
 import { rotorBranches, rotorLooks, seized } from './rotor'
 import type { Settings } from './settings'
 import { coilsOf, coupledLaw, turnsInAll, type CoupledCoil, type SpeedSection } from './speedSections'
@@ -137,21 +136,9 @@ export const singlePhaseMotor = (
     kind,
     words,
     cause,
-    symbol: 'motor',
-    likelier: ['wear'],
-    // over the weather of a year, and the pressure in the ducts
-    drawn: { mean: -0.2, spread: 0.17 },
-    bearsVolts: (s) => s.number('volts'),
-    ratings: [
-      ['volts', 'Volts'],
-      ['amps', 'Rated amps'],
-    ],
-    runsAloud: true,
+    ...everyMotor,
     lookWords: () => ['turning', 'humming', 'still'],
-    beforeEnergising: windingsFirst,
     settings: { volts: 208, amps, load: 1 },
-    madeFor: forLineVolts,
-    moving: 'rotor',
     terminals: () => [
       { name: 'C', words: `${words} common` },
       { name: run, words: sections.length > 0 ? `${words} high speed` : `${words} run winding` },
@@ -257,13 +244,5 @@ const motorFaults = (
   }),
   seized(words, 0.7, 'turn a fan by hand, power off and locked; the ohms of its windings are good'),
   turnsShorted('main', mainOhmsOf(s, windingShare), `${words} winding shorted`, 0.4),
-  {
-    name: 'protector-open',
-    class: 'trip',
-    words: `${words} open on its inner protector`,
-    prior: 1.5,
-    cause: 'hot or seized; it closes again when cool',
-    clears: ['wait'],
-    effects: [{ does: 'open', branch: 'protector' }],
-  },
+  protectorOpen(words, 'hot or seized; it closes again when cool', ['protector']),
 ]

@@ -2,10 +2,9 @@ import type { CauseGroup } from './causeGroup'
 import { add, complex, impedanceFor, multiply, polar, type Complex } from '../electric/complex'
 import { opened, resistance, self, type Law, type Term } from '../electric/law'
 import { grounds, opens, turnsShorted } from './fault'
-import { windingsFirst } from './energising'
+import { everyMotor, protectorOpen } from './everyMotor'
 import { toFrame } from './frame'
 import type { Branch, Now, PartFault, PartKind, Phase, Wants } from './kind'
-import { forLineVolts } from './lineVolts'
 import { rotorBranches, rotorLooks, seized } from './rotor'
 import type { Settings } from './settings'
 
@@ -181,15 +180,7 @@ const motorFaults = (s: Settings, words: string, groundedPrior: number): readonl
     }),
   ),
   turnsShorted('winding1', windingOhms(s), `${words} winding shorted`, 0.4),
-  {
-    name: 'protector-open',
-    class: 'trip',
-    words: `${words} open on its inner protector`,
-    prior: 1.5,
-    cause: 'hot: low charge, a lost leg, no condenser air; it closes again when cool',
-    clears: ['wait'],
-    effects: windings.map((branch) => ({ does: 'open' as const, branch })),
-  },
+  protectorOpen(words, 'hot: low charge, a lost leg, no condenser air; it closes again when cool', windings),
 ]
 
 /**
@@ -205,22 +196,10 @@ export const threePhaseMotor = (
   kind,
   words,
   cause,
-  symbol: 'motor',
+  ...everyMotor,
   threePhase: true,
-  likelier: ['wear'],
-  // over the weather of a year, and the pressure in the ducts
-  drawn: { mean: -0.2, spread: 0.17 },
-  bearsVolts: (s) => s.number('volts'),
-  ratings: [
-    ['volts', 'Volts'],
-    ['amps', 'Rated amps'],
-  ],
-  runsAloud: true,
   lookWords: () => ['turning', 'humming', 'still', backwardsLook],
-  beforeEnergising: windingsFirst,
   settings: { volts: 208, amps, load: 1, powerFactor: 0.84 },
-  madeFor: forLineVolts,
-  moving: 'rotor',
   terminals: () => [1, 2, 3].map((k) => ({ name: `T${k}`, words: `${words} lead ${k}` })),
   branches: (s) => [
     ...motorBranches(s, backwardsShare),
