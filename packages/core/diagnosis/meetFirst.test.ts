@@ -69,6 +69,25 @@ describe('a relay that is fed and stands', () => {
   })
 })
 
+describe('a relay that was seen pulled in, with line volts over its contact', () => {
+  const over: EntryBody = { kind: 'reading', meter: 'volts', from: 'GR.COM1', to: 'GR.NO1', value: 208 }
+  const call: EntryBody = { kind: 'call', call: 'fan' }
+  const still: EntryBody = { kind: 'observation', what: 'still', of: 'IFM' }
+  const seen = (what: string): EntryBody => ({ kind: 'observation', what, of: 'GR' })
+  const contact = 'GR:made1-open'
+
+  test('is not asked for the volts of its coil before its contact is condemned', () => {
+    const after = found('no-air', call, still, seen('pulled-in'), over, over)
+    expect(shareOf(after, contact)).toBeGreaterThan(0.9)
+    expect(meeting(after)).toEqual([])
+  })
+
+  test('and is where nobody looked at it, if its contact leads all the same', () => {
+    const after = found('no-air', call, still, volts('TB.G', 26), volts('TB.G', 26), over, over)
+    for (const step of meeting(after)) expect([step.from, step.to].join()).toMatch(/GR\./)
+  })
+})
+
 test('nothing is put first while nothing stands out, and of what nobody can touch', () => {
   expect(meeting(found('no-air'))).toEqual([])
   expect(meeting(found('no-air', { kind: 'call', call: 'fan' }, volts('TB.R', 26)))).toEqual([])

@@ -1,5 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
 import { effectEnds, terminalsOfBranch } from '../diagram/effectEnds'
+import { showsFed } from '../parts/lookVocabulary'
 import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import type { Findings } from '../visit/evidence'
 import type { Hypothesis } from './hypothesis'
@@ -62,10 +63,18 @@ export function meetingOf(
     )
   }
 
+  /** It was seen to act on what it is given; what has stuck there acts on nothing. */
+  function isSeenFed({ of, class: sort }: Fault): boolean {
+    return (
+      sort !== 'stuck' &&
+      since.some((piece) => piece.kind === 'look' && piece.of === of && showsFed(piece.what))
+    )
+  }
+
   /** Each thing that the part acts on, as its coil or the inputs of a board, of which no end was touched live. */
   function atItsInputs(fault: Fault): readonly Meeting[] {
     const part = diagram.parts.get(fault.of)
-    if (!part || readAlone(diagram, fault)) return []
+    if (!part || readAlone(diagram, fault) || isSeenFed(fault)) return []
     const live = new Set(
       readings.flatMap(({ from, to, standing }) => (standing.power === 'on' ? [from, to] : [])),
     )

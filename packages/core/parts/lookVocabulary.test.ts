@@ -2,7 +2,7 @@ import { Circuit } from '../circuit/circuit'
 import { situationOf } from '../circuit/situation'
 import { faultsOf } from '../diagram/faults'
 import { builtInUnit, builtInUnitIds } from '../units/index'
-import { isGlanceWord, seenWords, toldBy } from './lookVocabulary'
+import { isGlanceWord, seenWords, showsFed, toldBy } from './lookVocabulary'
 import { storedIn } from './storedCode'
 
 test.each(builtInUnitIds)(
@@ -22,6 +22,20 @@ test.each(builtInUnitIds)(
     // a stored code is given to whoever asks the control for it, and is weighed in a way of its own
     const isCloser = (word: string): boolean => looksCloser.includes(word) || storedIn(word) !== null
     expect([...unknown].filter((word) => !isCloser(word))).toEqual([])
+  },
+)
+
+test.each(builtInUnitIds)(
+  '%s: isolated, nothing looks as if it were fed, and in some call something does',
+  (id) => {
+    const diagram = builtInUnit(id)
+    const fedIn = (call: string, power: 'on' | 'off'): readonly string[] => {
+      const circuit = new Circuit(diagram, situationOf(diagram, call, power))
+      return [...circuit.looks(circuit.healthy)].flatMap(([of, words]) => (words.some(showsFed) ? [of] : []))
+    }
+    const calls = diagram.calls.map((call) => call.id)
+    expect(calls.flatMap((call) => fedIn(call, 'off'))).toEqual([])
+    expect(calls.flatMap((call) => fedIn(call, 'on'))).not.toEqual([])
   },
 )
 

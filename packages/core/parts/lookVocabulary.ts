@@ -14,6 +14,8 @@ interface LookWord {
   readonly isGlance: boolean
   /** As a sentence has it, where it is not the word itself. */
   readonly words?: string
+  /** What looks so has what it moves or lights by. */
+  readonly isFed?: true
 }
 
 const glance = (told: ToldBy, words?: string): LookWord => ({
@@ -21,17 +23,18 @@ const glance = (told: ToldBy, words?: string): LookWord => ({
   isGlance: true,
   ...(words === undefined ? {} : { words }),
 })
+const fed = (by: ToldBy, words?: string): LookWord => ({ ...glance(by, words), isFed: true })
 const told = (by: ToldBy): LookWord => ({ told: by, isGlance: false })
 
 /** Words that parts say of themselves at a look; a word that is not here is a mark, told closely. */
 const lookWords: Readonly<Record<string, LookWord>> = {
-  'pulled-in': glance('stands', 'pulled in'),
+  'pulled-in': fed('stands', 'pulled in'),
   'dropped-out': glance('stands', 'dropped out'),
-  turning: glance('stands'),
+  turning: fed('stands'),
   still: glance('stands'),
   'lamp-on': glance('stands', 'lamp on'),
   'lamp-off': glance('stands', 'lamp off'),
-  'open-drawn': glance('stands', 'drawn open'),
+  'open-drawn': fed('stands', 'drawn open'),
   shut: glance('stands'),
   on: glance('stands'),
   set: glance('stands'),
@@ -41,7 +44,7 @@ const lookWords: Readonly<Record<string, LookWord>> = {
   broken: glance('plainly'),
   together: glance('plainly'),
   apart: glance('plainly'),
-  humming: glance('heard'),
+  humming: fed('heard'),
   noisy: glance('heard'),
   backwards: glance('closely'),
   dark: glance('closely'),
@@ -63,6 +66,9 @@ const lookWords: Readonly<Record<string, LookWord>> = {
 
 export const toldBy = (word: string): ToldBy =>
   codeIn(word) === null ? (lookWords[word]?.told ?? 'closely') : 'counted'
+
+/** Whether what looks so must have what it moves or lights by, unless it has stuck there. */
+export const showsFed = (word: string): boolean => lookWords[word]?.isFed ?? false
 
 export const isGlanceWord = (word: string): boolean =>
   codeIn(word) !== null || (lookWords[word]?.isGlance ?? false)
