@@ -14,6 +14,7 @@ import {
 import { capacitance, capacitorLink } from '../circuit/capacitance'
 import { isInWire, type LeadMeter, type Meter } from '../circuit/meters'
 import type { Part } from '../diagram/diagram'
+import { leftWithOff } from '../diagram/leftWithOff'
 import type { Clearing, Effect, Fault } from '../parts/effect'
 import { openingSeconds } from '../physics/fuseTimes'
 import type { Standing } from '../visit/standing'
@@ -131,18 +132,29 @@ export class SituationModel {
     const own = faults.flatMap((fault) =>
       this.isCleared(fault)
         ? []
-        : fault.effects.filter((effect) => {
-            if (effect.does === 'join')
-              return !this.lifted.has(fault.of) && !this.lifted.has(fault.touching ?? '')
-            return (
-              effect.does !== 'set' ||
-              !this.after.settings.some(
-                ({ part, setting }) => part === effect.part && setting === effect.setting,
-              )
-            )
-          }),
+        : fault.effects
+            .filter((effect) => this.isLeft(fault, effect))
+            .flatMap((effect) => this.onLeads(effect)),
     )
     return held.length === 0 ? own : [...own, ...held]
+  }
+
+  private isLeft({ of, touching }: Fault, effect: Effect): boolean {
+    switch (effect.does) {
+      case 'join':
+        return !this.lifted.has(of) && !this.lifted.has(touching ?? '')
+      case 'set':
+        return !this.after.settings.some(
+          ({ part, setting }) => part === effect.part && setting === effect.setting,
+        )
+      default:
+        return true
+    }
+  }
+
+  /** A lead that was put on a terminal comes off with all that is drawn there. */
+  private onLeads(effect: Effect): readonly Effect[] {
+    return effect.does === 'move' ? leftWithOff(this.circuit.diagram, effect, this.lifted) : [effect]
   }
 
   private isCleared({ of, clears = [] }: Fault): boolean {

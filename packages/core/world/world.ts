@@ -4,6 +4,7 @@ import type { Meter } from '../circuit/meters'
 import { situationOf } from '../circuit/situation'
 import { glanceOf } from '../circuit/glance'
 import type { Diagram } from '../diagram/diagram'
+import { leftWithOff } from '../diagram/leftWithOff'
 import type { Effect, Fault } from '../parts/effect'
 import type { Conditions } from '../parts/kind'
 import { isSurrounding } from '../parts/surroundings'
@@ -248,6 +249,7 @@ export class World {
     return this.faults.flatMap((fault) =>
       fault.effects
         .filter(({ does }) => does !== 'join' || !isOff(fault))
+        .flatMap((effect) => (fault.class === 'landing' ? leftWithOff(this.diagram, effect, off) : [effect]))
         .map((effect) => {
           const { class: sort } = fault
           if (!this.unlike.faults || (effect.does !== 'join' && effect.does !== 'ohms')) return effect
