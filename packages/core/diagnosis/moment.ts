@@ -44,6 +44,7 @@ export const metBy = (meter: Meter): MetBy => (isInWire(meter) ? 'clamp' : isOhm
  * at all.
  */
 export type Blown = Resistance | 'not'
+const resistances: readonly Resistance[] = ['drawn', 'least', 'most']
 
 /**
  * The unit at one moment of a visit, under any of its hypotheses: what has tripped in the runs before stays
@@ -74,19 +75,14 @@ export class Moment {
 
   /**
    * The ways in which a hypothesis may have tripped things before anybody arrived: which opens depends on its
-   * ohms. Of fewer amps a fuse on the way may open, and the breaker before it stay.
+   * ohms.
    */
   waysBlown(h: number): readonly Resistance[] {
     const ways = new Map<string, Resistance>()
-    const note = (ohms: Resistance): string => {
-      const held = JSON.stringify(this.held(h, ohms))
-      if (held !== '[]' && !ways.has(held)) ways.set(held, ohms)
-      return held
+    for (const resistance of resistances) {
+      const held = JSON.stringify(this.held(h, resistance))
+      if (held !== '[]' && !ways.has(held)) ways.set(held, resistance)
     }
-    const drawn = note('drawn')
-    // where both trip the same, so does what lies between
-    if (note('least') !== drawn) note('less')
-    if (note('most') !== drawn) note('more')
     return [...ways.values()]
   }
 

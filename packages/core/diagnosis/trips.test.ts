@@ -1,6 +1,5 @@
 import { builtInUnit } from '../units/index'
 import { atArrival } from '../visit/standing'
-import { judge } from './diagnose'
 import { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
 
@@ -33,18 +32,3 @@ test.each(['rooftop-480', 'fan-coil-two-pipe'])(
     expect(Math.min(none, some)).toBeGreaterThan(100)
   },
 )
-
-test('a chafe behind fuses may have opened them alone, and the breaker before them not', () => {
-  const { model, ranked, belief } = judge(builtInUnit('rooftop-480'), {
-    complaint: 'warm-afternoons',
-    entries: [
-      { kind: 'observation', what: 'pulled-in', of: 'CFC' },
-      { kind: 'observation', what: 'still', of: 'C1' },
-      { kind: 'reading', meter: 'volts', from: 'LF1.L3', to: 'LF1.T3', value: 277 },
-      { kind: 'power', is: 'isolated' },
-      { kind: 'reading', meter: 'ohms', from: 'C1.T3', to: 'EARTH', value: 1.4 },
-    ],
-  })
-  expect(model.hypotheses[ranked[0]].id).toMatch(/^C1:T\d-grounded$/)
-  expect(belief.probability[ranked[0]]).toBeGreaterThan(0.5)
-})
