@@ -4,7 +4,7 @@ const { describe } = require('@jest/globals')
 
 /**
  * The core's tests, or a share of them, as one file: on the same modules, which are read, compiled and warmed once for
- * all. The core keeps no state, so that no test can tell. `TESTS_PART` is which share, as 1/4.
+ * all. The core keeps no state, so that no test can tell. `TESTS_PART` is which share, as 1/2.
  */
 const core = path.resolve('packages/core')
 
