@@ -88,8 +88,8 @@ async function unitTests(scratch, words, chosen, env) {
 }
 
 /**
- * The core's tests are half of all: in two parts, so that neither core waits for the other at the end. In more, each
- * would solve the units anew that the others have solved: four take 526 s of processor, two 487 s.
+ * The core's tests are half of all: in two parts, so that neither core waits for the other at the end. In
+ * more, each would solve the units anew that the others have solved: four take 526 s of processor, two 487 s.
  */
 const coreParts = ['1/2', '2/2']
 const coreTests = (scratch, part) =>

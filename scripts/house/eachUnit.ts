@@ -2,8 +2,8 @@ import { builtInUnitIds } from '@jokulgale/core/units/index'
 import { onThreads } from './threads'
 
 /**
- * Works something out for each of the units on a thread of its own, and says which is done; gives what came of
- * them in the units' own order, whichever ended first.
+ * Works something out for each of the units on a thread of its own, and says which is done; gives what came
+ * of them in the units' own order, whichever ended first.
  */
 export async function eachUnit<Row extends { readonly seconds: number }>(
   ids: readonly string[],

@@ -1,5 +1,6 @@
 import type { Browser, Page } from '@playwright/test'
 import { faultsOf } from '@jokulgale/core/diagram/faults'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 import { proofSheets } from '@jokulgale/core/visit/proofSheet'
 import { builtInUnit } from '@jokulgale/core/units/index'
 import { seeded } from '@jokulgale/core/world/random'
@@ -58,7 +59,7 @@ async function wholeCall(hand: Hand, { unit, circuit, complaint, fault }: Call):
   const diagram = builtInUnit(circuit)
   const faults = faultsOf(diagram).filter(({ id }) => id === fault)
   if (faults.length === 0) throw new Error(`${circuit} has no fault ${fault}`)
-  const said = diagram.complaints.find(({ words }) => words === complaint)
+  const said = complaintSaid(diagram, complaint)
   if (!said) throw new Error(`${circuit} has no complaint “${complaint}”`)
   const world = new World(diagram, { faults }, onlyFaults, seeded(480))
   await hand.press('New call: choose the unit')

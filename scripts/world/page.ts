@@ -106,16 +106,16 @@ loads, resistances and readings are unlike what the diagnosis has of them, and n
 follows its proposals, lifts leads, pulls plugs, joins for a moment and begins calls anew where they say so,
 until a class has 0.98, its suspect was met at itself, the reading that it hangs on was taken twice where that
 is asked for, and nothing tells much between those that no plain reading parts; or until nothing more tells.
-Intervals are of 95 % (Wilson). Of one seed every world has the same faults, as far as they show in it, and each
-unit others.
+Intervals are of 95 % (Wilson). Of one seed every world has the same faults, as far as they show in it, and
+each unit others.
 
 Of two and of three faults, each of which somebody would have called for, one suspect after another is
 repaired and the calls are proven, until none fails; *wrong* is that something good was taken out which had
 0.9. What nobody drew is an added switch, a part passed by, a lead on another terminal, another transformer,
 a coil or a heater of another size, each as often; *right* is that *something not as drawn* leads at the end,
-or that the suspect in the lead, or one of its class with a tenth of it, is at the same wire or part, or between
-the same two conductors, through their connectors. A fault that comes and goes is mostly as it was at the
-reading before.
+or that the suspect in the lead, or one of its class with a tenth of it, is at the same wire or part, or
+between the same two conductors, through their connectors. A fault that comes and goes is mostly as it was at
+the reading before.
 
 ## What is unlike, alone and together
 

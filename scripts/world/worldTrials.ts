@@ -10,10 +10,10 @@ import { reliabilityOf, type ReliabilityRow } from '../trials/reliability'
 import { complaintIn } from './complaintIn'
 import { drawCall, type Call } from './drawTrouble'
 import { namesStretch } from '@jokulgale/core/world/namesStretch'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 import { search, type Search, type Searching } from './search'
 import { searchAndRepair, type Repaired } from './searchAndRepair'
 import { worldSorts, type WorldSort } from './worldSorts'
-import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 
 export interface WorldTask {
   readonly unit: string

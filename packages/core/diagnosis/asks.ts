@@ -96,7 +96,8 @@ const readAgain: Readonly<Record<Again, string>> = {
 }
 
 const meetsIt =
-  'On the suspect itself, before it is condemned: all that speaks for it was read elsewhere, and something that nobody drew could read the same there.'
+  'On the suspect itself, before it is condemned: all that speaks for it was read elsewhere, ' +
+  'and something that nobody drew could read the same there.'
 
 function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
   const { diagram } = diagnosis.model

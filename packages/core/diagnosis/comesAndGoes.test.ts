@@ -1,20 +1,9 @@
 import fc from 'fast-check'
-import { cycleAtFirst, stays, waited } from './comesAndGoes'
-import { Factors } from './factors'
+import { stays, waited } from './comesAndGoes'
+import { trackWith } from './testTrack'
 import type { Track } from './tracks'
 
-const track = (present: number): Track => ({
-  logWeight: 0,
-  factors: new Factors(),
-  where: null,
-  blown: 'not',
-  opens: [],
-  present,
-  cycle: cycleAtFirst,
-  stays,
-  late: false,
-  around: null,
-})
+const track = (present: number): Track => trackWith({ present })
 
 test('the longer the wait, the less is known of what comes and goes', () => {
   fc.assert(

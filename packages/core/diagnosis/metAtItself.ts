@@ -1,10 +1,12 @@
 import type { Diagram } from '../diagram/diagram'
 import { effectEnds, terminalsOfBranch } from '../diagram/effectEnds'
+import { isFree } from '../diagram/wireAt'
+import { branchesOpened, earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import { showsFed } from '../parts/lookVocabulary'
-import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import type { Findings } from '../visit/evidence'
+import type { Standing } from '../visit/standing'
 import type { Hypothesis } from './hypothesis'
-import { isFree, readAlone } from './readAlone'
+import { readAlone } from './readAlone'
 import { isShort } from './resistance'
 import type { ReadingStep } from './steps'
 
@@ -35,7 +37,7 @@ export function meetingOf(
     const isRead = readings.some(
       (piece) =>
         isIt(piece.from, piece.to) &&
-        [from, to].some((end) => end !== earth && isFree(diagram, piece.standing, end)),
+        [from, to].some((end) => end !== earth && isFree(diagram, end, liftedIn(piece.standing))),
     )
     return isRead ? [] : [(step) => step.deed?.verb === 'lift' && isIt(step.from, step.to)]
   }
@@ -92,3 +94,6 @@ const atAnyOf =
   (points: readonly PointId[]): Meeting =>
   ({ from, to }) =>
     [from, to].some((point) => point !== earth && points.includes(point))
+
+const liftedIn = ({ actions }: Standing): ReadonlySet<string> =>
+  branchesOpened(actions.flatMap(({ effects }) => effects))

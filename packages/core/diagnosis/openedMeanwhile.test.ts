@@ -1,24 +1,12 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { judge } from './diagnose'
-import { cycleAtFirst, stays } from './comesAndGoes'
-import { Factors } from './factors'
 import { openedMeanwhile } from './openedMeanwhile'
+import { trackWith } from './testTrack'
 import { sumOfLogs, type Track, type Weigher } from './tracks'
 
-const track = (share: number, over: Partial<Track>): Track => ({
-  logWeight: Math.log(share),
-  factors: new Factors(),
-  where: null,
-  blown: 'not',
-  opens: [],
-  present: null,
-  cycle: cycleAtFirst,
-  stays,
-  late: false,
-  around: null,
-  ...over,
-})
+const track = (share: number, known: Partial<Track>): Track =>
+  trackWith({ logWeight: Math.log(share), ...known })
 const yetToOpen = track(0.7, { opens: ['drawn'] })
 const opened = track(0.3, { blown: 'drawn' })
 
@@ -50,7 +38,7 @@ test('what reads dead has tripped for good, and what reads live has not yet', ()
   expect(shareOf(openedMeanwhile(live, half)(0, before), 'drawn')).toBeLessThan(0.05)
 })
 
-test('a reading that is no evidence at all leaves some weight on either account', () => {
+test('what is impossible on every account stays so on each', () => {
   const nothing: Weigher = (_, each) => ({ ...each, logWeight: -Infinity })
   const after = openedMeanwhile(nothing, () => 1)(0, [yetToOpen, opened])
   expect(after.every(({ logWeight }) => logWeight === -Infinity)).toBe(true)

@@ -15,7 +15,6 @@ const keptAtLeast = 1e-3
 export const openedMeanwhile =
   (weigh: Weigher, share: (h: number) => number): Carrier =>
   (h, tracks) => {
-    const isYetToOpen = ({ blown, opens }: Track): boolean => blown === 'not' && opens.length > 0
     const shareNow = tracks.some(isYetToOpen) ? share(h) : 0
     let all: readonly Track[] = []
     for (const track of tracks) {
@@ -35,6 +34,8 @@ export const openedMeanwhile =
     }
     return all
   }
+
+const isYetToOpen = ({ opens }: Track): boolean => opens.length > 0
 
 /** The tracks with one more; it joins the one that has the same account, which learns from the heavier. */
 function added(tracks: readonly Track[], more: Track): readonly Track[] {

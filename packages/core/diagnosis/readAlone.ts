@@ -2,7 +2,6 @@ import { partOfPoint, type Diagram } from '../diagram/diagram'
 import { effectEnds } from '../diagram/effectEnds'
 import { wiresAt } from '../diagram/wireAt'
 import { earth, type Fault, type PointId } from '../parts/effect'
-import type { Standing } from '../visit/standing'
 import type { Candidate } from './candidates'
 import { isShort } from './resistance'
 
@@ -37,13 +36,3 @@ export function readAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
 
 const staysMade = ({ class: sort, effects }: Fault): boolean =>
   sort === 'stuck' && effects.every((effect) => effect.does === 'hold' && effect.state === 'closed')
-
-/** Whether every lead of a terminal is off. */
-export const isFree = (diagram: Diagram, { actions }: Standing, point: PointId): boolean => {
-  const off = new Set(
-    actions.flatMap(({ effects }) =>
-      effects.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])),
-    ),
-  )
-  return wiresAt(diagram, point).every(({ id }) => off.has(id))
-}

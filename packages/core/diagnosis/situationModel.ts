@@ -15,7 +15,7 @@ import { capacitance, capacitorLink } from '../circuit/capacitance'
 import { isInWire, type LeadMeter, type Meter } from '../circuit/meters'
 import type { Part } from '../diagram/diagram'
 import { leftWithOff } from '../diagram/leftWithOff'
-import type { Clearing, Effect, Fault } from '../parts/effect'
+import { branchesOpened, type Clearing, type Effect, type Fault } from '../parts/effect'
 import { openingSeconds } from '../physics/fuseTimes'
 import type { Standing } from '../visit/standing'
 import type { Hypothesis } from './hypothesis'
@@ -102,11 +102,7 @@ export class SituationModel {
     private readonly done: readonly Effect[] = [],
   ) {
     this.circuit = circuit
-    this.lifted = new Set(
-      [...circuit.situation.standing, ...done].flatMap((effect) =>
-        effect.does === 'open' ? [effect.branch] : [],
-      ),
-    )
+    this.lifted = branchesOpened([...circuit.situation.standing, ...done])
   }
 
   /** The same situation with something more done in it, solved on the same factorisation. */
@@ -132,29 +128,17 @@ export class SituationModel {
     const own = faults.flatMap((fault) =>
       this.isCleared(fault)
         ? []
-        : fault.effects
-            .filter((effect) => this.isLeft(fault, effect))
-            .flatMap((effect) => this.onLeads(effect)),
+        : leftWithOff(this.circuit.diagram, fault, this.lifted).filter((effect) => !this.isReset(effect)),
     )
     return held.length === 0 ? own : [...own, ...held]
   }
 
-  private isLeft({ of, touching }: Fault, effect: Effect): boolean {
-    switch (effect.does) {
-      case 'join':
-        return !this.lifted.has(of) && !this.lifted.has(touching ?? '')
-      case 'set':
-        return !this.after.settings.some(
-          ({ part, setting }) => part === effect.part && setting === effect.setting,
-        )
-      default:
-        return true
-    }
-  }
-
-  /** A lead that was put on a terminal comes off with all that is drawn there. */
-  private onLeads(effect: Effect): readonly Effect[] {
-    return effect.does === 'move' ? leftWithOff(this.circuit.diagram, effect, this.lifted) : [effect]
+  /** Whether it is a dial that has been set since. */
+  private isReset(effect: Effect): boolean {
+    return (
+      effect.does === 'set' &&
+      this.after.settings.some(({ part, setting }) => part === effect.part && setting === effect.setting)
+    )
   }
 
   private isCleared({ of, clears = [] }: Fault): boolean {

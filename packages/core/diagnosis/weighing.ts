@@ -256,7 +256,7 @@ function carrierAt(context: Context, e: number, which: readonly number[]): Carri
   const piece = evidence[e]
   const also = model.stillThere(repairedFaults, piece.standing)
   if (piece.kind === 'look' && storedIn(piece.what) !== null)
-    return openedMeanwhile(plainly(storedChances(model, piece, callsMeant(context), also)), () => 0)
+    return eachOf(plainly(storedChances(model, piece, callsMeant(context), also)))
   const rest: Rest = { home: homeCallOf(context), metered: lookedAtAndMetered(evidence), which }
   const moment = new Moment(model, piece.standing, also)
   const settled = weigherOf(model, piece, moment, rest)
@@ -270,6 +270,11 @@ function carrierAt(context: Context, e: number, which: readonly number[]): Carri
     (h) => moment.shareOpened(h),
   )
 }
+
+const eachOf =
+  (weigher: Weigher): Carrier =>
+  (h, tracks) =>
+    tracks.map((track) => weigher(h, track))
 
 /** What weighing a piece of evidence takes from the rest of the visit. */
 interface Rest {

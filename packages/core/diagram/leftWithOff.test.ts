@@ -1,21 +1,21 @@
 import { Circuit } from '../circuit/circuit'
 import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
-import type { Effect } from '../parts/effect'
+import { branchesOpened, type Effect } from '../parts/effect'
 import { builtInUnit } from '../units/index'
 import { effectsOfAction } from '../visit/actions'
 import { leftWithOff } from './leftWithOff'
 
 const diagram = builtInUnit('fan-coil-cooling')
-const lifted = (point: string): ReadonlySet<string> =>
-  new Set(
-    effectsOfAction(diagram, 'lift', point).flatMap((effect) => ('branch' in effect ? [effect.branch] : [])),
-  )
+const lifted = (point: string): ReadonlySet<string> => branchesOpened(effectsOfAction(diagram, 'lift', point))
+
+const left = (effect: Effect, off: ReadonlySet<string>): readonly Effect[] =>
+  leftWithOff(diagram, { of: 'GR', class: 'landing', effects: [effect] }, off)
 
 /** Ohms of the relay's coil with every lead of its call side lifted, and this left of what nobody drew. */
-function coilOhms(left: readonly Effect[]): number | null {
+function coilOhms(effects: readonly Effect[]): number | null {
   const circuit = new Circuit(diagram, situationOf(diagram, 'off', 'off'))
-  const settled = circuit.vary([...effectsOfAction(diagram, 'lift', 'GR.A1'), ...left])
+  const settled = circuit.vary([...effectsOfAction(diagram, 'lift', 'GR.A1'), ...effects])
   return meterValue(settled, 'ohms', 'GR.A1', 'GR.A2')
 }
 
@@ -25,14 +25,14 @@ describe('every lead of a terminal lifted', () => {
 
   test('takes a jumper along, and a lead that was put there', () => {
     expect(coilOhms([jumper])).toBeLessThan(0.1)
-    expect(coilOhms(leftWithOff(diagram, jumper, lifted('GR.A1')))).toBeGreaterThan(10)
-    expect(leftWithOff(diagram, strange, lifted('GR.A1'))).toEqual([{ does: 'open', branch: 'TS.G-TB.G' }])
+    expect(coilOhms(left(jumper, lifted('GR.A1')))).toBeGreaterThan(10)
+    expect(left(strange, lifted('GR.A1'))).toEqual([{ does: 'open', branch: 'TS.G-TB.G' }])
   })
 
   test('takes nothing along that is on another, or while one lead is still on', () => {
     for (const effect of [jumper, strange]) {
-      expect(leftWithOff(diagram, effect, lifted('CC1.A1'))).toEqual([effect])
-      expect(leftWithOff(diagram, effect, new Set())).toEqual([effect])
+      expect(left(effect, lifted('CC1.A1'))).toEqual([effect])
+      expect(left(effect, new Set())).toEqual([effect])
     }
   })
 })

@@ -9,5 +9,9 @@ export const wireAt = ({ wires }: Pick<Diagram, 'wires'>, point: PointId): Wire 
 export const wiresAt = ({ wires }: Pick<Diagram, 'wires'>, point: PointId): readonly Wire[] =>
   [...wires.values()].filter(({ from, to }) => from === point || to === point)
 
+/** Whether every lead of a terminal is off. */
+export const isFree = (diagram: Pick<Diagram, 'wires'>, point: PointId, off: ReadonlySet<string>): boolean =>
+  wiresAt(diagram, point).every(({ id }) => off.has(id))
+
 /** The end of a wire that is not on a terminal. */
 export const farFrom = (point: PointId, { from, to }: Wire): PointId => (to === point ? from : to)

@@ -65,3 +65,7 @@ export interface Fault {
   /** Of a winding with turns shorted: the ohms that are left of it at most. */
   readonly mostOhms?: number
 }
+
+/** The branches that effects open, as leads that are lifted. */
+export const branchesOpened = (effects: readonly Effect[]): ReadonlySet<string> =>
+  new Set(effects.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])))

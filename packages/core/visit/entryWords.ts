@@ -1,6 +1,7 @@
 import { asTyped } from '../circuit/meters'
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { dialMove, dialWords } from '../diagram/dials'
+import { complaintSaid } from './complaintSaid'
 import { conditionNamed, conditionWords } from './conditionWords'
 import type { EntryBody } from './entry'
 import { observedWords } from './observedWords'
@@ -32,12 +33,9 @@ type Sentence<K extends EntryBody['kind']> = (
 /** Each kind of entry as a sentence. */
 const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
   arrived: () => 'Arrived',
-  complaint: ({ complaint, words }, { complaints }) =>
+  complaint: ({ complaint, words }, diagram) =>
     joined(
-      [
-        `Complaint: ${complaints.find(({ id }) => id === complaint)?.words ?? complaint}`,
-        words && `“${words}”`,
-      ],
+      [`Complaint: ${complaintSaid(diagram, complaint)?.words ?? complaint}`, words && `“${words}”`],
       ', ',
     ),
   controls: ({ by, telephone }) => joined(['Controlled by', spaced(by), telephone]),

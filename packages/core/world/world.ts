@@ -5,7 +5,7 @@ import { situationOf } from '../circuit/situation'
 import { glanceOf } from '../circuit/glance'
 import type { Diagram } from '../diagram/diagram'
 import { leftWithOff } from '../diagram/leftWithOff'
-import type { Effect, Fault } from '../parts/effect'
+import { branchesOpened, type Effect, type Fault } from '../parts/effect'
 import type { Conditions } from '../parts/kind'
 import { isSurrounding } from '../parts/surroundings'
 import type { Standing } from '../visit/standing'
@@ -243,22 +243,18 @@ export class World {
    * lead that is off takes its short with it.
    */
   private effects(done: readonly Effect[]): readonly Effect[] {
-    const off = new Set(done.flatMap((effect) => (effect.does === 'open' ? [effect.branch] : [])))
-    const isOff = ({ of, touching }: Fault): boolean => off.has(of) || off.has(touching ?? '')
     if (this.isAway) return []
+    const off = branchesOpened(done)
     return this.faults.flatMap((fault) =>
-      fault.effects
-        .filter(({ does }) => does !== 'join' || !isOff(fault))
-        .flatMap((effect) => (fault.class === 'landing' ? leftWithOff(this.diagram, effect, off) : [effect]))
-        .map((effect) => {
-          const { class: sort } = fault
-          if (!this.unlike.faults || (effect.does !== 'join' && effect.does !== 'ohms')) return effect
-          if (sort === 'short' || sort === 'ground' || sort === 'crossed')
-            return { ...effect, ohms: this.ohmsNow(fault, shortOhms.least, mostOf(fault)) }
-          return sort === 'loose'
-            ? { ...effect, ohms: effect.ohms * this.ohmsNow(fault, looseFactor.least, looseFactor.most) }
-            : effect
-        }),
+      leftWithOff(this.diagram, fault, off).map((effect) => {
+        const { class: sort } = fault
+        if (!this.unlike.faults || (effect.does !== 'join' && effect.does !== 'ohms')) return effect
+        if (sort === 'short' || sort === 'ground' || sort === 'crossed')
+          return { ...effect, ohms: this.ohmsNow(fault, shortOhms.least, mostOf(fault)) }
+        return sort === 'loose'
+          ? { ...effect, ohms: effect.ohms * this.ohmsNow(fault, looseFactor.least, looseFactor.most) }
+          : effect
+      }),
     )
   }
 

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { View } from 'react-native'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 import { Field } from '../../ui/Field'
 import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
@@ -17,7 +18,6 @@ import { Conditions } from './Conditions'
 import { lookedAt, lookItemsFor, type LookItem } from './firstLook'
 import { Plate } from './Plate'
 import { Replaced } from './Replaced'
-import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 
 /** The complaint, the first look, and the weather: what is known before a lead touches anything. */
 export function LookTab({ visit }: { readonly visit: OpenVisit }) {

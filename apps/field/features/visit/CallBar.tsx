@@ -1,5 +1,6 @@
 import { memo, useState } from 'react'
 import { Pressable, StyleSheet, View } from 'react-native'
+import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 import { Icon } from '../../ui/Icon'
 import { Press } from '../../ui/Press'
 import { useLow } from '../../ui/Screen'
@@ -8,7 +9,6 @@ import { space, target, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
 import { PowerSheet, powerWords } from '../safety/PowerSheet'
 import type { OpenVisit } from './useVisit'
-import { complaintSaid } from '@jokulgale/core/visit/complaintSaid'
 
 const styles = StyleSheet.create({
   press: {

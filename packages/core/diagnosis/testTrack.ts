@@ -1,0 +1,18 @@
+import { cycleAtFirst, stays } from './comesAndGoes'
+import { Factors } from './factors'
+import type { Track } from './tracks'
+
+/** For tests: a track of which nothing has been learned yet, but for this. */
+export const trackWith = (known: Partial<Track>): Track => ({
+  logWeight: 0,
+  factors: new Factors(),
+  where: null,
+  blown: 'not',
+  opens: [],
+  present: null,
+  cycle: cycleAtFirst,
+  stays,
+  late: false,
+  around: null,
+  ...known,
+})
