@@ -105,7 +105,7 @@ const mostKnown = 8
 /** Every account of the repairs that is worth going on with, by what was found before the last of them. */
 function storiesOf(
   model: UnitModel,
-  { repaired, evidence, complaint, replaced, now }: Findings,
+  { repaired, evidence, complaint, replaced, measured }: Findings,
   facts: UnitFacts,
   told: Told,
 ): readonly Story[] {
@@ -118,7 +118,7 @@ function storiesOf(
     evidence.filter(({ standing }) => standing.repairs < repaired.length),
     complaint,
     replaced,
-    now.conditions,
+    measured,
     facts,
   ])
   const stories =

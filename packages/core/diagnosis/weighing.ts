@@ -87,7 +87,7 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
   const { model, factor, findings, evidence, good, complained } = context
   const { hypotheses } = model
   const prior = new Map<number, number>()
-  const measured = measuredChance(model, findings.now.conditions)
+  const measured = measuredChance(model, findings.measured)
   const heardOf = complaintChances(model, findings.complaint)
   for (const h of which) {
     const { faults, of } = hypotheses[h]

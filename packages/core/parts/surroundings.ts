@@ -51,3 +51,10 @@ export const isSurrounding = (condition: string): boolean => condition in surrou
 
 /** Conditions that surround a unit. */
 export const conditionsThatSurround = knownConditions.filter((condition) => condition in surroundings)
+
+/**
+ * Whether a condition comes of what the unit does, as its pressures and the temperatures of its coils: what
+ * was measured of it holds until something is put right.
+ */
+export const isOfRunning = (condition: string): boolean =>
+  !isSurrounding(condition) && condition !== 'supplyVolts'

@@ -6,6 +6,7 @@ import { UnknownNameError } from '../diagram/nearest'
 import type { Effect, Fault } from '../parts/effect'
 import { dialMayBe } from '../diagram/dials'
 import { wireJoining } from '../diagram/wireJoining'
+import type { Conditions } from '../parts/kind'
 import { isSurrounding } from '../parts/surroundings'
 import { complaintSaid } from './complaintSaid'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
@@ -56,6 +57,8 @@ export const readingsOf = ({ evidence }: Pick<Findings, 'evidence'>) =>
 export interface Findings {
   readonly evidence: readonly Evidence[]
   readonly now: Standing
+  /** Every condition that was measured, as it was last, whatever was put right since. */
+  readonly measured: Conditions
   /** Parts or wires put right, in order. */
   readonly repaired: readonly string[]
   readonly unreachable: ReadonlySet<string>
@@ -100,6 +103,9 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
   return {
     evidence: inSurroundings(evidence, entries),
     now: standing,
+    measured: Object.fromEntries(
+      entries.flatMap((entry) => (entry.kind === 'condition' ? [[entry.of, entry.value]] : [])),
+    ),
     repaired,
     unreachable,
     replaced,

@@ -155,3 +155,36 @@ test('a code is evidence, a fuse’s look tells a short from an overload', () =>
   ])
   expect(silvered.every((id) => /grounded|crossed|shorted/.test(id))).toBe(true)
 })
+
+test('a coil that was frozen is not taken to be once something was put right; the weather stays', () => {
+  const frozen: readonly EntryBody[] = [
+    { kind: 'call', call: 'cool1' },
+    { kind: 'condition', of: 'outdoorDryBulb', value: 88 },
+    { kind: 'condition', of: 'coilTemperature', value: 22 },
+  ]
+  const after = (entry: EntryBody) =>
+    gather(builtInUnit('fan-coil-hydronic'), { complaint: '', entries: [...frozen, entry] })
+  for (const entry of [
+    { kind: 'repair', of: 'FZ' },
+    { kind: 'action', do: 'reset', of: 'FZ' },
+  ] as const)
+    expect(after(entry).now.conditions).toEqual({ outdoorDryBulb: 88 })
+  expect(after({ kind: 'note', words: 'ice on the coil' }).now.conditions.coilTemperature).toBe(22)
+  const hydronic = 'fan-coil-hydronic'
+  expect(reads(hydronic, frozen, 'TB.R', 'TB.C')).toBeLessThan(dead)
+  expect(reads(hydronic, [...frozen, { kind: 'repair', of: 'FZ' }], 'TB.R', 'TB.C')).toBeGreaterThan(live)
+})
+
+test('what it was before still tells what was put right', () => {
+  const { model, belief } = judge(builtInUnit('fan-coil-hydronic'), {
+    complaint: 'not-cooling',
+    entries: [
+      { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 0 },
+      { kind: 'reading', meter: 'volts', from: 'FZ.1', to: 'TB.C', value: 26 },
+      { kind: 'reading', meter: 'volts', from: 'FZ.2', to: 'TB.C', value: 0 },
+      { kind: 'condition', of: 'coilTemperature', value: 22 },
+      { kind: 'repair', of: 'FZ' },
+    ],
+  })
+  expect(belief.repairedFaults.map((h) => model.hypotheses[h]?.id)).toEqual(['FZ:tripped'])
+})

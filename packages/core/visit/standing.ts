@@ -3,6 +3,7 @@ import type { Diagram } from '../diagram/diagram'
 import { settingSaid } from '../diagram/dials'
 import { UnknownNameError } from '../diagram/nearest'
 import { knownConditions, type Conditions } from '../parts/kind'
+import { isOfRunning } from '../parts/surroundings'
 import type { EntryBody } from './entry'
 import { powerAfter } from './powerState'
 import { actAfter, actionsWatched, alterationEffects, type StandingAction } from './actions'
@@ -103,9 +104,14 @@ const renewing = (standing: Standing, part: string): Standing['renewed'] => ({
   [part]: standing.ran.length,
 })
 
+/** Pressures and coil temperatures of a unit that failed are others once something was put right. */
+const asBeforeRunning = (conditions: Standing['conditions']): Standing['conditions'] =>
+  Object.fromEntries(Object.entries(conditions).filter(([condition]) => !isOfRunning(condition)))
+
 /** A part is put right or renewed: what stood in for it is out. */
 const fitted = (standing: Standing, part: string): Standing => ({
   ...standing,
+  conditions: asBeforeRunning(standing.conditions),
   renewed: renewing(standing, part),
   standIns: standing.standIns.filter((id) => id !== part),
 })
@@ -171,10 +177,12 @@ function afterAction(
 ): Standing {
   if (verb !== 'reset') return { ...standing, actions: actAfter(diagram, standing.actions, verb, of, to) }
   if (!diagram.parts.has(of)) throw new UnknownNameError('part', of, diagram.parts.keys())
-  const renewed = renewing(standing, of)
-  return standing.reset.includes(of)
-    ? { ...standing, renewed }
-    : { ...standing, renewed, reset: [...standing.reset, of] }
+  const after = {
+    ...standing,
+    renewed: renewing(standing, of),
+    conditions: asBeforeRunning(standing.conditions),
+  }
+  return standing.reset.includes(of) ? after : { ...after, reset: [...standing.reset, of] }
 }
 
 /** A lead on another terminal than drawn. */
