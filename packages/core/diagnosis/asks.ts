@@ -1,5 +1,6 @@
 import { display, type Meter } from '../circuit/meters'
 import { callWords, partWords, zoneWords, type Diagram } from '../diagram/diagram'
+import { liftedAt } from '../diagram/liftedAt'
 import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
@@ -255,7 +256,7 @@ export function deedWords(
       return { words: `Pull ${name}`, caution: 'Isolated and proven dead.' }
     case 'lift':
       return {
-        words: diagram.points.has(of) ? `Lift every lead of ${of}` : `Lift the lead ${of}`,
+        words: diagram.points.has(of) ? `Lift every lead of ${of}` : liftWords(diagram, of),
         caution: 'Isolated and proven dead. Note its terminal, colour and number first.',
       }
     case 'start':
@@ -267,6 +268,13 @@ export function deedWords(
     default:
       return { words: `${verb} ${name}`, caution: '' }
   }
+}
+
+/** A lead in the unit comes off at both ends: by the other, what it touches would still be read. */
+function liftWords(diagram: Diagram, of: string): string {
+  const lead = diagram.wires.get(of)
+  const isAtBothEnds = lead !== undefined && liftedAt(diagram, lead).length > 1
+  return `Lift the lead ${of}${isAtBothEnds ? ' at both ends' : ''}`
 }
 
 const meaning = (leading: readonly string[], all: number): string =>

@@ -1,5 +1,6 @@
 import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { joinProblem } from '../diagram/joins'
+import { liftedAt } from '../diagram/liftedAt'
 import { farFrom, wiresAt } from '../diagram/wireAt'
 import { boardHot, callTerminals } from '../diagram/roles'
 import type { PointId } from '../parts/effect'
@@ -21,6 +22,9 @@ type ProposedVerb = keyof typeof seconds
 /** So many suspects at the most are tried with actions: before that, plain readings part them faster. */
 const mostSuspects = 60
 const mostDeeds = 14
+/** Suspects that are read alone, and what each must have. */
+const mostAlone = 4
+const aloneFrom = 0.005
 
 interface Proposal extends Deed {
   readonly verb: ProposedVerb
@@ -171,14 +175,19 @@ function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Pro
   ]
 }
 
-/** A short, or a contact that stays made, in a part that leads: read with the leads of the part off. */
-function aloneProposals({ model, belief }: Search): readonly Proposal[] {
-  const leader = leadingFew(belief)?.[0]
-  if (leader === undefined) return []
-  return model.hypotheses[leader].faults.flatMap((fault): readonly Proposal[] => {
-    const alone = readAlone(model.diagram, fault)
-    return alone ? [{ verb: 'lift', of: alone.free, to: '', power: 'off', readings: [alone.reading] }] : []
-  })
+/**
+ * Shorts, or contacts that stay made, that are the verdict or come next to it: each read alone. What has told
+ * against one may have to be read again.
+ */
+function aloneProposals({ model: { diagram, hypotheses }, belief, which }: Search): readonly Proposal[] {
+  if (leadingFew(belief) === null) return []
+  return which
+    .slice(0, mostAlone)
+    .flatMap((h) => (belief.probability[h] > aloneFrom ? hypotheses[h].faults : []))
+    .flatMap((fault): readonly Proposal[] => {
+      const alone = readAlone(diagram, fault)
+      return alone ? [{ verb: 'lift', of: alone.lifted, to: '', power: 'off', readings: alone.readings }] : []
+    })
 }
 
 /** Windings of a motor with its common lead off: with it on, all that hangs on the same wires reads along. */
@@ -217,12 +226,7 @@ const plugProposals = (diagram: Diagram, part: Part): readonly Proposal[] =>
 /** Field leads at the board that suspects lay blame on. */
 const leadProposals = (diagram: Diagram, blamed: ReadonlySet<string>): readonly Proposal[] =>
   [...diagram.wires.values()]
-    .filter(
-      ({ id, from, to }) =>
-        blamed.has(id) &&
-        diagram.points.get(from)?.zone !== diagram.points.get(to)?.zone &&
-        [from, to].some((end) => partOfPoint(end) === diagram.board),
-    )
+    .filter((lead) => blamed.has(lead.id) && liftedAt(diagram, lead).length === 1)
     .map(({ id }): Proposal => ({
       verb: 'lift',
       of: id,

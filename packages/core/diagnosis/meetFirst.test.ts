@@ -1,7 +1,7 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { volts } from '../visit/testReadings'
-import { askOf } from './asks'
+import { askOf, deedWords } from './asks'
 import { diagnose } from './diagnose'
 
 const unit = builtInUnit('fan-coil-cooling')
@@ -113,5 +113,48 @@ describe('a thermostat that seems never to let go', () => {
     const open = after(...alone(null))
     expect(shareOf(held, stuck)).toBeGreaterThan(10 * shareOf(held, touching))
     expect(shareOf(open, touching)).toBeGreaterThan(3 * shareOf(open, stuck))
+  })
+})
+
+describe('a lead that has rubbed through', () => {
+  const toMetal = (value: number | null): EntryBody => ({
+    kind: 'reading',
+    meter: 'ohms',
+    from: 'TB.Y1',
+    to: 'EARTH',
+    value,
+  })
+  const without = (of: string, value: number | null): readonly EntryBody[] => [
+    { kind: 'action', do: 'lift', of },
+    toMetal(value),
+    { kind: 'action', do: 'land', of },
+  ]
+  const chafed: readonly EntryBody[] = [
+    { kind: 'observation', what: 'blown', of: 'FU' },
+    { kind: 'power', is: 'isolated' },
+    ...without('TS.Y1-TB.Y1', 0.3),
+    ...without('OS.Y-LPS.1', 0.4),
+    ...without('OS.C-TB.C', 0.4),
+  ]
+  const lead = 'TB.Y1-OS.Y'
+  const id = `${lead}:grounded`
+
+  test('is taken off before it is condemned, and what is shorted without it is another thing', () => {
+    const before = found('not-cooling', ...chafed)
+    expect(before.model.hypotheses[before.ranked[0]].id).toBe(id)
+    expect(meeting(before)).toContainEqual(
+      expect.objectContaining({ from: 'TB.Y1', to: 'EARTH', deed: { verb: 'lift', of: lead, to: '' } }),
+    )
+    const gone = found('not-cooling', ...chafed, ...without(lead, null))
+    expect(meeting(gone)).toEqual([])
+    expect(shareOf(gone, id)).toBeGreaterThan(0.9)
+    const stays = found('not-cooling', ...chafed, ...without(lead, 0.4), ...without(lead, 0.3))
+    expect(shareOf(stays, id)).toBeLessThan(0.1)
+  })
+
+  test('comes off at the board where it leads to another place, and else at both ends', () => {
+    const words = (of: string): string => deedWords(unit, { verb: 'lift', of, to: '' }).words
+    expect(words(lead)).toBe(`Lift the lead ${lead}`)
+    expect(words('OS.Y-LPS.1')).toBe('Lift the lead OS.Y-LPS.1 at both ends')
   })
 })

@@ -5,7 +5,7 @@ import { distinct } from './likelihood'
 import { meetingOf } from './metAtItself'
 import { informationOf } from './outcomes'
 import type { Search } from './proposals'
-import type { ReadingStep, Step } from './steps'
+import { rate, type ReadingStep, type Step } from './steps'
 import type { Belief } from './suspects'
 
 /** Bits, in doubt, from which a reading at the suspect is worth taking. */
@@ -19,15 +19,16 @@ const abnormalBits = 0.45
 /**
  * Before a verdict its suspect is met at itself, where no lead has touched it yet: what was read elsewhere may
  * come of something that nobody drew. The reading that meets it goes first, but behind what tells more than
- * `muchBits`, and from another place behind a reading that is to be taken once more here.
+ * `muchBits` and more for its time, and from another place behind a reading that is to be taken once more here.
  */
 export function meetFirst(search: Search, steps: readonly Step[], muchBits: number): readonly Step[] {
   const best = meetingReading(search, steps)
   if (!best) return steps
   const met: ReadingStep = { ...best.step, meets: true, bits: Math.max(best.bits, best.step.bits) }
   const rest = steps.filter((step) => step !== best.step)
-  const isBefore = (step: Step): boolean =>
-    isDecidedNearer(step, best.step) || (best.step.bits <= muchBits && step.bits > muchBits)
+  const tellsMore = (step: Step): boolean =>
+    step.bits > muchBits && (best.step.bits <= muchBits || rate(step) > rate(best.step))
+  const isBefore = (step: Step): boolean => isDecidedNearer(step, best.step) || tellsMore(step)
   return [...rest.filter(isBefore), met, ...rest.filter((step) => !isBefore(step))]
 }
 
@@ -49,9 +50,11 @@ function meetingReading(search: Search, steps: readonly Step[]): Meeting | null 
   )
   if (!leader) return null
   const doubted = inDoubt(belief)
-  const tells = ({ meter, predicted, healthy }: ReadingStep): number => {
-    const isAbnormal = distinct(meter, readingOf(predicted[few[0]]), healthy)
-    return Math.max(informationOf(meter, predicted, doubted, which), isAbnormal ? abnormalBits : 0)
+  const tells = (step: ReadingStep): number => {
+    const { meter, predicted, healthy } = step
+    // without its lead, what has rubbed through is gone: there it is healthy, and anything else is not
+    const isItsOwn = step.deed?.verb === 'lift' || distinct(meter, readingOf(predicted[few[0]]), healthy)
+    return Math.max(informationOf(meter, predicted, doubted, which), isItsOwn ? abnormalBits : 0)
   }
   // one of those that read the same elsewhere may be the easiest to get at
   const meets = (step: ReadingStep): boolean => [leader, ...others].some((meeting) => meeting?.(step))

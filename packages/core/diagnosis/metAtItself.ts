@@ -1,13 +1,11 @@
 import type { Diagram } from '../diagram/diagram'
 import { effectEnds, terminalsOfBranch } from '../diagram/effectEnds'
-import { isFree } from '../diagram/wireAt'
 import { branchesOpened, earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import { showsFed } from '../parts/lookVocabulary'
 import type { Findings } from '../visit/evidence'
 import type { Standing } from '../visit/standing'
 import type { Hypothesis } from './hypothesis'
 import { readAlone } from './readAlone'
-import { isShort } from './resistance'
 import type { ReadingStep } from './steps'
 
 type Meeting = (step: ReadingStep) => boolean
@@ -15,8 +13,8 @@ type Meeting = (step: ReadingStep) => boolean
 /**
  * Which readings meet a suspect at itself that has not been met yet; null where it was met, or seen. What is
  * read elsewhere may come of something that nobody drew. A suspect is met by leads of the meter on the two
- * points that it lies between; a short in a part by its ohms with its leads off; and what acts on what it is
- * given, as a relay or a board, where that is given to it.
+ * points that it lies between; a short by the ohms of a part with its leads off, or those that are left with
+ * its lead off; and what acts on what it is given, as a relay or a board, where that is given to it.
  */
 export function meetingOf(
   diagram: Diagram,
@@ -31,25 +29,17 @@ export function meetingOf(
 
   function alone(fault: Fault): readonly Meeting[] {
     const way = readAlone(diagram, fault)
-    if (!way) return []
-    const { from, to } = way.reading
-    const isIt = (a: PointId, b: PointId): boolean => [a, b].includes(from) && [a, b].includes(to)
+    if (!way || (diagram.wires.has(fault.of) && isSeen(fault))) return []
+    const isOne = (a: PointId, b: PointId): boolean =>
+      way.readings.some(({ from, to }) => [a, b].includes(from) && [a, b].includes(to))
     const isRead = readings.some(
-      (piece) =>
-        isIt(piece.from, piece.to) &&
-        [from, to].some((end) => end !== earth && isFree(diagram, end, liftedIn(piece.standing))),
+      ({ from, to, standing }) => isOne(from, to) && way.isAloneWith(liftedIn(standing)),
     )
-    return isRead ? [] : [(step) => step.deed?.verb === 'lift' && isIt(step.from, step.to)]
+    return isRead ? [] : [(step) => takesOff(step, way.lifted) && isOne(step.from, step.to)]
   }
 
   function atItsEnds(fault: Fault): readonly Meeting[] {
     if (isSeen(fault) || readAlone(diagram, fault)) return []
-    const wire = diagram.wires.get(fault.of)
-    // what has rubbed through is the same at either end of its wire
-    if (wire && isShort(fault)) {
-      const either = [wire.from, wire.to]
-      return either.some((point) => touched.has(point)) ? [] : [atAnyOf(either)]
-    }
     const ends = fault.effects.flatMap((effect) => {
       const pair = effectEnds(diagram, effect)
       return pair ? [pair.filter((point) => point !== earth && !touched.has(point))] : []
@@ -89,6 +79,10 @@ export function meetingOf(
     })
   }
 }
+
+/** Whether a reading is taken with a lead off, or with those of a terminal. */
+const takesOff = ({ deed }: ReadingStep, lifted: string): boolean =>
+  deed?.verb === 'lift' && deed.of === lifted
 
 const atAnyOf =
   (points: readonly PointId[]): Meeting =>

@@ -1,38 +1,66 @@
-import { partOfPoint, type Diagram } from '../diagram/diagram'
+import { partOfPoint, type Diagram, type Wire } from '../diagram/diagram'
 import { effectEnds } from '../diagram/effectEnds'
-import { wiresAt } from '../diagram/wireAt'
-import { earth, type Fault, type PointId } from '../parts/effect'
+import { liftedAt } from '../diagram/liftedAt'
+import { isFree, wiresAt } from '../diagram/wireAt'
+import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import type { Candidate } from './candidates'
 import { isShort } from './resistance'
 
-/** A short inside one part, or a contact that stays made, and how it is read with nothing beside it. */
+/** How something is read with nothing beside it. */
 export interface ReadAlone {
-  /** The terminal whose leads come off. */
-  readonly free: PointId
-  readonly reading: Candidate
+  /** The terminal whose leads come off, or the lead. */
+  readonly lifted: string
+  /** Where it is read then, any of these. */
+  readonly readings: readonly Candidate[]
+  /** Whether it is read alone with these leads off. */
+  readonly isAloneWith: (off: ReadonlySet<string>) => boolean
 }
 
 /**
- * How a short in a part, or a contact of control power that stays made, is read by itself. With its leads on,
- * all that hangs on the same wires reads along: a jumper beside a coil is as few ohms as the coil that has
- * burnt, two conductors of a cable that touch are a thermostat that never lets go. Null for what lies in no one
- * part.
+ * How a short, or a contact of control power that stays made, is read by itself. With its leads on, all that
+ * hangs on the same wires reads along: a jumper beside a coil is as few ohms as the coil that has burnt, two
+ * conductors of a cable that touch are a thermostat that never lets go. Null for what can be read where it is.
  */
 export function readAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
-  if (!isShort(fault) && !staysMade(fault)) return null
-  const [ends] = fault.effects.flatMap((effect) => {
-    const pair = effectEnds(diagram, effect)
-    return pair ? [pair] : []
-  })
-  if (ends?.some((point) => point !== earth && partOfPoint(point) !== fault.of)) return null
-  const leads = (point: PointId): number => wiresAt(diagram, point).length
-  const [free] = (ends ?? [])
-    .filter((point) => point !== earth && leads(point) > 0)
-    .sort((a, b) => leads(a) - leads(b))
-  if (!ends || !free) return null
-  if (!isShort(fault) && !wiresAt(diagram, free).every(({ wiring }) => wiring === 'control')) return null
-  return { free, reading: { meter: 'ohms', from: ends[0], to: ends[1] } }
+  if (!isShort(fault)) return staysMade(fault) ? contactAlone(diagram, fault) : null
+  const lead = diagram.wires.get(fault.of)
+  return lead ? withoutLead(diagram, fault, lead) : partAlone(diagram, fault)
 }
 
 const staysMade = ({ class: sort, effects }: Fault): boolean =>
   sort === 'stuck' && effects.every((effect) => effect.does === 'hold' && effect.state === 'closed')
+
+/** What has rubbed through goes with its lead: what is shorted still without it, another thing shorts. */
+function withoutLead(diagram: Diagram, { effects }: Fault, lead: Wire): ReadAlone | null {
+  const [ends] = endsOf(diagram, effects)
+  if (!ends) return null
+  const readings = liftedAt(diagram, lead).map((from): Candidate => ({ meter: 'ohms', from, to: ends[1] }))
+  return { lifted: lead.id, readings, isAloneWith: (off) => off.has(lead.id) }
+}
+
+function contactAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
+  const alone = partAlone(diagram, fault)
+  const isOfControl = alone && wiresAt(diagram, alone.lifted).every(({ wiring }) => wiring === 'control')
+  return isOfControl ? alone : null
+}
+
+/** Across a part of which the terminal with fewer leads is free of them. */
+function partAlone(diagram: Diagram, { of, effects }: Fault): ReadAlone | null {
+  const [ends] = endsOf(diagram, effects)
+  const terminals = (ends ?? []).filter((point) => point !== earth)
+  if (!ends || terminals.some((point) => partOfPoint(point) !== of)) return null
+  const leads = (point: PointId): number => wiresAt(diagram, point).length
+  const [lifted] = terminals.filter((point) => leads(point) > 0).sort((a, b) => leads(a) - leads(b))
+  if (!lifted) return null
+  return {
+    lifted,
+    readings: [{ meter: 'ohms', from: ends[0], to: ends[1] }],
+    isAloneWith: (off) => terminals.some((point) => isFree(diagram, point, off)),
+  }
+}
+
+const endsOf = (diagram: Diagram, effects: readonly Effect[]) =>
+  effects.flatMap((effect) => {
+    const ends = effectEnds(diagram, effect)
+    return ends ? [ends] : []
+  })
