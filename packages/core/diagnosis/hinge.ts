@@ -4,7 +4,7 @@ import { leadingFew, shareOf } from './leadingFew'
 import type { Belief } from './suspects'
 
 /** A verdict hangs on a reading without which its suspects had less than this. */
-const hangsBelow = 0.5
+const hangsBelow = 0.8
 
 /** Ohms up to which two leads that touch each other, or one that touches beside, read the same. */
 const touchingOhms = 1
