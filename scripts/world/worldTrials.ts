@@ -1,6 +1,5 @@
 import { classesOf } from '@jokulgale/core/diagnosis/classes'
 import { modelOf } from '@jokulgale/core/diagnosis/diagnose'
-import { notDrawn } from '@jokulgale/core/diagnosis/hypothesis'
 import type { UnitModel } from '@jokulgale/core/diagnosis/predictor'
 import type { School } from '@jokulgale/core/diagnosis/schools'
 import { builtInUnit, builtInUnitIds } from '@jokulgale/core/units/index'
@@ -129,7 +128,7 @@ function ofDifference(difference: Difference, found: Search, classes: Int32Array
   )
   const right = looksAt
     .map((h) => model.hypotheses[h])
-    .some((suspect) => suspect.id === notDrawn || namesStretch(model.diagram, difference, suspect))
+    .some((suspect) => suspect.notDrawn ?? namesStretch(model.diagram, difference, suspect))
   return {
     right,
     confidentAndWrong: !right && lead.probability >= confident,

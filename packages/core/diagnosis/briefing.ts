@@ -7,7 +7,6 @@ import { askOf, type Ask } from './asks'
 import { coverageOf, type Coverage } from './coverage'
 import { diagnose, judge, type Diagnosis } from './diagnose'
 import type { Choosing } from './nextStep'
-import { notDrawn } from './hypothesis'
 import { notDrawnBetween } from './notDrawnBetween'
 import type { PriorReason, UnitFacts } from './priors'
 import { provingSteps, provingWords } from './proving'
@@ -154,8 +153,8 @@ function suspectsShown(diagnosis: Diagnosis): readonly SuspectBrief[] {
 
 /** A suspect in words; what is not as drawn says between which points it must be. */
 function suspectWords(diagnosis: Diagnosis, h: number): string {
-  const { id, words } = diagnosis.model.hypotheses[h]
-  const between = id === notDrawn ? notDrawnBetween(diagnosis) : null
+  const { notDrawn, words } = diagnosis.model.hypotheses[h]
+  const between = notDrawn ? notDrawnBetween(diagnosis) : null
   return between ? `${words}. Compare ${between.join(' to ')} with the drawing` : words
 }
 

@@ -1,6 +1,5 @@
 import type { Findings } from '../visit/evidence'
 import { likelihoodAtBest } from './likelihood'
-import { notDrawn } from './hypothesis'
 import type { UnitModel } from './predictor'
 import type { Belief } from './suspects'
 
@@ -26,7 +25,7 @@ export function isDoubted(
   const exact = Math.log(likelihoodAtBest(piece.meter, piece.value))
   let doubt = 0
   weight[e].forEach((chance, h) => {
-    if (exact - chance > explains && hypotheses[h].id !== notDrawn) doubt += probability[h]
+    if (exact - chance > explains && !hypotheses[h].notDrawn) doubt += probability[h]
   })
   return doubt > doubtedFrom
 }

@@ -18,6 +18,8 @@ export interface Hypothesis {
   readonly of: readonly string[]
   /** What has come of its faults besides themselves: trips that stay, a motor that stands still. */
   readonly held?: readonly Effect[]
+  /** Something that nobody drew is there: any reading may be of that. */
+  readonly notDrawn?: true
   /** Nothing has reacted to it yet: every contact stands as in a healthy unit. */
   readonly atFirst?: true
 }
@@ -61,6 +63,7 @@ const healthy: Hypothesis = {
 
 const otherwise: Hypothesis = {
   ...healthy,
+  notDrawn: true,
   id: notDrawn,
   words: 'Something is not as drawn: a part, a jumper, a lead or a substitute that the drawing does not have',
   prior: notDrawnPrior,
@@ -82,8 +85,21 @@ const single = (fault: Fault, prior: number): Hypothesis => ({
 /** Two faults at once are rarer than two independent ones: most calls are about one thing. */
 const twoShare = 0.12
 
-/** Two faults at once. */
-export const bothOf = (a: Hypothesis, b: Hypothesis): Hypothesis => ({
+/** Two faults at once; with *not as drawn*, something that nobody drew and that does what a fault would. */
+export const bothOf = (a: Hypothesis, b: Hypothesis): Hypothesis =>
+  a.notDrawn ? alike(b, a) : b.notDrawn ? alike(a, b) : two(a, b)
+
+const alike = (fault: Hypothesis, other: Hypothesis): Hypothesis => ({
+  ...fault,
+  id: `${fault.id} + ${other.id}`,
+  words: `Something is not as drawn that does what this would: ${fault.words}`,
+  prior: fault.prior * other.prior,
+  notDrawn: true,
+  cause: other.cause,
+  prove: other.prove,
+})
+
+const two = (a: Hypothesis, b: Hypothesis): Hypothesis => ({
   id: `${a.id} + ${b.id}`,
   words: `${a.words}; and ${b.words}`,
   prior: twoShare * a.prior * b.prior,

@@ -1,29 +1,67 @@
 import { isOhms, rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
+import { toldBy, type ToldBy } from '../parts/lookVocabulary'
 import { likelihood } from './likelihood'
+import type { Track } from './tracks'
 
 /**
- * What may be read on a unit that is not like its drawing: mostly what a healthy one has, often nothing or an open
- * circuit, and now and then anything at all. Shares of each.
+ * What may be read on a unit that differs from its drawing somewhere: as often as not what it has by what is
+ * known of it, else what a healthy one has, nothing where there should be something, or the other way round,
+ * and now and then anything at all. Shares of each.
  */
-const shares = { healthy: 0.5, dead: 0.2, anything: 0.3 } as const
+const shares = { asKnown: 0.5, healthy: 0.1, otherway: 0.15, anything: 0.25 } as const
 
-/**
- * Probability density of a reading on a unit that differs from its drawing somewhere. `healthy` is NaN out of range;
- * `anything` is the density of the value where all that its two points can have between them is as likely.
- */
-export function notDrawnChance(
+/** A look has few words: what one says otherwise is one of about so many. */
+const otherWords = 3
+
+/** What a jumper, or two terminals that a lead was put on together, have with the leads of the meter, ohms. */
+const joinedOhms = 0.5
+
+/** What reads less than this reads nothing, volts. */
+const deadBelow = 2
+
+/** What a reading is told by where the unit is not as drawn. */
+interface Otherwise {
+  /** What a healthy unit reads there; NaN out of range. */
+  readonly healthy: number
+  /** What the hot side of control power has there, volts; NaN for a meter that it says nothing to. */
+  readonly hot: number
+  /** Density of the value where all that its two points can have between them is as likely. */
+  readonly anything: number
+}
+
+/** Density of a reading that is of what nobody drew, times the share of such readings. */
+export function notDrawnReading(
   meter: Meter,
   value: number | null,
-  healthy: number,
-  anything: number,
+  { healthy, hot, anything }: Otherwise,
 ): number {
-  const asDrawn = Number.isNaN(healthy) ? null : healthy
-  const dead = isOhms(meter) ? null : 0
-  return (
-    shares.healthy * likelihood(meter, value, asDrawn) +
-    shares.dead * likelihood(meter, value, dead) +
-    shares.anything * (isOhms(meter) ? anyOhms(meter, value) : Math.max(anything, beyond))
-  )
+  const any = isOhms(meter) ? anyOhms(meter, value) : Math.max(anything, beyond)
+  const asHealthy = likelihood(meter, value, Number.isNaN(healthy) ? null : healthy)
+  return shares.healthy * asHealthy + shares.otherway * otherway() + shares.anything * any
+
+  function otherway(): number {
+    if (isOhms(meter)) return (likelihood(meter, value, null) + likelihood(meter, value, joinedOhms)) / 2
+    const isDead = Math.abs(healthy) < deadBelow && hot > deadBelow
+    return likelihood(meter, value, isDead ? hot : 0)
+  }
+}
+
+/** How a thing stands, or lights, is of what feeds it; a handle that is off, or a mark, is of itself. */
+const ofWhatFeedsIt: readonly ToldBy[] = ['stands', 'heard', 'counted']
+
+/** The same of the word of a look; none where what is seen is not of what feeds it. */
+export const notDrawnLook = (what: string): number | null =>
+  ofWhatFeedsIt.includes(toldBy(what)) ? (1 - shares.asKnown) / otherWords : null
+
+/**
+ * A track of a unit that is not as drawn: evidence is of what is known of it, as `known` has weighed it, or
+ * of what is not, of which it has the chance `otherwise`.
+ */
+export function orNotDrawn(track: Track, known: Track, otherwise: number): Track {
+  const asKnown = shares.asKnown * Math.exp(known.logWeight - track.logWeight)
+  const logWeight = track.logWeight + Math.log(asKnown + otherwise)
+  // what is of something else teaches nothing of the rest
+  return asKnown > otherwise ? { ...known, logWeight } : { ...track, logWeight }
 }
 
 /**

@@ -2,7 +2,7 @@ import { display } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { findTheShort } from '../parts/energising'
 import type { Diagnosis } from './diagnose'
-import { notDrawn, type Hypothesis } from './hypothesis'
+import type { Hypothesis } from './hypothesis'
 import { readingOf } from './grouping'
 import { likelihoodAtBest, mayBePhantom } from './likelihood'
 import { situationIn } from './proposals'
@@ -56,7 +56,7 @@ export function contradictionOf({ belief, findings, model, ranked }: Diagnosis):
   const best = (row: Float64Array): number =>
     row.reduce(
       (most, weight, h) =>
-        belief.probability[h] > 0.01 && weight > most && model.hypotheses[h].id !== notDrawn ? weight : most,
+        belief.probability[h] > 0.01 && weight > most && !model.hypotheses[h].notDrawn ? weight : most,
       -Infinity,
     )
   const odd = findings.evidence

@@ -2,6 +2,7 @@ import type { Evidence } from '../visit/evidence'
 import { inCycle, stays, whetherThere } from './comesAndGoes'
 import { lookLikelihood } from './likelihood'
 import type { Met, Moment } from './moment'
+import { notDrawnLook, orNotDrawn } from './notDrawn'
 import { elsewhereOf, looksLike } from './otherSurroundings'
 import type { UnitModel } from './predictor'
 import { inSurroundings } from './trackInSurroundings'
@@ -24,7 +25,7 @@ export function lookWeigher(
     met.reduce((sum, { versions, weight, where }) => sum + weight * meanOf(versions.map(seen), where), 0)
   const isAsHealthy = looksLike(situation, of)(0)
   const elsewhere = elsewhereOf(model, standing, homeCall, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
-  return (h, track) => {
+  const asKnown: Weigher = (h, track) => {
     const met = moment.met(h, track.blown, 'any', track.where)
     const around = isAsHealthy(h) ? elsewhere : null
     if (track.present === null) {
@@ -35,6 +36,12 @@ export function lookWeigher(
     const away = seen(moment.away(h, track.blown))
     const { own, present } = whetherThere(track.present, track.stays, there, away)
     return { ...inSurroundings(track, own, around).track, present, stays }
+  }
+  const otherwise = notDrawnLook(what)
+  return (h, track) => {
+    const known = asKnown(h, track)
+    const mayBeOther = model.hypotheses[h].notDrawn && otherwise !== null
+    return mayBeOther ? orNotDrawn(track, known, otherwise) : known
   }
 }
 

@@ -1,14 +1,14 @@
 import { isDead, isOhms } from '../circuit/meters'
 import { partOfPoint } from '../diagram/diagram'
+import { boardHot } from '../diagram/roles'
 import { wiresAt } from '../diagram/wireAt'
 import type { Evidence } from '../visit/evidence'
 import { inCycle, stays, whetherThere } from './comesAndGoes'
 import type { Moving, Weighable } from './explained'
 import { Factors } from './factors'
-import { notDrawn } from './hypothesis'
 import { spreadsApart } from './likelihood'
 import { metBy, type Met, type Moment } from './moment'
-import { notDrawnChance } from './notDrawn'
+import { notDrawnReading, orNotDrawn } from './notDrawn'
 import { elsewhereOf, readsLike } from './otherSurroundings'
 import type { UnitModel } from './predictor'
 import { factorsOf } from './scaling'
@@ -65,12 +65,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
     isAsHealthy,
     (k) => under(moment.met(k, 'not'), { factors: new Factors(), where: null }).chance,
   )
-  return (h, track) => {
-    if (h > 0 && model.hypotheses[h].id === notDrawn)
-      return {
-        ...track,
-        logWeight: track.logWeight + Math.log(notDrawnChance(meter, value, healthy, density)),
-      }
+  const asKnown: Weigher = (h, track) => {
     const met = moment.met(h, track.blown, metBy(meter), track.where)
     if (track.present === null) {
       const { told, chance, cycle } = inCycle(track, met, (states) => under(states, track))
@@ -90,6 +85,18 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
       stays,
     }
   }
+  const hot = meter === 'volts' || meter === 'loz' ? hotAt(model, situation, to) : NaN
+  const otherwise = notDrawnReading(meter, value, { healthy, hot, anything: density })
+  return (h, track) => {
+    const known = asKnown(h, track)
+    return model.hypotheses[h].notDrawn ? orNotDrawn(track, known, otherwise) : known
+  }
+}
+
+/** What the hot side of control power has to a point on a healthy unit, volts. */
+function hotAt({ diagram }: UnitModel, situation: SituationModel, to: string): number {
+  const hot = boardHot(diagram)
+  return hot === null ? NaN : situation.predict('volts', hot, to, [0])[0]
 }
 
 const isIntoElectronics = ({ diagram }: UnitModel, from: string, to: string): boolean => {
