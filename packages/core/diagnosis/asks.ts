@@ -1,5 +1,5 @@
 import { display, type Meter } from '../circuit/meters'
-import { callWords, partWords, zoneWords, type Diagram } from '../diagram/diagram'
+import { callWords, partOfPoint, partWords, zoneWords, type Diagram } from '../diagram/diagram'
 import { liftedAt } from '../diagram/liftedAt'
 import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'
@@ -270,11 +270,14 @@ export function deedWords(
   }
 }
 
-/** A lead in the unit comes off at both ends: by the other, what it touches would still be read. */
+/** By an end that is still on, what a lead touches would be read there; a field lead comes off at the board. */
 function liftWords(diagram: Diagram, of: string): string {
   const lead = diagram.wires.get(of)
-  const isAtBothEnds = lead !== undefined && liftedAt(diagram, lead).length > 1
-  return `Lift the lead ${of}${isAtBothEnds ? ' at both ends' : ''}`
+  const ends = lead ? liftedAt(diagram, lead) : []
+  if (ends.length > 1) return `Lift the lead ${of} at both ends`
+  return ends.some((end) => partOfPoint(end) !== diagram.board)
+    ? `Lift the lead ${of} at ${ends.join()}`
+    : `Lift the lead ${of}`
 }
 
 const meaning = (leading: readonly string[], all: number): string =>

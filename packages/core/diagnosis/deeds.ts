@@ -223,10 +223,13 @@ const plugProposals = (diagram: Diagram, part: Part): readonly Proposal[] =>
     ? [{ verb: 'unplug', of: part.id, to: '', power: 'off', readings: shortReadings(diagram) }]
     : []
 
-/** Field leads at the board that suspects lay blame on. */
+/** Field leads that come off at the board, and that suspects lay blame on. */
 const leadProposals = (diagram: Diagram, blamed: ReadonlySet<string>): readonly Proposal[] =>
   [...diagram.wires.values()]
-    .filter((lead) => blamed.has(lead.id) && liftedAt(diagram, lead).length === 1)
+    .filter((lead) => {
+      const [end, other] = blamed.has(lead.id) ? liftedAt(diagram, lead) : []
+      return end !== undefined && other === undefined && partOfPoint(end) === diagram.board
+    })
     .map(({ id }): Proposal => ({
       verb: 'lift',
       of: id,

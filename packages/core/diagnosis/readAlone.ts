@@ -1,6 +1,6 @@
 import { partOfPoint, type Diagram, type Wire } from '../diagram/diagram'
 import { effectEnds } from '../diagram/effectEnds'
-import { liftedAt } from '../diagram/liftedAt'
+import { liftedAt, staysLanded } from '../diagram/liftedAt'
 import { isFree, wiresAt } from '../diagram/wireAt'
 import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
 import type { Candidate } from './candidates'
@@ -19,7 +19,8 @@ export interface ReadAlone {
 /**
  * How a short, or a contact of control power that stays made, is read by itself. With its leads on, all that
  * hangs on the same wires reads along: a jumper beside a coil is as few ohms as the coil that has burnt, two
- * conductors of a cable that touch are a thermostat that never lets go. Null for what can be read where it is.
+ * conductors of a cable that touch are a thermostat that never lets go. Null for what can be read where it is,
+ * and where no lead may come off.
  */
 export function readAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
   if (!isShort(fault)) return staysMade(fault) ? contactAlone(diagram, fault) : null
@@ -31,12 +32,20 @@ const staysMade = ({ class: sort, effects }: Fault): boolean =>
   sort === 'stuck' && effects.every((effect) => effect.does === 'hold' && effect.state === 'closed')
 
 /** What has rubbed through goes with its lead: what is shorted still without it, another thing shorts. */
-function withoutLead(diagram: Diagram, { effects }: Fault, lead: Wire): ReadAlone | null {
+function withoutLead(diagram: Diagram, { effects, touching = '' }: Fault, lead: Wire): ReadAlone | null {
   const [ends] = endsOf(diagram, effects)
-  if (!ends) return null
-  const readings = liftedAt(diagram, lead).map((from): Candidate => ({ meter: 'ohms', from, to: ends[1] }))
+  const lifted = liftedAt(diagram, lead)
+  if (!ends || lifted.length === 0) return null
+  const other = diagram.wires.get(touching)
+  // both leads of the meter in one place
+  const beside = (from: PointId): PointId =>
+    (other && [other.from, other.to].find((point) => isOfOnePlace(diagram, from, point))) ?? ends[1]
+  const readings = lifted.map((from): Candidate => ({ meter: 'ohms', from, to: beside(from) }))
   return { lifted: lead.id, readings, isAloneWith: (off) => off.has(lead.id) }
 }
+
+const isOfOnePlace = ({ points }: Diagram, a: PointId, b: PointId): boolean =>
+  points.get(a)?.zone === points.get(b)?.zone
 
 function contactAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
   const alone = partAlone(diagram, fault)
@@ -50,7 +59,9 @@ function partAlone(diagram: Diagram, { of, effects }: Fault): ReadAlone | null {
   const terminals = (ends ?? []).filter((point) => point !== earth)
   if (!ends || terminals.some((point) => partOfPoint(point) !== of)) return null
   const leads = (point: PointId): number => wiresAt(diagram, point).length
-  const [lifted] = terminals.filter((point) => leads(point) > 0).sort((a, b) => leads(a) - leads(b))
+  const [lifted] = terminals
+    .filter((point) => leads(point) > 0 && !staysLanded(diagram, point))
+    .sort((a, b) => leads(a) - leads(b))
   if (!lifted) return null
   return {
     lifted,
