@@ -61,9 +61,11 @@ const solverIsTheWorkers = (group) => ({
   ],
 })
 
-/** Rules about components are for the application: elsewhere there are none to look for. */
+/** Rules about components are for the application's own: elsewhere, and in its tests, there are none to look for. */
 const ofTheApplication = (config) =>
-  config.plugins?.react ? { ...config, files: ['apps/field/**/*.{js,ts,tsx}'] } : config
+  config.plugins?.react
+    ? { ...config, files: ['apps/field/**/*.{js,ts,tsx}'], ignores: ['**/*.test.{ts,tsx}'] }
+    : config
 
 module.exports = [
   {

@@ -12,7 +12,6 @@ import { faultsOf } from '@jokulgale/core/diagram/faults'
 import { UnknownNameError } from '@jokulgale/core/diagram/nearest'
 import { writeLadder } from '@jokulgale/core/diagram/writeLadder'
 import { classesOf } from '@jokulgale/core/diagnosis/classes'
-import { notDrawn } from '@jokulgale/core/diagnosis/hypothesis'
 import { notDrawnBetween } from '@jokulgale/core/diagnosis/notDrawnBetween'
 import { sharesOf } from '@jokulgale/core/diagnosis/rates'
 import { sideFindings } from '@jokulgale/core/diagnosis/sideFindings'
@@ -129,7 +128,7 @@ function diagnoseFile(args: readonly string[]): unknown {
       words: model.hypotheses[h].words,
       probability: belief.probability[h],
       class: classOf(h),
-      ...(model.hypotheses[h].id === notDrawn ? { between: notDrawnBetween(diagnosis) } : {}),
+      ...(model.hypotheses[h].notDrawn ? { between: notDrawnBetween(diagnosis) } : {}),
       beforeEnergising: beforeEnergising(model.diagram, model.hypotheses[h]),
     })),
     classes: classes.sort((a, b) => b.probability - a.probability),

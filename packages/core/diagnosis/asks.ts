@@ -100,6 +100,17 @@ const meetsIt =
   'On the suspect itself, before it is condemned: all that speaks for it was read elsewhere, ' +
   'and something that nobody drew could read the same there.'
 
+const meetsWithoutLead =
+  'With this lead off, before it is condemned: what it shorts must be gone then, ' +
+  'or another lead shorts it, or something that nobody drew.'
+
+function meetingReason({ model, findings }: Diagnosis, { deed }: ReadingStep): string {
+  const done = deed ? [deed] : findings.now.actions
+  return done.some(({ verb, of }) => verb === 'lift' && model.diagram.wires.has(of))
+    ? meetsWithoutLead
+    : meetsIt
+}
+
 function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
   const { diagram } = diagnosis.model
   const point = (id: string): string =>
@@ -113,7 +124,7 @@ function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
   )
   return {
     ...facts,
-    reason: step.again ? readAgain[step.again] : step.meets ? meetsIt : facts.reason,
+    reason: step.again ? readAgain[step.again] : step.meets ? meetingReason(diagnosis, step) : facts.reason,
     do: 'measure',
     meter: step.meter,
     meterWords: meterWords[step.meter],

@@ -59,6 +59,7 @@ export function deedSteps(all: Search): readonly Step[] {
     )
     .slice(0, mostDeeds)
     .flatMap((proposal): readonly Step[] => {
+      if (isDone(findings.now, proposal)) return []
       const { verb, of, to, power, readings } = proposal
       const done = effectsOfAction(model.diagram, verb, of, to)
       const cost = seconds[verb] + (power !== findings.now.power ? search.costs.isolateSeconds : 0)
@@ -72,6 +73,17 @@ export function deedSteps(all: Search): readonly Step[] {
       })
     })
 }
+
+const isDone = ({ actions }: Standing, { verb, of }: Proposal): boolean =>
+  actions.some((action) => action.verb === verb && action.of === of)
+
+/** With leads off already, what they came off for. */
+export const readingsLeftAlone = (search: Search): readonly Candidate[] =>
+  search.findings.now.power === 'on'
+    ? []
+    : aloneProposals(search).flatMap((proposal) =>
+        isDone(search.findings.now, proposal) ? proposal.readings : [],
+      )
 
 /** Where a deed is done: in the call that is set, and a start in the call that was complained of as well. */
 function standingsOf({ model, findings }: Search, { verb, power }: Proposal): readonly Standing[] {

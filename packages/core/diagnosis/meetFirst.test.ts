@@ -152,6 +152,13 @@ describe('a lead that has rubbed through', () => {
     expect(shareOf(stays, id)).toBeLessThan(0.1)
   })
 
+  test('is read where it came off, once it is off, in words', () => {
+    const off = found('not-cooling', ...chafed, { kind: 'action', do: 'lift', of: lead })
+    const [first] = off.next
+    expect(first).toMatchObject({ do: 'measure', from: 'TB.Y1', to: 'EARTH', deed: null, meets: true })
+    expect(askOf(off, first).reason).toMatch(/^With this lead off, before it is condemned/)
+  })
+
   test('comes off at the board where it leads to another place, and else at both ends', () => {
     const words = (of: string): string => deedWords(unit, { verb: 'lift', of, to: '' }).words
     expect(words(lead)).toBe(`Lift the lead ${lead}`)

@@ -26,8 +26,10 @@ export function meetFirst(search: Search, steps: readonly Step[], muchBits: numb
   if (!best) return steps
   const met: ReadingStep = { ...best.step, meets: true, bits: Math.max(best.bits, best.step.bits) }
   const rest = steps.filter((step) => step !== best.step)
+  // what a lead came off for is read before anything else
+  const isPrepared = best.step.deed === null && isWithoutLead(search, best.step)
   const tellsMore = (step: Step): boolean =>
-    step.bits > muchBits && (best.step.bits <= muchBits || rate(step) > rate(best.step))
+    !isPrepared && step.bits > muchBits && (best.step.bits <= muchBits || rate(step) > rate(best.step))
   const isBefore = (step: Step): boolean => isDecidedNearer(step, best.step) || tellsMore(step)
   return [...rest.filter(isBefore), met, ...rest.filter((step) => !isBefore(step))]
 }
@@ -53,7 +55,7 @@ function meetingReading(search: Search, steps: readonly Step[]): Meeting | null 
   const tells = (step: ReadingStep): number => {
     const { meter, predicted, healthy } = step
     // without its lead, what has rubbed through is gone: there it is healthy, and anything else is not
-    const isItsOwn = step.deed?.verb === 'lift' || distinct(meter, readingOf(predicted[few[0]]), healthy)
+    const isItsOwn = isWithoutLead(search, step) || distinct(meter, readingOf(predicted[few[0]]), healthy)
     return Math.max(informationOf(meter, predicted, doubted, which), isItsOwn ? abnormalBits : 0)
   }
   // one of those that read the same elsewhere may be the easiest to get at
@@ -64,6 +66,10 @@ function meetingReading(search: Search, steps: readonly Step[]): Meeting | null 
     .sort((a, b) => b.bits / b.step.cost - a.bits / a.step.cost)
   return best ?? null
 }
+
+/** Ohms with leads off, by what is done for them or was done already. */
+const isWithoutLead = ({ findings }: Search, { meter, deed }: ReadingStep): boolean =>
+  meter === 'ohms' && (deed ? [deed] : findings.now.actions).some(({ verb }) => verb === 'lift')
 
 const isDecidedNearer = (step: Step, { reach }: ReadingStep): boolean =>
   step.do === 'measure' && step.again === 'decides' && step.reach < reach

@@ -35,7 +35,10 @@ export function meetingOf(
     const isRead = readings.some(
       ({ from, to, standing }) => isOne(from, to) && way.isAloneWith(liftedIn(standing)),
     )
-    return isRead ? [] : [(step) => takesOff(step, way.lifted) && isOne(step.from, step.to)]
+    const isOff = way.isAloneWith(liftedIn(now))
+    const isAlone = ({ deed, power }: ReadingStep): boolean =>
+      deed === null ? isOff && power === 'off' : deed.verb === 'lift' && deed.of === way.lifted
+    return isRead ? [] : [(step) => isAlone(step) && isOne(step.from, step.to)]
   }
 
   function atItsEnds(fault: Fault): readonly Meeting[] {
@@ -79,10 +82,6 @@ export function meetingOf(
     })
   }
 }
-
-/** Whether a reading is taken with a lead off, or with those of a terminal. */
-const takesOff = ({ deed }: ReadingStep, lifted: string): boolean =>
-  deed?.verb === 'lift' && deed.of === lifted
 
 const atAnyOf =
   (points: readonly PointId[]): Meeting =>

@@ -8,7 +8,7 @@ import {
   type CostRules,
 } from './candidates'
 import { conditionSteps, turnsOn } from './conditionSteps'
-import { deedSteps } from './deeds'
+import { deedSteps, readingsLeftAlone } from './deeds'
 import { pathDrops } from './drops'
 import { readingsOf, type Findings } from '../visit/evidence'
 import { supplyDanger } from '../visit/supplyDanger'
@@ -63,7 +63,7 @@ export function stepsInOrder(
   const here = situationIn(search, now)
   const wants = (sort: StepSort): boolean => sorts === undefined || sorts.includes(sort)
   const steps: Step[] = [
-    ...readingSteps(search, now, candidatesIn(model.diagram, now), here),
+    ...readingSteps(search, now, [...readingsLeftAlone(search), ...candidatesIn(model.diagram, now)], here),
     ...(wants('look') ? lookSteps(search, now, here) : []),
   ]
   const answered = isAnswered(model, findings, belief)

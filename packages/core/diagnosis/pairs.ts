@@ -15,7 +15,7 @@ const paired = 26
 
 /**
  * Pairs of single faults, where no single one explains every piece of evidence: those that explain what
- * others leave.
+ * others leave, and those in the lead as what something acts like that nobody drew.
  * `weight[e][h]` is the log-likelihood of evidence e under hypothesis h.
  */
 export function pairsWorthTrying(
