@@ -14,6 +14,7 @@ import { Press } from '../../ui/Press'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
+import { DoneNotUndone } from '../trace/DoneNotUndone'
 import { BenchPress } from '../visit/BenchPress'
 import type { OpenVisit } from '../visit/useVisit'
 import { Defects } from './Defects'
@@ -133,6 +134,7 @@ function SignOff({ visit, onMeasures }: { readonly visit: OpenVisit; readonly on
           <SignatureField by={signedBy.trim()} onSigned={setSignature} />
         </Suspense>
       )}
+      <DoneNotUndone visit={visit} />
       {problems.map((problem) => (
         <Notice key={problem} kind="caution">
           {problem}

@@ -4,7 +4,6 @@ import { joinProblem } from '@jokulgale/core/diagram/joins'
 import { wiresAt } from '@jokulgale/core/diagram/wireAt'
 import { Chips } from '../../ui/Chips'
 import { Notice } from '../../ui/Notice'
-import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Sheet } from '../../ui/Sheet'
 import { Stack } from '../../ui/Stack'
@@ -12,7 +11,7 @@ import { Words } from '../../ui/Words'
 import { PointChooser } from '../pad/PointChooser'
 import { PartChooser } from '../repair/PartChooser'
 import type { OpenVisit } from '../visit/useVisit'
-import { undoing } from './undoing'
+import { DoneNotUndone } from './DoneNotUndone'
 
 const verbs = [
   { id: 'bridge', words: 'Join two points' },
@@ -35,10 +34,6 @@ interface ActionSheetProps {
 export function ActionSheet({ visit, open, onClose }: ActionSheetProps) {
   const { state, say } = visit
   const [verb, setVerb] = useState<Verb | null>(null)
-  const standing = state.standing.actions.flatMap(({ key, verb: did, of, to }) => {
-    const undo = undoing[did]
-    return undo ? [{ key, of, to, undo }] : []
-  })
   const done = (of: string, to?: string): void => {
     if (verb) void say({ kind: 'action', do: verb, of, ...(to ? { to } : {}) })
     setVerb(null)
@@ -46,19 +41,7 @@ export function ActionSheet({ visit, open, onClose }: ActionSheetProps) {
   }
   return (
     <Sheet title="Do something to it" open={open} onClose={onClose}>
-      {standing.length > 0 ? (
-        <Part title="Done and not undone">
-          {standing.map(({ key, of, to, undo }) => (
-            <Press
-              key={key}
-              title={`${of}${to ? ` to ${to}` : ''} ${undo.words}`}
-              onPress={() => {
-                void say({ kind: 'action', do: undo.by, of, ...(to ? { to } : {}) })
-              }}
-            />
-          ))}
-        </Part>
-      ) : null}
+      <DoneNotUndone visit={visit} />
       <Chips label="What is done" options={verbs} chosen={verb} onChoose={setVerb} />
       {verb === 'bridge' ? <BridgeForm visit={visit} onDone={done} /> : null}
       {verb === 'lift' ? <LiftForm visit={visit} onDone={done} /> : null}
