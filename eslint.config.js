@@ -61,7 +61,7 @@ const solverIsTheWorkers = (group) => ({
   ],
 })
 
-/** Rules about components are for the application's own: elsewhere, and in its tests, there are none to look for. */
+/** Rules about components are for the application without its tests: elsewhere there are none to look for. */
 const ofTheApplication = (config) =>
   config.plugins?.react
     ? { ...config, files: ['apps/field/**/*.{js,ts,tsx}'], ignores: ['**/*.test.{ts,tsx}'] }

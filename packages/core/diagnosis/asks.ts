@@ -4,7 +4,17 @@ import { liftedAt } from '../diagram/liftedAt'
 import { callTerminals } from '../diagram/roles'
 import type { TestBridge } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
-import type { Again, ConditionStep, Deed, LookStep, Outcome, ReadingStep, Step, WaitStep } from './steps'
+import {
+  doneFor,
+  type Again,
+  type ConditionStep,
+  type Deed,
+  type LookStep,
+  type Outcome,
+  type ReadingStep,
+  type Step,
+  type WaitStep,
+} from './steps'
 import { conditionNamed, spanWords, type ConditionSpan } from '../visit/conditionWords'
 import { percentWords } from '../visit/percentWords'
 import { seenWords } from '../parts/lookVocabulary'
@@ -104,9 +114,8 @@ const meetsWithoutLead =
   'With this lead off, before it is condemned: what it shorts must be gone then, ' +
   'or another lead shorts it, or something that nobody drew.'
 
-function meetingReason({ model, findings }: Diagnosis, { deed }: ReadingStep): string {
-  const done = deed ? [deed] : findings.now.actions
-  return done.some(({ verb, of }) => verb === 'lift' && model.diagram.wires.has(of))
+function meetingReason({ model, findings }: Diagnosis, step: ReadingStep): string {
+  return doneFor(step, findings.now).some(({ verb, of }) => verb === 'lift' && model.diagram.wires.has(of))
     ? meetsWithoutLead
     : meetsIt
 }
@@ -281,7 +290,7 @@ export function deedWords(
   }
 }
 
-/** By an end that is still on, what a lead touches would be read there; a field lead comes off at the board. */
+/** What a lead touches would be read by an end that is still on; a field lead comes off at the board. */
 function liftWords(diagram: Diagram, of: string): string {
   const lead = diagram.wires.get(of)
   const ends = lead ? liftedAt(diagram, lead) : []

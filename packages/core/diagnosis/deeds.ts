@@ -79,7 +79,7 @@ const isDone = ({ actions }: Standing, { verb, of }: Proposal): boolean =>
 
 /** With leads off already, what they came off for. */
 export const readingsLeftAlone = (search: Search): readonly Candidate[] =>
-  search.findings.now.power === 'on'
+  search.findings.now.power === 'on' || search.findings.now.actions.length === 0
     ? []
     : aloneProposals(search).flatMap((proposal) =>
         isDone(search.findings.now, proposal) ? proposal.readings : [],

@@ -5,7 +5,7 @@ import { distinct } from './likelihood'
 import { meetingOf } from './metAtItself'
 import { informationOf } from './outcomes'
 import type { Search } from './proposals'
-import { rate, type ReadingStep, type Step } from './steps'
+import { doneFor, rate, type ReadingStep, type Step } from './steps'
 import type { Belief } from './suspects'
 
 /** Bits, in doubt, from which a reading at the suspect is worth taking. */
@@ -19,7 +19,8 @@ const abnormalBits = 0.45
 /**
  * Before a verdict its suspect is met at itself, where no lead has touched it yet: what was read elsewhere may
  * come of something that nobody drew. The reading that meets it goes first, but behind what tells more than
- * `muchBits` and more for its time, and from another place behind a reading that is to be taken once more here.
+ * `muchBits` and more for its time, and from another place behind a reading that is to be taken once more
+ * here.
  */
 export function meetFirst(search: Search, steps: readonly Step[], muchBits: number): readonly Step[] {
   const best = meetingReading(search, steps)
@@ -68,8 +69,8 @@ function meetingReading(search: Search, steps: readonly Step[]): Meeting | null 
 }
 
 /** Ohms with leads off, by what is done for them or was done already. */
-const isWithoutLead = ({ findings }: Search, { meter, deed }: ReadingStep): boolean =>
-  meter === 'ohms' && (deed ? [deed] : findings.now.actions).some(({ verb }) => verb === 'lift')
+const isWithoutLead = ({ findings }: Search, step: ReadingStep): boolean =>
+  step.meter === 'ohms' && doneFor(step, findings.now).some(({ verb }) => verb === 'lift')
 
 const isDecidedNearer = (step: Step, { reach }: ReadingStep): boolean =>
   step.do === 'measure' && step.again === 'decides' && step.reach < reach

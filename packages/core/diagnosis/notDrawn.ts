@@ -1,7 +1,8 @@
 import { isOhms, rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
 import { toldBy, type ToldBy } from '../parts/lookVocabulary'
 import { likelihood } from './likelihood'
-import type { Track } from './tracks'
+import type { UnitModel } from './predictor'
+import type { Track, Weigher } from './tracks'
 
 /**
  * What may be read on a unit that differs from its drawing somewhere: as often as not what it has by what is
@@ -13,7 +14,7 @@ const shares = { asKnown: 0.5, healthy: 0.1, otherway: 0.15, anything: 0.25 } as
 /** A look has few words: what one says otherwise is one of about so many. */
 const otherWords = 3
 
-/** What a jumper, or two terminals that a lead was put on together, have with the leads of the meter, ohms. */
+/** What a jumper has, or two terminals that share a lead, with the leads of the meter, ohms. */
 const joinedOhms = 0.5
 
 /** What reads less than this reads nothing, volts. */
@@ -54,10 +55,22 @@ export const notDrawnLook = (what: string): number | null =>
   ofWhatFeedsIt.includes(toldBy(what)) ? (1 - shares.asKnown) / otherWords : null
 
 /**
- * A track of a unit that is not as drawn: evidence is of what is known of it, as `known` has weighed it, or
- * of what is not, of which it has the chance `otherwise`.
+ * What a piece of evidence makes of tracks of a unit that may not be as drawn: it is of what is known of the
+ * unit, as `asKnown` weighs it, or of what is not, of which it has the chance `otherwise`; null: it is not.
  */
-export function orNotDrawn(track: Track, known: Track, otherwise: number): Track {
+export const orNotDrawn = (
+  { hypotheses }: Pick<UnitModel, 'hypotheses'>,
+  asKnown: Weigher,
+  otherwise: number | null,
+): Weigher =>
+  otherwise === null
+    ? asKnown
+    : (h, track) => {
+        const known = asKnown(h, track)
+        return hypotheses[h].notDrawn ? eitherOf(track, known, otherwise) : known
+      }
+
+function eitherOf(track: Track, known: Track, otherwise: number): Track {
   const asKnown = shares.asKnown * Math.exp(known.logWeight - track.logWeight)
   const logWeight = track.logWeight + Math.log(asKnown + otherwise)
   // what is of something else teaches nothing of the rest

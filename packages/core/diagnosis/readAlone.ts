@@ -1,5 +1,6 @@
 import { partOfPoint, type Diagram, type Wire } from '../diagram/diagram'
 import { effectEnds } from '../diagram/effectEnds'
+import { inOnePlace } from '../diagram/inOnePlace'
 import { liftedAt, staysLanded } from '../diagram/liftedAt'
 import { isFree, wiresAt } from '../diagram/wireAt'
 import { earth, type Effect, type Fault, type PointId } from '../parts/effect'
@@ -19,8 +20,8 @@ export interface ReadAlone {
 /**
  * How a short, or a contact of control power that stays made, is read by itself. With its leads on, all that
  * hangs on the same wires reads along: a jumper beside a coil is as few ohms as the coil that has burnt, two
- * conductors of a cable that touch are a thermostat that never lets go. Null for what can be read where it is,
- * and where no lead may come off.
+ * conductors of a cable that touch are a thermostat that never lets go. Null for what can be read where it
+ * is, and where no lead may come off.
  */
 export function readAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
   if (!isShort(fault)) return staysMade(fault) ? contactAlone(diagram, fault) : null
@@ -39,13 +40,10 @@ function withoutLead(diagram: Diagram, { effects, touching = '' }: Fault, lead: 
   const other = diagram.wires.get(touching)
   // both leads of the meter in one place
   const beside = (from: PointId): PointId =>
-    (other && [other.from, other.to].find((point) => isOfOnePlace(diagram, from, point))) ?? ends[1]
+    (other && [other.from, other.to].find((point) => inOnePlace(diagram, from, point))) ?? ends[1]
   const readings = lifted.map((from): Candidate => ({ meter: 'ohms', from, to: beside(from) }))
   return { lifted: lead.id, readings, isAloneWith: (off) => off.has(lead.id) }
 }
-
-const isOfOnePlace = ({ points }: Diagram, a: PointId, b: PointId): boolean =>
-  points.get(a)?.zone === points.get(b)?.zone
 
 function contactAlone(diagram: Diagram, fault: Fault): ReadAlone | null {
   const alone = partAlone(diagram, fault)

@@ -1,4 +1,5 @@
 import type { ConditionSpan } from '../visit/conditionWords'
+import type { StandingAction } from '../visit/actions'
 import type { ActionVerb } from '../visit/entry'
 import type { Candidate } from './candidates'
 import type { Predictions } from './situationModel'
@@ -97,6 +98,12 @@ export const sortOf = (step: Step): StepSort => ('deed' in step && step.deed ? '
 
 /** Readings and looks that a place once reached serves, as a rule. */
 const servedByReach = 3
+
+/** What is done to the unit for a reading, or was done already and stands. */
+export const doneFor = (
+  { deed }: ReadingStep,
+  { actions }: Standing,
+): readonly Pick<StandingAction, 'verb' | 'of'>[] => (deed ? [deed] : actions)
 
 /** Information per second; the way to a place is shared by what is read there after it. */
 export const rate = ({ bits, cost, reach }: Step): number => bits / (cost - reach + reach / servedByReach)

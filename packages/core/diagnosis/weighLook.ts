@@ -37,12 +37,7 @@ export function lookWeigher(
     const { own, present } = whetherThere(track.present, track.stays, there, away)
     return { ...inSurroundings(track, own, around).track, present, stays }
   }
-  const otherwise = notDrawnLook(what)
-  return (h, track) => {
-    const known = asKnown(h, track)
-    const mayBeOther = model.hypotheses[h].notDrawn && otherwise !== null
-    return mayBeOther ? orNotDrawn(track, known, otherwise) : known
-  }
+  return orNotDrawn(model, asKnown, notDrawnLook(what))
 }
 
 /** A chance by version: of all alike, or of the two between which the fault has been found to lie. */

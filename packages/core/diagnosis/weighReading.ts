@@ -87,10 +87,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
   }
   const hot = meter === 'volts' || meter === 'loz' ? hotAt(model, situation, to) : NaN
   const otherwise = notDrawnReading(meter, value, { healthy, hot, anything: density })
-  return (h, track) => {
-    const known = asKnown(h, track)
-    return model.hypotheses[h].notDrawn ? orNotDrawn(track, known, otherwise) : known
-  }
+  return orNotDrawn(model, asKnown, otherwise)
 }
 
 /** What the hot side of control power has to a point on a healthy unit, volts. */

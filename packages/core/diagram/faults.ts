@@ -1,6 +1,7 @@
 import type { PartSymbol } from '../parts/kind'
 import { partOfBranch, partOfPoint, terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
 import { earth, type Effect, type Ends, type Fault, type PointId } from '../parts/effect'
+import { inOnePlace } from './inOnePlace'
 import { partFirst } from './partFirst'
 import { boardHot, callTerminals } from './roles'
 import { wireAt } from './wireAt'
@@ -68,8 +69,9 @@ function partFaults(diagram: Diagram, part: Part): readonly Fault[] {
 }
 
 /** Where a wire lies: a cable in the field leads from one place to another and lands on terminals at both. */
-function liesIn({ points, parts, plate }: Diagram, { from, to, wiring }: Wire): Lies {
-  if (points.get(from)?.zone === points.get(to)?.zone) return 'panel'
+function liesIn(diagram: Diagram, { from, to, wiring }: Wire): Lies {
+  const { parts, plate } = diagram
+  if (inOnePlace(diagram, from, to)) return 'panel'
   const isLanding = (end: PointId): boolean => {
     const part = parts.get(partOfPoint(end))
     return part !== undefined && (part.id === plate || landsField.has(part.kind.symbol))

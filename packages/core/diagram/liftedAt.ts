@@ -1,5 +1,6 @@
 import type { PointId } from '../parts/effect'
 import { partOfPoint, type Diagram, type Wire } from './diagram'
+import { inOnePlace } from './inOnePlace'
 import { supplies } from './roles'
 
 /**
@@ -18,6 +19,5 @@ export const staysLanded = (diagram: Diagram, point: PointId): boolean => {
 export function liftedAt(diagram: Diagram, { from, to }: Wire): readonly PointId[] {
   const ends = [from, to].filter((end) => !staysLanded(diagram, end))
   const atBoard = ends.filter((end) => partOfPoint(end) === diagram.board)
-  const isOfOnePlace = diagram.points.get(from)?.zone === diagram.points.get(to)?.zone
-  return isOfOnePlace || atBoard.length === 0 ? ends : atBoard
+  return inOnePlace(diagram, from, to) || atBoard.length === 0 ? ends : atBoard
 }

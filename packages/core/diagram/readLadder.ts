@@ -23,6 +23,7 @@ import type {
   Statement,
   WrittenSetting,
 } from './ladderStatement'
+import { inOnePlace } from './inOnePlace'
 import { nearest } from './nearest'
 import { parsed } from './parsed'
 import { partFirst } from './partFirst'
@@ -295,7 +296,7 @@ class Reader {
     if (twin)
       this.problem(line, `${id}: a wire with these two ends is already on line ${twin.line}; leave one out`)
     if (from === to) this.problem(line, `${id}: a wire needs two different ends`)
-    const sameZone = this.points.get(from)?.zone === this.points.get(to)?.zone
+    const sameZone = inOnePlace({ points: this.points }, from, to)
     const ohms = wiring === 'line' ? wireOhms.line : sameZone ? wireOhms.control : wireOhms.cable
     this.wires.set(id, { id, from, to, color, number, wiring, ohms, line })
     return id
