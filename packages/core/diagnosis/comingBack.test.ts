@@ -58,6 +58,45 @@ test('a condenser fan that stands on full volts is blamed when the high-pressure
   expect(shareOf('package-heat-pump', 'comes-and-goes', tripped, ['FM', 'CAP2'])).toBeGreaterThan(0.7)
 })
 
+test('a frost thermostat that is closed again after the coil was found at 22 °F is not bridged for it', () => {
+  const closedAgain: readonly EntryBody[] = [
+    volts('FZ.1', 'FZ.2', 24),
+    { kind: 'condition', of: 'coilTemperature', value: 22 },
+    volts('FZ.1', 'FZ.2', 0),
+    volts('FZ.1', 'FZ.2', 0),
+  ]
+  const { belief, model } = diagnose(builtInUnit('fan-coil-hydronic'), {
+    complaint: 'comes-and-goes',
+    entries: closedAgain,
+  })
+  const shareOfFault = (id: string): number =>
+    belief.probability[model.hypotheses.findIndex((one) => one.id === id)]
+  expect(shareOfFault('FZ:bridged')).toBeLessThan(0.05 * shareOfFault('FZ:tripped'))
+})
+
+// the coil was shorted when somebody came, then not, and the fuse has opened at some time after that
+test('a short that comes and goes need not have blown its fuse while it was away', () => {
+  const shorted: readonly EntryBody[] = [
+    volts('TB.R', 'TB.C', 2.4),
+    volts('FLT.2', 'TB.C', 24),
+    seen('IFM', 'turning'),
+    call('heat1'),
+    volts('ZR.NO1', 'TB.C', 24),
+    seen('PMP', 'turning'),
+    volts('FLT.1', 'FLT.AL', 24),
+    volts('ZR.COM1', 'ZR.NO1', 0),
+    seen('IFM', 'still'),
+    volts('FU.T1', 'TB.C', 0),
+    volts('XF.S1', 'TB.C', 24.4),
+  ]
+  const said = diagnose(builtInUnit('fan-coil-hydronic'), { complaint: 'comes-and-goes', entries: shorted })
+  const share = (is: (id: string) => boolean): number =>
+    said.model.hypotheses.reduce((sum, { id }, h) => sum + (is(id) ? (said.belief.probability[h] ?? 0) : 0), 0)
+  expect(share((id) => /^[A-Z0-9]+:coil-shorted$/.test(id))).toBeGreaterThan(
+    10 * share((id) => id === 'XF.S1-FU.L1:open'),
+  )
+})
+
 test.each(builtInUnitIds)(
   '%s: what opens a switch that goes back by itself is a reason to stop and start',
   (id) => {

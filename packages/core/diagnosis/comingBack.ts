@@ -1,22 +1,11 @@
 import { partOfBranch, type Diagram } from '../diagram/diagram'
+import { lastingEffects } from '../diagram/lastingEffects'
+import { goesBack, opensForAWhile } from '../diagram/opensForAWhile'
 import type { Effect, Fault } from '../parts/effect'
 import { isShort } from './resistance'
 
-/** Whether a switch that has tripped goes back by itself: it cools, or what it watches has come back. */
-const goesBack = ({ class: sort, when, clears = [] }: Pick<Fault, 'class' | 'when' | 'clears'>): boolean =>
-  sort === 'trip' && (clears.includes('wait') || (when !== undefined && !clears.includes('reset')))
-
-const partOf = ({ parts }: Diagram, branch: string) => parts.get(partOfBranch(branch))
-
-/** Whether an effect holds a switch open that goes back by itself. */
-function opensForAWhile(diagram: Diagram, effect: Effect): boolean {
-  if (effect.does !== 'hold' || effect.state !== 'open') return false
-  const part = partOf(diagram, effect.branch)
-  return part?.kind.faults(part.settings).some(goesBack) ?? false
-}
-
-function isContact(diagram: Diagram, branch: string): boolean {
-  const part = partOf(diagram, branch)
+function isContact({ parts }: Diagram, branch: string): boolean {
+  const part = parts.get(partOfBranch(branch))
   const own = part?.kind.branches(part.settings, {}).find(({ name }) => `${part.id}/${name}` === branch)
   return own?.role === 'contact' || own?.role === 'conductor'
 }
@@ -39,7 +28,12 @@ export function mayComeAndGo(diagram: Diagram, fault: Fault): boolean {
 }
 
 /**
- * What of a fault lasts while what it does is away: a coil is still dirty when its switch has closed again.
+ * How a unit stands while what a fault does is away: what lasts of it does, and a switch that it opens for a
+ * while has closed again, for what that watches has come back, whatever was measured of it before.
  */
-export const lastingEffects = (diagram: Diagram, { class: sort, effects }: Fault): readonly Effect[] =>
-  sort === 'fouled' ? effects.filter((effect) => !opensForAWhile(diagram, effect)) : []
+export const whileAway = (diagram: Diagram, fault: Fault): readonly Effect[] => [
+  ...lastingEffects(diagram, fault),
+  ...fault.effects.flatMap((effect): readonly Effect[] =>
+    effect.does === 'hold' && opensForAWhile(diagram, effect) ? [{ ...effect, state: 'closed' }] : [],
+  ),
+]

@@ -2,9 +2,10 @@ import { readLadder } from '../diagram/readLadder'
 import { builtInUnitText } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { brief } from './briefing'
-import { modelOf } from './diagnose'
+import { judge, modelOf } from './diagnose'
 import { foresee, prepare } from './foresee'
 import { standingsElsewhere } from './nextStep'
+import { situationIn } from './proposals'
 import { gather } from '../visit/evidence'
 
 const entries: readonly EntryBody[] = [
@@ -41,12 +42,12 @@ test('a unit that was prepared is judged for every complaint without another fau
 test('afterwards every fault is solved in every call and isolated', () => {
   const diagram = fresh()
   for (const _ of foresee(diagram, file)) expect(_).toBeUndefined()
-  const model = modelOf(diagram)
-  const { now } = gather(diagram, file)
+  const judgement = judge(diagram, file)
+  const { now } = judgement.findings
   for (const standing of [now, ...standingsElsewhere(diagram, now)]) {
-    const { circuit } = model.situation(standing)
-    const solve = jest.spyOn(circuit, 'vary')
-    for (let h = 0; h < model.singles; h++) model.situation(standing).settle(h)
+    const situation = situationIn(judgement, standing)
+    const solve = jest.spyOn(situation.circuit, 'vary')
+    for (let h = 0; h < judgement.model.singles; h++) situation.settle(h)
     expect(solve).not.toHaveBeenCalled()
   }
 })

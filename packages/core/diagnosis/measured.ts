@@ -1,6 +1,6 @@
 import type { Effect, Exclusion, Fault } from '../parts/effect'
 import type { Conditions } from '../parts/kind'
-import type { Hypothesis } from './hypothesis'
+import { presentAtFirst } from './comesAndGoes'
 import type { UnitModel } from './predictor'
 
 /**
@@ -24,15 +24,18 @@ const heldBy = (effects: readonly Effect[]): readonly string[] =>
 const isByWhatItWatches = ({ class: sort }: Fault): boolean => sort === 'trip' || sort === 'fouled'
 
 /**
- * What was measured outside the circuit says of a hypothesis, as a factor on its prior. A switch is not held
- * open where what it watches has come back; a pressure past its trip needs a reason, and surroundings that
- * were measured are as measured.
+ * What was measured outside the circuit says of a hypothesis, by its number, as a factor on its prior. A
+ * switch is not held open where what it watches has come back, unless it comes and goes, as `changing` of
+ * those that may do; a pressure past its trip needs a reason, and surroundings that were measured are as
+ * measured.
  */
 export function measuredChance(
-  { hypotheses, everySingle }: UnitModel,
+  model: UnitModel,
   conditions: Conditions,
-): (hypothesis: Hypothesis) => number {
+  changing: number,
+): (h: number) => number {
   if (Object.keys(conditions).length === 0) return () => 1
+  const { hypotheses, everySingle } = model
   const ofUnit = everySingle.flatMap((h) => hypotheses[h].faults)
   const tripped = ofUnit.filter(({ when }) => when && isBeyond(when, conditions))
   const past = [...new Set(tripped.map(({ when }) => when?.of))]
@@ -41,7 +44,9 @@ export function measuredChance(
       .filter(({ unless }) => unless && isBeyond(unless, conditions))
       .flatMap(({ effects }) => heldBy(effects)),
   )
-  const countAgainst = (faults: readonly Fault[]): number => {
+  // as a rule the share covers that it was away just then
+  const againstWhatReturns = Math.max(againstShare, changing * (1 - presentAtFirst))
+  const chanceOf = (faults: readonly Fault[], mayReturn: boolean): number => {
     const held = new Set(faults.flatMap(({ effects }) => heldBy(effects)))
     const excluded = faults.filter(
       (fault) => isByWhatItWatches(fault) && heldBy(fault.effects).some((state) => cameBack.has(state)),
@@ -53,10 +58,13 @@ export function measuredChance(
         ({ when, effects }) => when?.of === condition && heldBy(effects).some((state) => held.has(state)),
       )
     const unexplained = past.filter((condition) => !isExplained(condition))
-    return excluded.length + unexplained.length
+    const ofExcluded = mayReturn ? againstWhatReturns : againstShare
+    return ofExcluded ** excluded.length * againstShare ** unexplained.length
   }
-  return ({ faults }) =>
-    faults.some((fault) => fault.class === 'surroundings' && conditions[fault.of] !== undefined)
-      ? 0
-      : againstShare ** countAgainst(faults)
+  const isMeasured = ({ class: sort, of }: Fault): boolean =>
+    sort === 'surroundings' && conditions[of] !== undefined
+  return (h) => {
+    const { faults } = hypotheses[h]
+    return faults.some(isMeasured) ? 0 : chanceOf(faults, model.comesAndGoes(h))
+  }
 }

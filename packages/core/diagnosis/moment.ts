@@ -1,6 +1,7 @@
 import { isInWire, isOhms, type Meter } from '../circuit/meters'
 import type { Effect } from '../parts/effect'
-import type { Standing } from '../visit/standing'
+import type { Run, Standing } from '../visit/standing'
+import { onDayOfVisit } from './dayOfVisit'
 import type { UnitModel } from './predictor'
 import { hasRange, isShort, rangeOf, type Resistance } from './resistance'
 import type { SituationModel, Trip } from './situationModel'
@@ -41,9 +42,9 @@ export const metBy = (meter: Meter): MetBy => (isInWire(meter) ? 'clamp' : isOhm
 
 /**
  * Whether and how a hypothesis had tripped things before anybody arrived: at which of its resistances, or not
- * at all.
+ * at all. `untold`: not at all, and it comes and goes, so that only evidence tells what it has tripped since.
  */
-export type Blown = Resistance | 'not'
+export type Blown = Resistance | 'not' | 'untold'
 const resistances: readonly Resistance[] = ['drawn', 'least', 'most']
 
 /**
@@ -60,12 +61,25 @@ export class Moment {
     private readonly model: UnitModel,
     private readonly standing: Standing,
     also: readonly Effect[],
+    /** The call that the visit is about: its weather is that of the day. */
+    home: string = standing.call,
   ) {
-    const inRun = (call: string, actions: Standing['actions']): SituationModel =>
-      model.situation({ ...standing, call, actions, power: 'on', off: [], age: null }, also)
-    this.situation = model.situation(standing, also)
-    this.everyCall = model.diagram.calls.map(({ id }) => inRun(id, []))
-    this.runs = standing.ran.map(({ call, actions }) => inRun(call, actions))
+    const onDay = (of: Standing): SituationModel =>
+      model.situation(onDayOfVisit(model.diagram, home, of), also)
+    const inRun = ({ call, actions }: Run): Standing => ({
+      ...standing,
+      call,
+      actions,
+      power: 'on',
+      off: [],
+      age: null,
+    })
+    this.situation = onDay(standing)
+    // before anybody arrived it ran each call in the weather that the call is for
+    this.everyCall = model.diagram.calls.map(({ id }) =>
+      model.situation(inRun({ call: id, actions: [] }), also),
+    )
+    this.runs = standing.ran.map((run) => onDay(inRun(run)))
   }
 
   /** Whether a hypothesis opens a fuse or breaker in any call of the unit. */
@@ -92,10 +106,10 @@ export class Moment {
   }
 
   /** Of the states in which a hypothesis that had tripped nothing is met here, the share that are tripped. */
-  shareOpened(h: number): number {
+  shareOpened(h: number, blown: 'not' | 'untold'): number {
     const { model, situation, standing } = this
     if (standing.power === 'off' || !model.mayTrip(h)) return 0
-    const held = this.held(h, 'not')
+    const held = this.held(h, blown)
     const opened = rangeOf(model.hypotheses[h].faults).map((ohms) =>
       situation.trips(model.version(h, ohms, held)),
     )
@@ -183,7 +197,7 @@ export class Moment {
    * what lasts.
    */
   away(h: number, blown: Blown): number {
-    return this.model.version(0, 'drawn', [...this.model.lasting(h), ...this.held(h, blown)])
+    return this.model.version(0, 'drawn', [...this.model.whileAway(h), ...this.held(h, blown)])
   }
 
   /** The number to predict with for the first instant: nothing that acts has acted on the fault. */
@@ -202,7 +216,7 @@ export class Moment {
   }
 
   private held(h: number, blown: Blown): readonly Effect[] {
-    if (!this.model.mayTrip(h)) return []
+    if (!this.model.mayTrip(h) || blown === 'untold') return []
     const { renewed, standIns } = this.standing
     const trips = new Map<string, Trip>()
     const tripping = this.model.version(h, blown === 'not' ? 'drawn' : blown, [])

@@ -13,13 +13,13 @@ const keptAtLeast = 1e-3
  * call is set next. How probable the evidence is, is the same with it and without.
  */
 export const openedMeanwhile =
-  (weigh: Weigher, share: (h: number) => number): Carrier =>
+  (weigh: Weigher, share: (h: number, comesAndGoes: boolean) => number): Carrier =>
   (h, tracks) => {
-    const shareNow = tracks.some(isYetToOpen) ? share(h) : 0
     let all: readonly Track[] = []
     for (const track of tracks) {
       const weighed = weigh(h, track)
-      if (shareNow === 0 || !isYetToOpen(track) || weighed.logWeight === -Infinity) {
+      const shareNow = isYetToOpen(track) ? share(h, track.present !== null) : 0
+      if (shareNow === 0 || weighed.logWeight === -Infinity) {
         all = added(all, weighed)
         continue
       }

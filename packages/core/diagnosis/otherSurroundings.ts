@@ -1,6 +1,4 @@
-import type { Diagram } from '../diagram/diagram'
-import type { Condition, Conditions } from '../parts/kind'
-import { conditionsThatSurround, surroundings } from '../parts/surroundings'
+import type { Conditions } from '../parts/kind'
 import type { Standing } from '../visit/standing'
 import type { Candidate } from './candidates'
 import { readingOf } from './grouping'
@@ -64,45 +62,19 @@ export function looksLike(situation: SituationModel, part: string): Like {
 export interface Elsewhere {
   /** Its chance in each of them; null where it is the same there as its call assumes. */
   readonly chances: readonly (number | null)[]
-  /**
-   * Its chance in what the visit's own call assumes, where that is another season than the call assumes in which it was
-   * taken; null where it is the same.
-   */
-  readonly atHome: number | null
 }
 
 /** What a piece of evidence says of other surroundings; null where none of them would change it. */
 export function elsewhereOf(
   model: UnitModel,
-  { conditions, call }: Standing,
-  homeCall: string,
+  { conditions }: Standing,
   isAsHealthy: (k: number) => boolean,
   chanceOf: (k: number) => number,
 ): Elsewhere | null {
   const others = unmeasured(model, conditions)
   const chances = others.map((k) => (isAsHealthy(k) ? null : chanceOf(k)))
   if (chances.every((chance) => chance === null)) return null
-  const ofHome = call === homeCall ? [] : stretchesOf(model.diagram, homeCall, call)
-  const atHome = others.flatMap((k, place) => {
-    const chance = chances[place]
-    return chance !== null && ofHome.includes(model.hypotheses[k].id) ? [chance] : []
-  })
-  return { chances, atHome: atHome.length === 0 ? null : Math.min(...atHome) }
-}
-
-/** Stretches of weather and water, by their hypotheses, that one call assumes and another does not. */
-function stretchesOf({ calls }: Diagram, homeCall: string, call: string): readonly string[] {
-  const stretchIn = (id: string, condition: Condition): string | null => {
-    const value = calls.find((each) => each.id === id)?.conditions[condition]
-    const found = surroundings[condition]?.find(
-      ([from, to]) => value !== undefined && from <= value && value < to,
-    )
-    return found ? `${condition}:${found[0]}..${found[1]}` : null
-  }
-  return conditionsThatSurround.flatMap((condition) => {
-    const [atHome, here] = [stretchIn(homeCall, condition), stretchIn(call, condition)]
-    return atHome !== null && here !== null && atHome !== here ? [atHome] : []
-  })
+  return { chances }
 }
 
 /** A piece of evidence told with other surroundings counted in, and what it leaves of them. */
@@ -118,17 +90,10 @@ export interface ToldAround {
  * or blamed for what the weather does. `own`: chance of the evidence under the suspect in the surroundings
  * that are assumed.
  */
-export function toldAround(
-  own: number,
-  { assumed, others }: Around,
-  { chances, atHome }: Elsewhere,
-): ToldAround {
+export function toldAround(own: number, { assumed, others }: Around, { chances }: Elsewhere): ToldAround {
   const joint = others.map((share, k) => share * (chances[k] ?? own))
-  const asAssumed = assumed * (atHome ?? own)
-  const changed = joint.reduce(
-    (sum, weight, k) => (chances[k] === null ? sum : sum + weight),
-    atHome === null ? 0 : asAssumed,
-  )
+  const asAssumed = assumed * own
+  const changed = joint.reduce((sum, weight, k) => (chances[k] === null ? sum : sum + weight), 0)
   const chance = joint.reduce((sum, weight) => sum + weight, asAssumed)
   return {
     chance,

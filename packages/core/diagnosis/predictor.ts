@@ -6,7 +6,7 @@ import type { Effect } from '../parts/effect'
 import type { FaultClass } from '../parts/faultClass'
 import { lateMovesIn } from '../visit/lateMovesIn'
 import type { SettingChange, Standing } from '../visit/standing'
-import { lastingEffects, mayComeAndGo } from './comingBack'
+import { mayComeAndGo, whileAway } from './comingBack'
 import { bothOf, hypothesesOf, type Hypothesis } from './hypothesis'
 import { hasRange, isShort, withOhms, type Resistance } from './resistance'
 import { SituationModel } from './situationModel'
@@ -69,9 +69,9 @@ export class UnitModel {
     return known
   }
 
-  /** What of a hypothesis lasts while what it does has gone away by itself. */
-  lasting(h: number): readonly Effect[] {
-    return this.all[h].faults.flatMap((fault) => lastingEffects(this.diagram, fault))
+  /** How a unit stands while what a hypothesis does has gone away by itself. */
+  whileAway(h: number): readonly Effect[] {
+    return this.all[h].faults.flatMap((fault) => whileAway(this.diagram, fault))
   }
 
   /**

@@ -1,6 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import { actAfter } from '../visit/actions'
 import { costOf, pairKey, type Candidate, type CostRules } from './candidates'
+import { onDayOfVisit } from './dayOfVisit'
 import type { Findings } from '../visit/evidence'
 import { isDoubted } from './doubt'
 import { isHinge } from './hinge'
@@ -55,9 +56,13 @@ export function searchOf(
 
 /** A standing solved with the faults in it that were there at the time. */
 export const situationIn = (
-  { model, belief }: Pick<Search, 'model' | 'belief'>,
+  { model, belief, findings }: Pick<Search, 'model' | 'belief' | 'findings'>,
   standing: Standing,
-): SituationModel => model.situation(standing, model.stillThere(belief.repairedFaults, standing))
+): SituationModel =>
+  model.situation(
+    onDayOfVisit(model.diagram, findings.home, standing),
+    model.stillThere(belief.repairedFaults, standing),
+  )
 
 /** Whether evidence was taken in the very situation of a standing. */
 const sameSituation = (a: Standing, b: Standing): boolean => a.call === b.call && sameUnit(a, b)
@@ -101,8 +106,8 @@ type Stands = ReadonlyMap<number, number> | null
 /** Readings and looks of one standing ask for the same. */
 const standsKnown = new WeakMap<Search, Map<Standing, Stands>>()
 
-function findStands({ model, belief, which }: Search, standing: Standing): Stands {
-  const moment = new Moment(model, standing, model.stillThere(belief.repairedFaults, standing))
+function findStands({ model, belief, findings, which }: Search, standing: Standing): Stands {
+  const moment = new Moment(model, standing, model.stillThere(belief.repairedFaults, standing), findings.home)
   const stands = new Map<number, number>()
   for (const h of which) {
     const blown = belief.blown[h] ?? 'not'

@@ -13,10 +13,11 @@ const playedFrom = 0.1
  * Seconds after which a unit with a suspect in it starts over again, by itself, in the call that is set; null
  * where it comes to rest, or where the suspect is too faint to be worth playing through.
  */
-export function restartSeconds({ model, belief, findings }: Diagnosis, hypothesis: number): number | null {
+export function restartSeconds(diagnosis: Diagnosis, hypothesis: number): number | null {
+  const { model, belief, findings } = diagnosis
   const { now } = findings
   const isWorthIt = belief.probability[hypothesis] >= playedFrom && now.power === 'on' && now.call !== 'off'
-  if (!isWorthIt || !situationIn({ model, belief }, now).settle(hypothesis).oscillates) return null
+  if (!isWorthIt || !situationIn(diagnosis, now).settle(hypothesis).oscillates) return null
   const standing = now.actions.flatMap(({ effects }) => effects)
   const called = (call: string): Situation =>
     situationOf(model.diagram, call, 'on', now.conditions, standing, now.off)

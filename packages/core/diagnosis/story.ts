@@ -52,7 +52,8 @@ export const phantomWords = (reading: string): string =>
   `${reading} may be a phantom from live wires beside a dead one: repeat it with the low-impedance function. A phantom falls to nothing there, a back-feed does not.`
 
 /** Evidence that nothing explains, and what to do about it. */
-export function contradictionOf({ belief, findings, model, ranked }: Diagnosis): string {
+export function contradictionOf(diagnosis: Diagnosis): string {
+  const { belief, findings, model, ranked } = diagnosis
   const best = (row: Float64Array): number =>
     row.reduce(
       (most, weight, h) =>
@@ -76,7 +77,7 @@ export function contradictionOf({ belief, findings, model, ranked }: Diagnosis):
   if (!worst) return ''
   const { meter, from, to, value, standing } = worst.piece
   const suspects = ranked.filter((h) => belief.probability[h] > 0.01)
-  const predicted = situationIn({ model, belief }, standing).predict(meter, from, to, suspects)
+  const predicted = situationIn(diagnosis, standing).predict(meter, from, to, suspects)
   if (
     odd.length === 1 &&
     suspects.length > 0 &&

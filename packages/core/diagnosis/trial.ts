@@ -9,6 +9,7 @@ import type { Choosing } from './nextStep'
 import type { UnitModel } from './predictor'
 import { observationOf } from '../visit/observationOf'
 import { atArrival, type Standing } from '../visit/standing'
+import { onDayOfVisit } from './dayOfVisit'
 import type { ReadingStep, Step } from './steps'
 
 /** How a made-up technician works: what is asked is read off a unit whose faults are known, well or badly. */
@@ -110,17 +111,17 @@ function take(
   step: Step,
   options: TrialOptions,
 ): readonly EntryBody[] {
-  const { now } = findings
+  const { now, home } = findings
   const set: EntryBody[] = []
   if (step.power !== now.power) set.push({ kind: 'power', is: step.power === 'off' ? 'isolated' : 'on' })
   if (step.call !== now.call) set.push({ kind: 'call', call: step.call })
-  const standing: Standing = {
+  const standing = onDayOfVisit(model.diagram, home, {
     ...now,
     call: step.call,
     power: step.power,
     off: step.power === now.power ? now.off : [],
     age: null,
-  }
+  })
   if (step.do === 'look')
     return [...set, observationOf(step.of, seen(model, truth, standing, step.of, options))]
   if (step.do !== 'measure') return set

@@ -14,7 +14,6 @@ export function lookWeigher(
   model: UnitModel,
   { of, what, standing }: Extract<Evidence, { kind: 'look' }>,
   moment: Moment,
-  homeCall: string,
   isMetered: boolean,
 ): Weigher {
   const { situation } = moment
@@ -24,7 +23,7 @@ export function lookWeigher(
   const chanceOf = (met: readonly Met[]): number =>
     met.reduce((sum, { versions, weight, where }) => sum + weight * meanOf(versions.map(seen), where), 0)
   const isAsHealthy = looksLike(situation, of)(0)
-  const elsewhere = elsewhereOf(model, standing, homeCall, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
+  const elsewhere = elsewhereOf(model, standing, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
   const asKnown: Weigher = (h, track) => {
     const met = moment.met(h, track.blown, 'any', track.where)
     const around = isAsHealthy(h) ? elsewhere : null

@@ -27,7 +27,7 @@ const collapsedShare = 0.5
 const standsStillWithin = 0.5
 
 /** What a reading makes of a track. */
-export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment, homeCall: string): Weigher {
+export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigher {
   const { meter, from, to, value, typed } = piece
   const { situation } = moment
   const healthy = situation.predict(meter, from, to, [0])[0]
@@ -61,7 +61,6 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment,
   const elsewhere = elsewhereOf(
     model,
     piece.standing,
-    homeCall,
     isAsHealthy,
     (k) => under(moment.met(k, 'not'), { factors: new Factors(), where: null }).chance,
   )

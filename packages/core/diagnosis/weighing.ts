@@ -87,12 +87,12 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
   const { model, factor, findings, evidence, good, complained } = context
   const { hypotheses } = model
   const prior = new Map<number, number>()
-  const measured = measuredChance(model, findings.measured)
+  const measured = measuredChance(model, findings.measured, changingShare(evidence, findings))
   const heardOf = complaintChances(model, findings.complaint)
   for (const h of which) {
     const { faults, of } = hypotheses[h]
     if (of.some((part) => good.has(part)) || faults.some(({ id }) => good.has(id))) continue
-    const share = hypotheses[h].prior * factor(hypotheses[h]) * measured(hypotheses[h])
+    const share = hypotheses[h].prior * factor(hypotheses[h]) * measured(h)
     if (share === 0) continue
     const chance = heardOf(h)
     prior.set(h, Math.log(share * (complained ? chance : afterRepair + (1 - afterRepair) * chance)))
@@ -157,6 +157,7 @@ const baseKey = (context: Context): string => {
     repairedFaults,
     findings.complaint,
     firstStanding(context),
+    findings.home,
     changingShare(evidence, findings),
     isTimed(evidence),
   ])
@@ -195,7 +196,7 @@ function startTracks(context: Context, which: readonly number[]): ReadonlyMap<nu
   const { model, evidence, findings, repairedFaults } = context
   const tracks = new Map<number, readonly Track[]>()
   const first = firstStanding(context)
-  const moment = new Moment(model, first, model.stillThere(repairedFaults, first))
+  const moment = new Moment(model, first, model.stillThere(repairedFaults, first), findings.home)
   const share = changingShare(evidence, findings)
   const clocks = isTimed(evidence) ? timed : untimed
   const around = aroundAtFirst(model, first.conditions)
@@ -214,7 +215,7 @@ function startTracks(context: Context, which: readonly number[]): ReadonlyMap<nu
                 factors: new Factors(),
                 where: null,
                 blown,
-                opens: blown === 'not' ? ways : [],
+                opens: blown === 'not' || blown === 'untold' ? ways : [],
                 present,
                 stays,
                 cycle: cycleAtFirst,
@@ -229,18 +230,11 @@ function startTracks(context: Context, which: readonly number[]): ReadonlyMap<nu
     ]
     const own = beginnings.flatMap(({ blown, weight }) => [
       ...start(weight * (1 - comesAndGoes), blown, null),
-      ...start(weight * comesAndGoes, blown, presentAtFirst),
+      ...start(weight * comesAndGoes, blown === 'not' ? 'untold' : blown, presentAtFirst),
     ])
     tracks.set(h, own)
   }
   return tracks
-}
-
-/** The call that the visit is about: it says which season nobody has measured. */
-const homeCallOf = (context: Context): string => {
-  const { model, findings } = context
-  const complaint = complaintSaid(model.diagram, findings.complaint)
-  return complaint?.call ?? firstStanding(context).call
 }
 
 /** The calls that the complaint may be about; every call where nobody said. */
@@ -257,17 +251,18 @@ function carrierAt(context: Context, e: number, which: readonly number[]): Carri
   const also = model.stillThere(repairedFaults, piece.standing)
   if (piece.kind === 'look' && storedIn(piece.what) !== null)
     return eachOf(plainly(storedChances(model, piece, callsMeant(context), also)))
-  const rest: Rest = { home: homeCallOf(context), metered: lookedAtAndMetered(evidence), which }
-  const moment = new Moment(model, piece.standing, also)
+  const rest: Rest = { metered: lookedAtAndMetered(evidence), which }
+  const { home } = context.findings
+  const moment = new Moment(model, piece.standing, also, home)
   const settled = weigherOf(model, piece, moment, rest)
   const meanwhile = passing(evidence[e - 1], piece)
   const late =
     piece.standing.age === null
       ? settled
-      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also), rest)
+      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also, home), rest)
   return openedMeanwhile(
     (h, track) => (track.late ? late : settled)(h, meanwhile(track)),
-    (h) => moment.shareOpened(h),
+    (h, comesAndGoes) => moment.shareOpened(h, comesAndGoes ? 'untold' : 'not'),
   )
 }
 
@@ -278,24 +273,17 @@ const eachOf =
 
 /** What weighing a piece of evidence takes from the rest of the visit. */
 interface Rest {
-  /** The call that the visit is about. */
-  readonly home: string
   readonly metered: readonly string[]
   readonly which: readonly number[]
 }
 
 /** What a piece of evidence makes of a track. */
-function weigherOf(
-  model: UnitModel,
-  piece: Evidence,
-  moment: Moment,
-  { home, metered, which }: Rest,
-): Weigher {
+function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, { metered, which }: Rest): Weigher {
   switch (piece.kind) {
     case 'reading':
-      return readingWeigher(model, piece, moment, home)
+      return readingWeigher(model, piece, moment)
     case 'look':
-      return lookWeigher(model, piece, moment, home, metered.includes(piece.of))
+      return lookWeigher(model, piece, moment, metered.includes(piece.of))
     case 'drop-out':
       return plainly((h) => dropOutChance(moment.situation, piece, which, h))
     case 'found-set': {

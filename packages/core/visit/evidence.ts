@@ -63,6 +63,8 @@ export interface Findings {
   readonly repaired: readonly string[]
   readonly unreachable: ReadonlySet<string>
   readonly complaint: string
+  /** The call that the visit is about: the complaint's, else the one in which something was read first. */
+  readonly home: string
   /** Parts that somebody replaced before this visit. */
   readonly replaced: readonly string[]
 }
@@ -110,6 +112,7 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
     unreachable,
     replaced,
     complaint: home?.id ?? said,
+    home: home?.call ?? (evidence.at(0)?.standing ?? standing).call,
   }
 }
 

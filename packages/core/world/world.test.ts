@@ -64,6 +64,20 @@ test('what comes and goes is there in six readings of ten, mostly as it was at t
   expect(kept).toBeGreaterThan(0.75)
 })
 
+test('while what comes and goes is away its dirt stays, and what its switch watches has come back', () => {
+  const world = new World(diagram, { faults: [fault('OC:blocked')], comesAndGoes: true }, calm, seeded(9))
+  const met = Array.from({ length: 60 }, () => {
+    const volts = world.measure(cooling, 'volts', 'HPS1.1', 'HPS1.2') ?? 0
+    return { isOpen: volts > 12, psig: world.condition('dischargePressure', 'cool1') }
+  })
+  const psigWhile = (open: boolean) => new Set(met.flatMap((at) => (at.isOpen === open ? [at.psig] : [])))
+  expect(psigWhile(true).size).toBe(1)
+  expect(psigWhile(false).size).toBe(1)
+  expect(Math.min(...psigWhile(true))).toBeGreaterThan(1.4 * Math.max(...psigWhile(false)))
+  const looks = new Set(Array.from({ length: 20 }, () => world.look(cooling, 'OC')))
+  expect([...looks]).toEqual(['dirty'])
+})
+
 test('a chafe mostly has the ohms of the reading before, and shifts now and then', () => {
   const world = new World(diagram, { faults: [fault('XF.S1-FU.L1:grounded')] }, even, seeded(9))
   const isolated = { ...cooling, power: 'off' as const }

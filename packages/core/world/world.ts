@@ -4,6 +4,7 @@ import type { Meter } from '../circuit/meters'
 import { situationOf } from '../circuit/situation'
 import { glanceOf } from '../circuit/glance'
 import type { Diagram } from '../diagram/diagram'
+import { lastingEffects } from '../diagram/lastingEffects'
 import { leftWithOff } from '../diagram/leftWithOff'
 import { branchesOpened, type Effect, type Fault } from '../parts/effect'
 import type { Conditions } from '../parts/kind'
@@ -122,7 +123,7 @@ export class World {
 
   /**
    * What a thermometer, a hygrometer or gauges show; pressures are past a switch's trip where a fault makes
-   * them so.
+   * them so, and is not away.
    */
   condition(of: string, call: string): number {
     const known = this.conditions[of] ?? this.diagram.calls.find(({ id }) => id === call)?.conditions[of]
@@ -144,6 +145,7 @@ export class World {
    */
   private holds(part: string, effect: Effect): boolean {
     return (
+      !this.isAway &&
       effect.does === 'hold' &&
       this.faults.some(
         ({ class: sort, effects }) =>
@@ -243,7 +245,7 @@ export class World {
    * lead that is off takes its short with it.
    */
   private effects(done: readonly Effect[]): readonly Effect[] {
-    if (this.isAway) return []
+    if (this.isAway) return this.faults.flatMap((fault) => lastingEffects(this.diagram, fault))
     const off = branchesOpened(done)
     return this.faults.flatMap((fault) =>
       leftWithOff(this.diagram, fault, off).map((effect) => {
