@@ -49,9 +49,8 @@ export const repeats = (
     for (const h of which) {
       believed += probability[h]
       const said = readingOf(earlier.predicted[h])
-      if (spreadsApart(meter, said, readingOf(predicted[h])) < alike) continue
       if (wasMisread(meter, earlier.value, said)) misread += probability[h]
-      else news += probability[h]
+      else if (spreadsApart(meter, said, readingOf(predicted[h])) >= alike) news += probability[h]
       if (news >= newsFrom) return false
     }
     return misread < takenFrom * believed
