@@ -279,6 +279,13 @@ export function deedWords(
         words: diagram.points.has(of) ? `Lift every lead of ${of}` : liftWords(diagram, of),
         caution: 'Isolated and proven dead. Note its terminal, colour and number first.',
       }
+    case 'land':
+      return {
+        words: diagram.points.has(of) ? `Land every lead of ${of}` : `Land the lead ${of}`,
+        caution: 'Each on the terminal that was noted for it.',
+      }
+    case 'plug':
+      return { words: `Put ${name} in again`, caution: 'Isolated and proven dead.' }
     case 'start':
       return { words: part?.kind.start?.words ?? `Start ${name} anew`, caution: '' }
     case 'warm':

@@ -27,29 +27,31 @@ test('with many faint suspects beside one part that leads, what is done to the u
   expect(steps.length).toBeGreaterThan(0)
 })
 
+const ohms = (from: string, to: string, value: number | null): EntryBody => ({
+  kind: 'reading',
+  meter: 'ohms',
+  from,
+  to,
+  value,
+})
+const lift = (of: string): EntryBody => ({ kind: 'action', do: 'lift', of })
+const without = (of: string, reading: EntryBody): readonly EntryBody[] => [
+  lift(of),
+  reading,
+  { kind: 'action', do: 'land', of },
+]
+const found: readonly EntryBody[] = [
+  { kind: 'observation', of: 'BR', what: 'tripped' },
+  { kind: 'power', is: 'isolated' },
+  { kind: 'condition', of: 'pipe', value: 43 },
+  ...without('TS.W1-TB.W1', ohms('TB.W1', 'EARTH', 0.3)),
+  ...without('TS.W1-TB.W1', ohms('TB.W1', 'TB.N', 0.4)),
+  ...without('HR.A1', ohms('HR.A1', 'HR.A2', 790)),
+]
+const after = (entries: readonly EntryBody[]) =>
+  diagnose(builtInUnit('fan-coil-two-pipe'), { complaint: 'no-heat', entries: [...found, ...entries] })
+
 test('of two leads either of which may be chafed, one is taken off, and the other read at its ends', () => {
-  const ohms = (from: string, to: string, value: number): EntryBody => ({
-    kind: 'reading',
-    meter: 'ohms',
-    from,
-    to,
-    value,
-  })
-  const without = (of: string, reading: EntryBody): readonly EntryBody[] => [
-    { kind: 'action', do: 'lift', of },
-    reading,
-    { kind: 'action', do: 'land', of },
-  ]
-  const found: readonly EntryBody[] = [
-    { kind: 'observation', of: 'BR', what: 'tripped' },
-    { kind: 'power', is: 'isolated' },
-    { kind: 'condition', of: 'pipe', value: 43 },
-    ...without('TS.W1-TB.W1', ohms('TB.W1', 'EARTH', 0.3)),
-    ...without('TS.W1-TB.W1', ohms('TB.W1', 'TB.N', 0.4)),
-    ...without('HR.A1', ohms('HR.A1', 'HR.A2', 790)),
-  ]
-  const after = (entries: readonly EntryBody[]) =>
-    diagnose(builtInUnit('fan-coil-two-pipe'), { complaint: 'no-heat', entries: [...found, ...entries] })
   const { model, ranked, next } = after([])
   const [one, other] = ranked.map((h) => model.hypotheses[h].id)
   expect([one, other].sort()).toEqual(['CO.COLD-HR.A1:grounded', 'TB.W1-CO.COM:grounded'])
@@ -59,4 +61,12 @@ test('of two leads either of which may be chafed, one is taken off, and the othe
   const [lead] = stillThere.ranked
   expect(stillThere.model.hypotheses[lead].id).toBe('TB.W1-CO.COM:grounded')
   expect(stillThere.belief.probability[lead]).toBeGreaterThan(0.9)
+})
+
+test('with both of them off, one goes back to tell which it is', () => {
+  const bothOff = [lift('CO.COLD-HR.A1'), lift('TB.W1-CO.COM'), ohms('TB.W1', 'EARTH', 900)]
+  const { next } = after(bothOff)
+  const landed = next.flatMap((step) => (step.do === 'measure' && step.deed ? [step.deed] : []))
+  expect(landed.map(({ verb }) => verb)).toContain('land')
+  expect(['CO.COLD-HR.A1', 'TB.W1-CO.COM']).toContain(landed.find(({ verb }) => verb === 'land')?.of)
 })

@@ -4,19 +4,29 @@ import { liftedAt } from '../diagram/liftedAt'
 import { farFrom, wiresAt } from '../diagram/wireAt'
 import { boardHot, callTerminals } from '../diagram/roles'
 import type { PointId } from '../parts/effect'
-import { effectsOfAction } from '../visit/actions'
+import { actAfter, effectsOfAction } from '../visit/actions'
 import { complaintSaid } from '../visit/complaintSaid'
-import { poweredAgain } from '../visit/poweredAgain'
+import { poweredAgain, takenApart } from '../visit/poweredAgain'
 import type { Standing } from '../visit/standing'
-import { liveCandidates, type Candidate } from './candidates'
+import { isolatedCandidates, liveCandidates, type Candidate } from './candidates'
 import { leadingFew } from './leadingFew'
 import { oneRepairOf } from './oneRepair'
 import { lookSteps, readingSteps, situationIn, type Search } from './proposals'
 import { readAlone } from './readAlone'
+import type { SituationModel } from './situationModel'
 import type { Deed, Step } from './steps'
 
 /** Seconds that an action takes, its undoing counted in. */
-const seconds = { bridge: 40, unplug: 45, lift: 90, warm: 90, cool: 120, start: 60 } as const
+const seconds = {
+  bridge: 40,
+  unplug: 45,
+  plug: 20,
+  lift: 90,
+  land: 40,
+  warm: 90,
+  cool: 120,
+  start: 60,
+} as const
 type ProposedVerb = keyof typeof seconds
 
 /** So many suspects at the most are tried with actions: before that, plain readings part them faster. */
@@ -49,7 +59,7 @@ export function deedSteps(all: Search): readonly Step[] {
     search === all
       ? proposalsFor(model.diagram, blamed)
       : [...model.diagram.parts.values()].flatMap((part) => startProposals(model.diagram, part))
-  const offered = [...aloneProposals(all), ...others]
+  const offered = [...aloneProposals(all), ...together(model.diagram, findings.now), ...others]
   return offered
     .filter(
       ({ verb, of, to }) =>
@@ -61,17 +71,24 @@ export function deedSteps(all: Search): readonly Step[] {
     .flatMap((proposal): readonly Step[] => {
       if (isDone(findings.now, proposal)) return []
       const { verb, of, to, power, readings } = proposal
-      const done = effectsOfAction(model.diagram, verb, of, to)
       const cost = seconds[verb] + (power !== findings.now.power ? search.costs.isolateSeconds : 0)
       const deed: Deed = { verb, of, to }
       return standingsOf(search, proposal).flatMap((standing) => {
-        const situation = situationIn(search, standing).with(done)
+        const situation = situationAfter(search, standing, deed)
         return [
           ...readingSteps(search, standing, readings, situation, deed, cost),
           ...(power === 'on' ? lookSteps(search, standing, situation, deed, cost) : []),
         ]
       })
     })
+}
+
+/** A standing solved with a deed done in it; with what it undoes gone. */
+function situationAfter(search: Search, standing: Standing, { verb, of, to }: Deed): SituationModel {
+  const { diagram } = search.model
+  const done = effectsOfAction(diagram, verb, of, to)
+  if (done.length > 0) return situationIn(search, standing).with(done)
+  return situationIn(search, { ...standing, actions: actAfter(diagram, standing.actions, verb, of, to) })
 }
 
 const isDone = ({ actions }: Standing, { verb, of }: Proposal): boolean =>
@@ -84,6 +101,19 @@ export const readingsLeftAlone = (search: Search): readonly Candidate[] =>
     : aloneProposals(search).flatMap((proposal) =>
         isDone(search.findings.now, proposal) ? proposal.readings : [],
       )
+
+/** With several leads off or plugs out: one of them back, and what was read without it read again. */
+function together(diagram: Diagram, now: Standing): readonly Proposal[] {
+  if (now.power === 'on') return []
+  const apart = takenApart(now)
+  return apart.map(({ verb, of }): Proposal => ({
+    verb: verb === 'lift' ? 'land' : 'plug',
+    of,
+    to: '',
+    power: 'off',
+    readings: isolatedCandidates(diagram),
+  }))
+}
 
 /** Where a deed is done: in the call that is set, and a start in the call that was complained of as well. */
 function standingsOf({ model, findings }: Search, { verb, power }: Proposal): readonly Standing[] {

@@ -122,6 +122,14 @@ test('before power comes back the lead that is off goes on again', () => {
   expect(screen.getByText('Switch it on')).toBeTruthy()
 })
 
+test('with the power back and a lead still off it says which, before anything is read', () => {
+  const lifted: EntryBody = { kind: 'action', do: 'lift', of: 'TS.Y1-TB.Y1' }
+  const off: EntryBody = { kind: 'power', is: 'isolated' }
+  const on: EntryBody = { kind: 'power', is: 'on' }
+  show(askTo('measure'), [complaint, off, lifted, on])
+  expect(screen.getByText(/^Off or out with the power on: TS\.Y1-TB\.Y1\./)).toBeTruthy()
+})
+
 test('after a repair it says to prove it, until something was read again', () => {
   const repair: EntryBody = { kind: 'repair', of: 'CC1' }
   show(askTo('measure'), [complaint, repair])

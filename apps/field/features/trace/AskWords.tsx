@@ -2,6 +2,7 @@ import { View } from 'react-native'
 import type { Ask, LookAsk, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
 import { isInWire } from '@jokulgale/core/circuit/meters'
 import { meterCaution } from '@jokulgale/core/diagnosis/words'
+import type { StandingAction } from '@jokulgale/core/visit/actions'
 import { takenApart } from '@jokulgale/core/visit/poweredAgain'
 import { meterCategory } from '@jokulgale/core/visit/meterCategory'
 import { switchFirst } from '@jokulgale/core/visit/switchFirst'
@@ -110,15 +111,22 @@ const switchWords = {
 
 /** The call and power that the step needs; entering what came of it says that the call is set. */
 function FirstSet({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
-  const first = switchFirst(ask.power, visit.state.power)
-  const apart = first === 'power-on' && takenApart(visit.state.standing).length > 0
+  const { power, standing } = visit.state
+  const first = switchFirst(ask.power, power)
+  const apart = takenApart(standing)
+  const isApart = first === 'power-on' && apart.length > 0
   return (
     <>
       {ask.call === currentCall(visit) ? null : <Words>{`First set the call: ${ask.callWords}`}</Words>}
-      {first ? <Notice kind="caution">{apart ? switchWords.together : switchWords[first]}</Notice> : null}
+      {first ? <Notice kind="caution">{isApart ? switchWords.together : switchWords[first]}</Notice> : null}
+      {power === 'on' && apart.length > 0 ? <Notice kind="caution">{apartWhileOn(apart)}</Notice> : null}
     </>
   )
 }
+
+/** Power came back with something still off or out: nothing reads as drawn then. */
+const apartWhileOn = (apart: readonly StandingAction[]): string =>
+  `Off or out with the power on: ${apart.map(({ of }) => of).join(', ')}. Unless you mean it, isolate, put it back and say so.`
 
 /** What is to be done before the reading, said to the log when it is done, and undone after it. */
 function Deed({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
