@@ -33,3 +33,26 @@ test('a reading that no suspect takes for right does not stand in the way of ano
   expect([first, second].sort()).toEqual(['FLT.2-TS.R:grounded', 'TS.Y1-TB.Y1:grounded'])
   expect(next[0]).toMatchObject({ do: 'measure', meter: 'ohms', deed: { verb: 'lift', of: 'TS.Y1-TB.Y1' } })
 })
+
+// behind a contactor that feeds two fans, with ohms taken that show open, as with a lead off
+test('ohms that read open where all that is likely has a winding are taken there again', () => {
+  const toMetal = ['DS.T1', 'CC1.T1', 'CFC.T1', 'IFC.T1'].map((point) => ohms(point, 'EARTH', null))
+  const { next } = diagnose(
+    builtInUnit('rooftop-two-stage'),
+    {
+      complaint: 'not-cooling',
+      entries: [
+        { kind: 'condition', of: 'outdoorDryBulb', value: 85 },
+        { kind: 'observation', what: 'tripped', of: 'BR' },
+        { kind: 'power', is: 'isolated' },
+        ...toMetal,
+        ohms('CFC.T1', 'CFC.T2', null),
+        ohms('IDM.C', 'IDM.R', 22),
+        ...['DS.L1', 'DS.L2', 'DS.L3'].map((point) => ohms(point, 'EARTH', null)),
+      ],
+    },
+    { count: 6 },
+  )
+  const atFans = next.filter((step) => step.do === 'measure' && /^(FM1|FM2|CFC)\./.test(step.from))
+  expect(atFans).not.toEqual([])
+})
