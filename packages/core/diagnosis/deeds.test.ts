@@ -70,3 +70,26 @@ test('with both of them off, one goes back to tell which it is', () => {
   expect(landed.map(({ verb }) => verb)).toContain('land')
   expect(['CO.COLD-HR.A1', 'TB.W1-CO.COM']).toContain(landed.find(({ verb }) => verb === 'land')?.of)
 })
+
+test('where any of a dozen leads may be chafed, one in the middle comes off before it is said that nothing tells', () => {
+  const { next, ranked, model, belief } = diagnose(builtInUnit('unit-heater'), {
+    complaint: 'no-heat',
+    entries: [
+      { kind: 'observation', of: 'FU', what: 'blown' },
+      { kind: 'power', is: 'isolated' },
+      ohms('FU.L1', 'FU.T1', 1.1),
+      ohms('GR.A1', 'GR.A2', 70),
+      ohms('BRL.A1', 'BRL.A2', 70),
+      ohms('IC.LI', 'IC.C', 0.5),
+      ...without('TS.W1-TB.W1', ohms('TB.W1', 'TB.C', 1800)),
+      ...without('TB.R-TS.R', ohms('TB.R', 'TB.C', 0.5)),
+    ],
+  })
+  const chafed = ranked.filter((h) => /^[A-Z]+[0-9]*\.\w+-.*:grounded$/.test(model.hypotheses[h].id))
+  const shares = chafed.map((h) => belief.probability[h])
+  expect(shares.reduce((sum, share) => sum + share, 0)).toBeGreaterThan(0.85)
+  expect(shares[0]).toBeLessThan(0.5)
+  const [telling] = [...next].sort((a, b) => b.bits - a.bits)
+  expect(telling).toMatchObject({ do: 'measure', meter: 'ohms', deed: { verb: 'lift' } })
+  expect(telling.bits).toBeGreaterThan(0.8)
+})

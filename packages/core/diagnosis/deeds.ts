@@ -3,13 +3,13 @@ import { joinProblem } from '../diagram/joins'
 import { liftedAt } from '../diagram/liftedAt'
 import { farFrom, wiresAt } from '../diagram/wireAt'
 import { boardHot, callTerminals } from '../diagram/roles'
-import type { PointId } from '../parts/effect'
+import type { Fault, PointId } from '../parts/effect'
 import { actAfter, effectsOfAction } from '../visit/actions'
 import { complaintSaid } from '../visit/complaintSaid'
 import { poweredAgain, takenApart } from '../visit/poweredAgain'
 import type { Standing } from '../visit/standing'
 import { isolatedCandidates, liveCandidates, type Candidate } from './candidates'
-import { leadingFew } from './leadingFew'
+import { leadingFew, shareOf } from './leadingFew'
 import { oneRepairOf } from './oneRepair'
 import { lookSteps, readingSteps, situationIn, type Search } from './proposals'
 import { readAlone } from './readAlone'
@@ -32,8 +32,12 @@ type ProposedVerb = keyof typeof seconds
 /** So many suspects at the most are tried with actions: before that, plain readings part them faster. */
 const mostSuspects = 60
 const mostDeeds = 14
-/** Suspects that are read alone, and what each must have. */
-const mostAlone = 4
+/**
+ * So many suspects are read alone, of a verdict or of those that hold this share and can all be; and what
+ * each must have.
+ */
+const mostAlone = { ofVerdict: 4, ofAll: 12 } as const
+const aloneShare = 0.9
 const aloneFrom = 0.005
 
 interface Proposal extends Deed {
@@ -218,18 +222,29 @@ function contactProposals(part: Part, blamed: ReadonlySet<string>): readonly Pro
 }
 
 /**
- * Shorts, or contacts that stay made, that are the verdict or come next to it: each read alone. What has told
- * against one may have to be read again.
+ * Shorts, or contacts that stay made, that are the verdict or come next to it, or that all the rest are: each
+ * read alone. What has told against one may have to be read again.
  */
 function aloneProposals({ model: { diagram, hypotheses }, belief, which }: Search): readonly Proposal[] {
-  if (leadingFew(belief) === null) return []
-  return which
-    .slice(0, mostAlone)
-    .flatMap((h) => (belief.probability[h] > aloneFrom ? hypotheses[h].faults : []))
-    .flatMap((fault): readonly Proposal[] => {
-      const alone = readAlone(diagram, fault)
-      return alone ? [{ verb: 'lift', of: alone.lifted, to: '', power: 'off', readings: alone.readings }] : []
-    })
+  const strongest = which.slice(0, mostAlone.ofAll).filter((h) => belief.probability[h] > aloneFrom)
+  const inTurn = strongest.flatMap((h, place) => {
+    const proposals = hypotheses[h].faults.flatMap((fault) => readAloneProposals(diagram, fault))
+    return proposals.length > 0 ? [{ h, place, proposals }] : []
+  })
+  const isVerdict = leadingFew(belief) !== null
+  const held = shareOf(
+    inTurn.map(({ h }) => h),
+    belief.probability,
+  )
+  if (!isVerdict && held < aloneShare) return []
+  return inTurn
+    .filter(({ place }) => !isVerdict || place < mostAlone.ofVerdict)
+    .flatMap(({ proposals }) => proposals)
+}
+
+function readAloneProposals(diagram: Diagram, fault: Fault): readonly Proposal[] {
+  const alone = readAlone(diagram, fault)
+  return alone ? [{ verb: 'lift', of: alone.lifted, to: '', power: 'off', readings: alone.readings }] : []
 }
 
 /** Windings of a motor with its common lead off: with it on, all that hangs on the same wires reads along. */

@@ -4,12 +4,22 @@ import { situationIn, type Search } from './proposals'
 import { rate, type ReadingStep, type Step } from './steps'
 import type { School } from './schools'
 
+/** Steps whose information per second differs by less are as good as each other: a share. */
+const alike = 0.02
+/** Bits per second that are none. */
+const nothing = 1e-9
+/** How much a step tells for its time, as a whole number: as good ones keep the order that they come in. */
+const grade = (step: Step): number => Math.round(Math.log(Math.max(rate(step), nothing)) / alike)
+
 /**
  * Steps in the order of a school; each school falls back on information per cost where its own manner says
  * nothing more.
  */
 export function inOrderOf(school: School, search: Search, steps: readonly Step[]): readonly Step[] {
-  const byRate = [...steps].sort((a, b) => rate(b) - rate(a))
+  const byRate = [...steps]
+    .map((step) => ({ step, grade: grade(step) }))
+    .sort((a, b) => b.grade - a.grade)
+    .map(({ step }) => step)
   if (school === 'best') return byRate
   const own = ownManner(school, search, byRate)
   return [...own, ...byRate.filter((step) => !own.includes(step))]

@@ -50,7 +50,7 @@ export function searchOf(
 ): Search {
   const which = likely(belief)
   const repair = oneRepairOf(model, belief, which)
-  const reach = reachAfter(model.diagram, findings.evidence)
+  const reach = reachAfter(model.diagram, findings)
   return { model, findings, belief, which, repair, costs, school, reach }
 }
 

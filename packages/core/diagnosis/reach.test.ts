@@ -8,7 +8,7 @@ import { volts } from '../visit/testReadings'
 
 const diagram = builtInUnit('split-heat-pump')
 const reach = (...entries: readonly EntryBody[]) =>
-  reachAfter(diagram, gather(diagram, { complaint: '', entries }).evidence)
+  reachAfter(diagram, gather(diagram, { complaint: '', entries }))
 const part = (id: string) => {
   const found = diagram.parts.get(id)
   if (!found) throw new Error(`no ${id}`)
@@ -40,6 +40,12 @@ test('whether a motor runs is seen without opening; a contactor that was seen is
   expect(reach(seen('FM', 'turning')).toRead(outdoors)).toBeGreaterThan(0)
   expect(reach(seen('OC', 'clean')).toRead(outdoors)).toBe(reach(seen('FM', 'turning')).toRead(outdoors))
   expect(reach(seen('CC1', 'pulled-in')).toRead(outdoors)).toBe(0)
+})
+
+test('who has lifted a lead stands where it hangs, and not at the board any more', () => {
+  const lifted = reach({ kind: 'power', is: 'isolated' }, { kind: 'action', do: 'lift', of: 'CC1.A1' })
+  expect(lifted.toRead(outdoors)).toBe(0)
+  expect(lifted.toRead(inTheCloset)).toBeGreaterThan(100)
 })
 
 test('the way is shared by what is read after it: far and telling goes before near and idle', () => {
