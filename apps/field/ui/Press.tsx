@@ -8,9 +8,12 @@ interface PressProps {
   readonly disabled?: boolean
   readonly busy?: boolean
   readonly label?: string
-  readonly grow?: boolean
+  /** Takes what room there is in its line: as much as the others, or no less than its words need. */
+  readonly grow?: boolean | 'from-words'
   readonly selected?: boolean
 }
+
+const growing = { true: { flex: 1 }, 'from-words': { flexGrow: 1, flexShrink: 1 } } as const
 
 /** A button: `main` for the one thing to do here, `side` for others, `quiet` for ways out. */
 export function Press({
@@ -42,7 +45,7 @@ export function Press({
       accessibilityLabel={label ?? title}
       accessibilityRole="button"
       accessibilityState={selected === undefined ? { disabled } : { disabled, selected }}
-      containerStyle={[{ borderRadius: 10, maxWidth: '100%' }, grow ? { flex: 1 } : null]}
+      containerStyle={[{ borderRadius: 10, maxWidth: '100%' }, grow ? growing[`${grow}`] : null]}
       buttonStyle={{
         minHeight: target,
         borderRadius: 10,

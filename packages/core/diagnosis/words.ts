@@ -1,5 +1,6 @@
 import { asTyped, isInWire, type Meter } from '../circuit/meters'
 import { partWords, pointName, type Diagram } from '../diagram/diagram'
+import { doneWords } from '../visit/doneWords'
 import type { Evidence } from '../visit/evidence'
 import { seenWords } from '../parts/lookVocabulary'
 import type { Standing } from '../visit/standing'
@@ -55,7 +56,8 @@ export function standingWords({ calls }: Diagram, call: string, power: Standing[
 
 /** A piece of evidence in a sentence. */
 export function evidenceWords(diagram: Diagram, piece: Evidence): string {
-  const held = standingWords(diagram, piece.standing.call, piece.standing.power)
+  const { call, power, actions } = piece.standing
+  const held = [standingWords(diagram, call, power), ...doneWords(diagram, actions)].join(', ')
   switch (piece.kind) {
     case 'found-set':
       return `${partWords(diagram, piece.found.part)}: ${piece.found.setting} found at ${piece.found.to}`

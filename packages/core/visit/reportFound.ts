@@ -2,11 +2,12 @@ import { asTyped } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { complaintSaid } from './complaintSaid'
 import { conditionNamed } from './conditionWords'
+import { doneWords } from './doneWords'
 import { entriesOf } from './fold'
 import { callOfLine, line, measured, type ReportLine, type ReportSection } from './reportLine'
 import { readingMarks, readingPlace } from './readingPlace'
 import { alterationWords } from './temporary'
-import type { VisitState } from './visitState'
+import type { VisitState, WhenTaken } from './visitState'
 import { percentWords } from './percentWords'
 import { observedWords } from './observedWords'
 
@@ -46,20 +47,14 @@ export function asFound(state: VisitState, diagram: Diagram): ReportSection {
           [body.hazard, body.owner ? `owner: ${body.owner}` : ''].filter(Boolean).join('; '),
         ),
       ),
-      ...state.observations.map(({ body, call, power }) =>
-        line(
-          partWords(diagram, body.of),
-          observedWords(body),
-          standingWords(diagram, call ?? firstCall, power),
-        ),
+      ...state.observations.map(({ body, ...when }) =>
+        line(partWords(diagram, body.of), observedWords(body), standingWords(diagram, firstCall, when)),
       ),
-      ...state.readings.map(({ body, call, power }) =>
+      ...state.readings.map(({ body, ...when }) =>
         measured(
           readingPlace(diagram, body),
           body,
-          [readingMarks(diagram, body), standingWords(diagram, call ?? firstCall, power)]
-            .filter(Boolean)
-            .join('; '),
+          [readingMarks(diagram, body), standingWords(diagram, firstCall, when)].filter(Boolean).join('; '),
         ),
       ),
     ],
@@ -122,5 +117,13 @@ function lastReadings(state: VisitState, until: number): string {
   return shown.length > 0 ? `read before: ${shown.join(', ')}` : ''
 }
 
-const standingWords = (diagram: Diagram, call: string | null, power: VisitState['power']): string =>
-  power === 'on' ? callOfLine(diagram, call) : power === 'isolated' ? 'isolated' : 'power off'
+/** The call or the power that something was read in, and what was off or out. */
+const standingWords = (
+  diagram: Diagram,
+  firstCall: string | null,
+  { call, power, done }: WhenTaken,
+): string => {
+  const held =
+    power === 'on' ? callOfLine(diagram, call ?? firstCall) : power === 'isolated' ? 'isolated' : 'power off'
+  return [held, ...doneWords(diagram, done)].filter(Boolean).join(', ')
+}

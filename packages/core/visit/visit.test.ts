@@ -187,6 +187,25 @@ describe('the report', () => {
     ])
   })
 
+  test('a reading says what was off or out when it was taken, and is silent once that is back', () => {
+    const ohms = { kind: 'reading', meter: 'ohms', from: 'TB.R', to: 'TB.C', value: 0.6 } as const
+    const doings = [
+      { kind: 'power', is: 'isolated' },
+      { kind: 'action', do: 'lift', of: 'TS.Y1-TB.Y1' },
+      { kind: 'action', do: 'unplug', of: 'PL' },
+      ohms,
+      { kind: 'action', do: 'land', of: 'TS.Y1-TB.Y1' },
+      { kind: 'action', do: 'plug', of: 'PL' },
+      ohms,
+    ] as const
+    const said = doings.map((body, k) => entry(`${k}d`, at(`08:${40 + k}`), body))
+    const { sections } = reportOf(fold([...log.slice(0, 4), ...said, ...log.slice(4)]), rooftop, about)
+    const found = sections.find(({ title }) => title === 'As found')?.lines ?? []
+    const small = found.filter(({ right }) => right === '0.6 Ω').map((line) => line.small)
+    expect(small[0]).toMatch(/isolated, TS\.Y1-TB\.Y1 off, Economizer plug out$/)
+    expect(small[1]).toMatch(/isolated$/)
+  })
+
   test('a part that was fitted has its ratings in the words of its plate, and none that nobody gave', () => {
     const rating = { coilVolts: '24', poles: '3', bars: '' }
     const part = entry('7', at('09:30'), { kind: 'part-used', of: 'CC1', words: '', rating, bench: 'new' })

@@ -4,6 +4,7 @@ import { entriesOf, type At, type Of } from './fold'
 import { merge, standingEntries, type Entry } from './log'
 import { allOn, powerAfter, type PowerState } from './powerState'
 import { spotsIn, type Spot } from './spots'
+import type { StandingAction } from './actions'
 import { atArrival, follow, type Standing } from './standing'
 import { supplyDanger, supplyDangerWords } from './supplyDanger'
 import { unitAsMeasured } from './unitAsMeasured'
@@ -61,10 +62,11 @@ export interface VisitState {
   readonly setAside: readonly Entry[]
 }
 
-/** The call that was set when something was read or seen, and the power. */
+/** The call that was set when something was read or seen, the power, and what was done to the unit for it. */
 export interface WhenTaken {
   readonly call: string | null
   readonly power: Of<'power'>['is']
+  readonly done: readonly StandingAction[]
 }
 
 /** A proof with what stood on the unit as it was said, and for how many seconds. */
@@ -87,8 +89,9 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
   const all = merge(log)
   const closing = all.findIndex(({ body }) => body.kind === 'sign-off')
   const entries = standingEntries(closing < 0 ? all : all.slice(0, closing + 1))
-  const { standing, setAside, atProof } = standingAfter(entries, diagram)
-  const { call, callSince, power, off, readings, observations, proofs } = takenIn(entries, diagram, atProof)
+  const stood = standingAfter(entries, diagram)
+  const { standing, setAside } = stood
+  const { call, callSince, power, off, readings, observations, proofs } = takenIn(entries, diagram, stood)
   const complaint = entriesOf(entries, 'complaint').at(-1)
   const closed = new Set(entriesOf(entries, 'defect-closed').map(({ body }) => body.entry))
   const landed = entriesOf(entries, 'lead-landed').map(({ body }) => body)
@@ -139,7 +142,11 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
 type Taken = Pick<VisitState, 'call' | 'callSince' | 'power' | 'off' | 'readings' | 'observations' | 'proofs'>
 
 /** What was read, seen and proven, each with the call and the power that it was taken in. */
-function takenIn(entries: readonly Entry[], diagram: Diagram, atProof: StandingFolded['atProof']): Taken {
+function takenIn(
+  entries: readonly Entry[],
+  diagram: Diagram,
+  { atProof, doneBefore }: StandingFolded,
+): Taken {
   let call: string | null = null
   let callSince: number | null = null
   let switched: PowerState = allOn
@@ -158,7 +165,11 @@ function takenIn(entries: readonly Entry[], diagram: Diagram, atProof: StandingF
       isolated = switched.power === 'off' && (isolated || body.is === 'isolated')
       callSince = entry.clock.wall
     }
-    const when: WhenTaken = { call, power: powerWord(switched, isolated) }
+    const when: WhenTaken = {
+      call,
+      power: powerWord(switched, isolated),
+      done: doneBefore.get(entry.id) ?? [],
+    }
     if (body.kind === 'reading') readings.push({ entry, body, ...when })
     if (body.kind === 'observation') observations.push({ entry, body, ...when })
     const stood = atProof.get(entry.id)
@@ -185,15 +196,19 @@ interface StandingFolded {
   readonly setAside: readonly Entry[]
   /** What stood as each proof was said, by its entry. */
   readonly atProof: ReadonlyMap<string, Standing>
+  /** What had been done to the unit and not undone when something was read or seen, by its entry. */
+  readonly doneBefore: ReadonlyMap<string, readonly StandingAction[]>
 }
 
 /** Folds what stands on the unit; an entry that cannot follow what came before it is set aside. */
 function standingAfter(entries: readonly Entry[], diagram: Diagram): StandingFolded {
   const setAside: Entry[] = []
   const atProof = new Map<string, Standing>()
+  const doneBefore = new Map<string, readonly StandingAction[]>()
   const said = entriesOf(entries, 'complaint').at(-1)?.body.complaint ?? ''
   let standing = atArrival(diagram, complaintSaid(diagram, said)?.call ?? diagram.calls[0].id)
   for (const entry of entries) {
+    if (standing.actions.length > 0) doneBefore.set(entry.id, standing.actions)
     try {
       standing = follow(diagram, standing, entry.body)
       if (entry.body.kind === 'proof') atProof.set(entry.id, standing)
@@ -201,7 +216,7 @@ function standingAfter(entries: readonly Entry[], diagram: Diagram): StandingFol
       setAside.push(entry)
     }
   }
-  return { standing, setAside, atProof }
+  return { standing, setAside, atProof, doneBefore }
 }
 
 const powerWord = ({ power }: PowerState, isolated: boolean): Of<'power'>['is'] =>

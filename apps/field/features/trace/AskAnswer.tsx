@@ -1,3 +1,4 @@
+import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { Ask } from '@jokulgale/core/diagnosis/briefing'
 import { takenApart } from '@jokulgale/core/visit/poweredAgain'
 import { switchFirst } from '@jokulgale/core/visit/switchFirst'
@@ -30,7 +31,7 @@ export function AskAnswer({ ask, visit, onSwitch, onMeasure, onCondition, onSaw 
       <Press
         grow
         kind="main"
-        title={`${toPutBack.of} ${undo.words}`}
+        title={`${partWords(visit.diagram, toPutBack.of)} ${undo.words}`}
         onPress={() => {
           void visit.say({ kind: 'action', do: undo.by, of: toPutBack.of })
         }}

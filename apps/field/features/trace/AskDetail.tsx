@@ -135,7 +135,7 @@ function LookRow({
   return (
     <Stack gap="hair">
       <AskWords ask={ask} visit={visit} />
-      <Line gap="small">
+      <Line wraps gap="small">
         <LookAnswers ask={ask} onSaw={onSaw} />
       </Line>
     </Stack>

@@ -1,5 +1,6 @@
 import { View } from 'react-native'
 import type { Ask, LookAsk, MeasureAsk } from '@jokulgale/core/diagnosis/briefing'
+import { partWords, type Diagram } from '@jokulgale/core/diagram/diagram'
 import { isInWire } from '@jokulgale/core/circuit/meters'
 import { meterCaution } from '@jokulgale/core/diagnosis/words'
 import type { StandingAction } from '@jokulgale/core/visit/actions'
@@ -119,14 +120,16 @@ function FirstSet({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit
     <>
       {ask.call === currentCall(visit) ? null : <Words>{`First set the call: ${ask.callWords}`}</Words>}
       {first ? <Notice kind="caution">{isApart ? switchWords.together : switchWords[first]}</Notice> : null}
-      {power === 'on' && apart.length > 0 ? <Notice kind="caution">{apartWhileOn(apart)}</Notice> : null}
+      {power === 'on' && apart.length > 0 ? (
+        <Notice kind="caution">{apartWhileOn(visit.diagram, apart)}</Notice>
+      ) : null}
     </>
   )
 }
 
 /** Power came back with something still off or out: nothing reads as drawn then. */
-const apartWhileOn = (apart: readonly StandingAction[]): string =>
-  `Off or out with the power on: ${apart.map(({ of }) => of).join(', ')}. Unless you mean it, isolate, put it back and say so.`
+const apartWhileOn = (diagram: Diagram, apart: readonly StandingAction[]): string =>
+  `Off or out with the power on: ${apart.map(({ of }) => partWords(diagram, of)).join(', ')}. Unless you mean it, isolate, put it back and say so.`
 
 /** What is to be done before the reading, said to the log when it is done, and undone after it. */
 function Deed({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {

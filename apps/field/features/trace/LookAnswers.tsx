@@ -15,7 +15,7 @@ export function LookAnswers({ ask, main, onSaw }: LookAnswersProps) {
   return ask.answers.map(({ what, words }) => (
     <Press
       key={what}
-      grow
+      grow="from-words"
       {...(main ? { kind: 'main' } : {})}
       title={capital(words)}
       label={`${ask.ofWords}: ${words}`}
