@@ -115,7 +115,8 @@ repaired and the calls are proven, until none fails; *wrong* is that something g
 a coil or a heater of another size, each as often; *right* is that *something not as drawn* leads at the end,
 or that the suspect in the lead, or one of its class with a tenth of it, is at the same wire or part, or
 between the same two conductors, through their connectors. A fault that comes and goes is mostly as it was at
-the reading before.
+the reading before; while it is away its dirt stays, and what its switch watches has come back. A visit is of
+one day: in every call the weather is that of the call which was complained of.
 
 ## What is unlike, alone and together
 
