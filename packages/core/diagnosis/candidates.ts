@@ -158,7 +158,8 @@ function findIsolated(diagram: Diagram): readonly Candidate[] {
         wired.has(id) && !control.has(id) && (isLoad(diagram, part) || switchesLine(diagram, part)),
     )
     .map(({ id }): Candidate => ({ meter: 'ohms', from: id, to: 'EARTH' }))
-  // of those that tell the same the board goes first: nobody reads the rest of a circuit across an open contact
+  // of those that tell the same the board goes first: nobody reads the rest of a circuit across an open
+  // contact
   return [...toCommon, { meter: 'ohms', from: diagram.common, to: 'EARTH' }, ...acrossParts, ...toMetal]
 }
 

@@ -4,8 +4,8 @@ import type { Condition, Conditions } from '../parts/kind'
 import type { Standing } from '../visit/standing'
 
 /**
- * A standing in the weather and water of the day: a visit is of one day, and where nobody has measured them
- * they are as the visit's own call assumes in every call that it sets, far from what that call assumes or not.
+ * A standing in the weather and water of the day. A visit is of one day: where nobody has measured them they
+ * are as the visit's own call assumes, in every call that is set.
  */
 export function onDayOfVisit(diagram: Diagram, home: string, standing: Standing): Standing {
   if (standing.call === home) return standing

@@ -71,7 +71,7 @@ test('with both of them off, one goes back to tell which it is', () => {
   expect(['CO.COLD-HR.A1', 'TB.W1-CO.COM']).toContain(landed.find(({ verb }) => verb === 'land')?.of)
 })
 
-test('where any of a dozen leads may be chafed, one in the middle comes off before it is said that nothing tells', () => {
+test('where any of a dozen leads may be chafed, one in the middle comes off', () => {
   const { next, ranked, model, belief } = diagnose(builtInUnit('unit-heater'), {
     complaint: 'no-heat',
     entries: [

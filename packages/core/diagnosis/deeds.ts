@@ -106,7 +106,7 @@ export const readingsLeftAlone = (search: Search): readonly Candidate[] =>
         isDone(search.findings.now, proposal) ? proposal.readings : [],
       )
 
-/** With several leads off or plugs out: one of them back, and what was read without it read again. */
+/** With leads off or plugs out at rest: each of them back, and read again what tells then. */
 function together(diagram: Diagram, now: Standing): readonly Proposal[] {
   if (now.power === 'on') return []
   const apart = takenApart(now)

@@ -1,4 +1,5 @@
 import type { Condition } from '../parts/kind'
+import { returnAirSpan, type UsualSpan } from './usualSpan'
 import { unitShown, usualUnits, valueShown, valueWords } from '../physics/displayUnits'
 
 /** A condition that can be measured, as one says it. */
@@ -8,6 +9,7 @@ export interface ConditionWords {
   readonly unit: string
   /** Asked for only where some part of the unit answers to it. */
   readonly where?: 'read'
+  readonly usual: UsualSpan
   /** How long it takes to measure. */
   readonly seconds: number
   /** What must be known before it is measured; empty for nothing. */
@@ -24,28 +26,36 @@ const gauge = {
 } as const
 
 export const measuredConditions: readonly ConditionWords[] = [
-  { id: 'outdoorDryBulb', words: 'Outdoor temperature', ...thermometer },
-  { id: 'returnDryBulb', words: 'Return air', ...thermometer },
+  { id: 'outdoorDryBulb', words: 'Outdoor temperature', usual: [-40, 130], ...thermometer },
+  { id: 'returnDryBulb', words: 'Return air', usual: returnAirSpan, ...thermometer },
   {
     id: 'supplyVolts',
     words: 'Supply, leg to leg (one leg alone: to neutral)',
+    usual: [80, 630],
     unit: 'V',
     seconds: 30,
     caution: '',
   },
-  { id: 'outdoorHumidity', words: 'Outdoor humidity', ...hygrometer },
-  { id: 'returnHumidity', words: 'Return humidity', ...hygrometer },
-  { id: 'pipe', words: 'Water pipe', ...thermometer, where: 'read' },
-  { id: 'suctionPressure', words: 'Suction pressure', ...gauge },
-  { id: 'suctionPressure2', words: 'Suction pressure, circuit 2', ...gauge },
-  { id: 'dischargePressure', words: 'Discharge pressure', ...gauge },
-  { id: 'dischargePressure2', words: 'Discharge pressure, circuit 2', ...gauge },
-  { id: 'liquidPressure', words: 'Liquid pressure', ...gauge },
-  { id: 'coilTemperature', words: 'Indoor coil, surface', ...thermometer, where: 'read' },
-  { id: 'outdoorCoilTemperature', words: 'Outdoor coil, surface', ...thermometer, where: 'read' },
+  { id: 'outdoorHumidity', words: 'Outdoor humidity', usual: [3, 100], ...hygrometer },
+  { id: 'returnHumidity', words: 'Return humidity', usual: [5, 100], ...hygrometer },
+  { id: 'pipe', words: 'Water pipe', usual: [30, 215], ...thermometer, where: 'read' },
+  { id: 'suctionPressure', words: 'Suction pressure', usual: [0, 250], ...gauge },
+  { id: 'suctionPressure2', words: 'Suction pressure, circuit 2', usual: [0, 250], ...gauge },
+  { id: 'dischargePressure', words: 'Discharge pressure', usual: [0, 700], ...gauge },
+  { id: 'dischargePressure2', words: 'Discharge pressure, circuit 2', usual: [0, 700], ...gauge },
+  { id: 'liquidPressure', words: 'Liquid pressure', usual: [0, 700], ...gauge },
+  { id: 'coilTemperature', words: 'Indoor coil, surface', usual: [-10, 140], ...thermometer, where: 'read' },
+  {
+    id: 'outdoorCoilTemperature',
+    words: 'Outdoor coil, surface',
+    usual: [-40, 160],
+    ...thermometer,
+    where: 'read',
+  },
   {
     id: 'heaterTemperature',
     words: 'Air at the heating limit',
+    usual: [30, 350],
     ...thermometer,
     where: 'read',
     seconds: 60,
@@ -53,8 +63,11 @@ export const measuredConditions: readonly ConditionWords[] = [
   },
 ]
 
-export const conditionNamed = (of: string): Pick<ConditionWords, 'words' | 'unit' | 'caution'> =>
-  measuredConditions.find(({ id }) => id === of) ?? { words: of, unit: '', caution: '' }
+/** A condition by its name; of one that nobody measures nothing is usual. */
+export const conditionNamed = (
+  of: string,
+): Pick<ConditionWords, 'words' | 'unit' | 'caution'> & { readonly usual: UsualSpan | null } =>
+  measuredConditions.find(({ id }) => id === of) ?? { words: of, unit: '', caution: '', usual: null }
 
 /** A condition with its value: “Outdoor temperature 55 °F”. */
 export function conditionWords(of: string, value: number, units = usualUnits): string {

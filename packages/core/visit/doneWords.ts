@@ -10,8 +10,8 @@ const without: Partial<Record<StandingAction['verb'], string>> = {
 }
 
 /**
- * What had been done to a unit when something was read, each in few words: a lead off, a plug out, a jumper on.
- * What was found altered is no doing of whoever reads.
+ * What had been done to a unit when something was read, each in few words: a lead off, a plug out, a jumper
+ * on. What was found altered is no doing of whoever reads.
  */
 export const doneWords = (diagram: Diagram, done: readonly StandingAction[]): readonly string[] =>
   done.flatMap(({ verb, of, to }) => {

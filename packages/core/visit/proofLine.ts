@@ -1,3 +1,4 @@
+import type { UsualSpan } from './usualSpan'
 import type { ProofPlace } from './entry'
 
 /** A value to read in proof, with what the solved circuit has there at the measured volts. */
@@ -8,6 +9,8 @@ export interface ProofLine {
   readonly unit: 'V' | 'A' | '°F'
   /** Null where the circuit says nothing: air. */
   readonly expected: number | null
+  /** What air lies between; none where the circuit says what it should be. */
+  readonly usual?: UsualSpan
 }
 
 export interface ProofSheet {

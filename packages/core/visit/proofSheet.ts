@@ -6,6 +6,7 @@ import { situationOf } from '../circuit/situation'
 import { terminalOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import type { Conditions } from '../parts/kind'
 import { isPowerLoad } from '../parts/powerLoad'
+import { returnAirSpan, supplyAirSpan } from './usualSpan'
 import type { ProofLine, ProofSheet } from './proofLine'
 
 /**
@@ -40,6 +41,11 @@ function legsOf(diagram: Diagram, network: Network, healthy: Settled, part: Part
   })
 }
 
+const airLines: readonly ProofLine[] = [
+  { what: 'Return air', at: null, unit: '°F', expected: null, usual: returnAirSpan },
+  { what: 'Supply air, after 10 to 15 minutes', at: null, unit: '°F', expected: null, usual: supplyAirSpan },
+]
+
 function linesOf(diagram: Diagram, call: string, conditions: Conditions): readonly ProofLine[] {
   const { healthy } = new Circuit(diagram, situationOf(diagram, call, 'on', conditions))
   const { network } = healthy.circuit
@@ -66,15 +72,7 @@ function linesOf(diagram: Diagram, call: string, conditions: Conditions): readon
             .slice(0, 1)
     })
   const running = legs.filter(({ amps }) => amps >= runsFromAmps).map(({ amps: _, ...line }) => line)
-  const air: readonly ProofLine[] =
-    running.length > 0
-      ? ['Return air', 'Supply air, after 10 to 15 minutes'].map((what): ProofLine => ({
-          what,
-          at: null,
-          unit: '°F',
-          expected: null,
-        }))
-      : []
+  const air = running.length > 0 ? airLines : []
   // off means off: what could still run is looked at once
   const still =
     running.length === 0

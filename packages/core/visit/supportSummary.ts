@@ -9,8 +9,9 @@ import type { VisitState } from './visitState'
 /** A few lines to send in the middle of a visit, to somebody who does not stand in front of the unit. */
 export function supportSummary(state: VisitState, diagram: Diagram, suspects: readonly string[]): string {
   const readings = state.readings.slice(-12).map(({ body, call, power, done }) => {
-    const standing = power === 'on' ? callOfLine(diagram, call) || 'as found' : 'isolated'
-    return `- ${readingMarks(diagram, body)}: ${asTyped(body.value, body.meter, body.typed)} (${[standing, ...doneWords(diagram, done)].join(', ')})`
+    const held = power === 'on' ? callOfLine(diagram, call) || 'as found' : 'isolated'
+    const when = [held, ...doneWords(diagram, done)].join(', ')
+    return `- ${readingMarks(diagram, body)}: ${asTyped(body.value, body.meter, body.typed)} (${when})`
   })
   return [
     diagram.title,

@@ -1,9 +1,7 @@
-import { unitShown, valueKept } from '@jokulgale/core/physics/displayUnits'
 import { conditionNamed } from '@jokulgale/core/visit/conditionWords'
 import { Notice } from '../../ui/Notice'
 import { Sheet } from '../../ui/Sheet'
-import { NumberPad } from '../pad/NumberPad'
-import { useUnits } from '../units/useUnits'
+import { UsualPad } from '../pad/UsualPad'
 
 interface ConditionSheetProps {
   /** The condition that is entered; null while none is. */
@@ -14,18 +12,17 @@ interface ConditionSheetProps {
 
 /** The pad for one condition: weather, water, a pressure, the supply. */
 export function ConditionSheet({ of, onClose, onEntered }: ConditionSheetProps) {
-  const { words, unit, caution } = conditionNamed(of ?? '')
-  const units = useUnits()
+  const { words, unit, caution, usual } = conditionNamed(of ?? '')
   return (
     <Sheet title={words} open={of !== null} onClose={onClose}>
       {caution ? <Notice kind="caution">{caution}</Notice> : null}
       {of === null ? null : (
-        <NumberPad
-          unit={unitShown(unit, units)}
-          signed={unit === '°F'}
+        <UsualPad
+          unit={unit}
+          usual={usual}
           onDone={(value) => {
             onClose()
-            if (value !== null) onEntered(of, valueKept(value, unit, units))
+            onEntered(of, value)
           }}
         />
       )}

@@ -48,6 +48,18 @@ test('a value is kept with what it should have been, and where it was read', () 
   expect(screen.getByText('proven')).toBeTruthy()
 })
 
+test('air of 2.2 °F is asked about once, and logged all the same when it is said again', () => {
+  const supply: ProofLine = { what: 'Supply air', unit: '°F', expected: null, at: null, usual: [25, 200] }
+  show([supply])
+  fireEvent.press(screen.getByLabelText('Values for Cooling'))
+  fireEvent.press(screen.getByLabelText(/^Supply air/))
+  type('2.2')
+  expect(screen.getByText(/^That can hardly be/)).toBeTruthy()
+  expect(screen.queryByText('2.2 °F')).toBeNull()
+  fireEvent.press(screen.getByText(/^Log/))
+  expect(screen.getByText('2.2 °F')).toBeTruthy()
+})
+
 test('a bare word proves nothing: the row says what is missing, and words are enough', () => {
   show()
   fireEvent.press(screen.getByLabelText('Cooling: right'))

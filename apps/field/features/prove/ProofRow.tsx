@@ -3,7 +3,7 @@ import { Pressable, StyleSheet, View } from 'react-native'
 import type { Briefing } from '@jokulgale/core/diagnosis/briefing'
 import type { ProofValue } from '@jokulgale/core/visit/entry'
 import type { Of } from '@jokulgale/core/visit/fold'
-import { unitShown, valueKept, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
+import { unitShown, valueShown, type DisplayUnits } from '@jokulgale/core/physics/displayUnits'
 import { isNear, proofDigits, type ProofLine } from '@jokulgale/core/visit/proofLine'
 import { needsReason } from '@jokulgale/core/visit/needsReason'
 import { proofsSinceRepair } from '@jokulgale/core/visit/proofsSinceRepair'
@@ -19,7 +19,7 @@ import { Field } from '../../ui/Field'
 import { Line } from '../../ui/Line'
 import { Stack } from '../../ui/Stack'
 import { minutesWords, useRunningDelays } from '../delays/clock'
-import { NumberPad } from '../pad/NumberPad'
+import { UsualPad } from '../pad/UsualPad'
 import { useUnits } from '../units/useUnits'
 import type { OpenVisit } from '../visit/useVisit'
 
@@ -72,9 +72,8 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
     setNoted('')
     setOpen(false)
   }
-  const enter = (line: ProofLine, number: number, typed: string): void => {
+  const enter = (line: ProofLine, value: number, typed: string): void => {
     const { what, unit, expected, at } = line
-    const value = valueKept(number, unit, units)
     const read: ProofValue = {
       what,
       value,
@@ -160,12 +159,12 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
             {asked.expected === null ? null : (
               <Words>{`Should be ${shown(asked.expected, asked.unit, units)}`}</Words>
             )}
-            <NumberPad
+            <UsualPad
               key={asked.what}
-              unit={unitShown(asked.unit, units)}
-              signed={asked.unit === '°F'}
+              unit={asked.unit}
+              usual={asked.usual ?? null}
               onDone={(value, typed) => {
-                if (value !== null) enter(asked, value, typed)
+                enter(asked, value, typed)
               }}
             />
           </>

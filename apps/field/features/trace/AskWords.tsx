@@ -128,8 +128,10 @@ function FirstSet({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit
 }
 
 /** Power came back with something still off or out: nothing reads as drawn then. */
-const apartWhileOn = (diagram: Diagram, apart: readonly StandingAction[]): string =>
-  `Off or out with the power on: ${apart.map(({ of }) => partWords(diagram, of)).join(', ')}. Unless you mean it, isolate, put it back and say so.`
+function apartWhileOn(diagram: Diagram, apart: readonly StandingAction[]): string {
+  const named = apart.map(({ of }) => partWords(diagram, of)).join(', ')
+  return `Off or out with the power on: ${named}. Unless you mean it, isolate, put it back and say so.`
+}
 
 /** What is to be done before the reading, said to the log when it is done, and undone after it. */
 function Deed({ ask, visit }: { readonly ask: Ask; readonly visit: OpenVisit }) {
