@@ -9,5 +9,5 @@ export const returnAirSpan: UsualSpan = [35, 110]
 export const supplyAirSpan: UsualSpan = [25, 200]
 
 /** Whether a value wants to be looked at once more; not where nothing usual is said. */
-export const isUnusual = (usual: UsualSpan | null, value: number): boolean =>
-  usual !== null && (value < usual[0] || value > usual[1])
+export const isUnusual = (usual: UsualSpan | null | undefined, value: number): boolean =>
+  usual ? value < usual[0] || value > usual[1] : false

@@ -8,8 +8,8 @@ import { NumberPad } from './NumberPad'
 interface UsualPadProps {
   /** The unit that the value is kept in. */
   readonly unit: string
-  /** What it lies between as a rule; null: nothing is usual. */
-  readonly usual: UsualSpan | null
+  /** What it lies between as a rule; none where nothing is usual. */
+  readonly usual: UsualSpan | null | undefined
   /** The value as it is kept, and what was typed. */
   readonly onDone: (value: number, typed: string) => void
 }

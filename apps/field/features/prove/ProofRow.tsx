@@ -162,7 +162,7 @@ export function ProofRow({ visit, call, words, lines, delays }: ProofRowProps) {
             <UsualPad
               key={asked.what}
               unit={asked.unit}
-              usual={asked.usual ?? null}
+              usual={asked.usual}
               onDone={(value, typed) => {
                 enter(asked, value, typed)
               }}
