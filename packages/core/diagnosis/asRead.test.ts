@@ -1,21 +1,13 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
+import { ohms, volts } from '../visit/testReadings'
 import { askOf } from './asks'
 import { diagnose, type Diagnosis } from './diagnose'
-import { volts } from '../visit/testReadings'
 
 /**
  * Readings as they are taken: a lead off that nobody spoke of, a floating leg, a part that was moved, a
  * blunder.
  */
-/** Ohms; null is OL. */
-const ohms = (from: string, to: string, value: number | null): EntryBody => ({
-  kind: 'reading',
-  meter: 'ohms',
-  from,
-  to,
-  value,
-})
 const call = (id: string): EntryBody => ({ kind: 'call', call: id })
 const isolated: EntryBody = { kind: 'power', is: 'isolated' }
 

@@ -91,7 +91,10 @@ test('a short that comes and goes need not have blown its fuse while it was away
   ]
   const said = diagnose(builtInUnit('fan-coil-hydronic'), { complaint: 'comes-and-goes', entries: shorted })
   const share = (is: (id: string) => boolean): number =>
-    said.model.hypotheses.reduce((sum, { id }, h) => sum + (is(id) ? (said.belief.probability[h] ?? 0) : 0), 0)
+    said.model.hypotheses.reduce(
+      (sum, { id }, h) => sum + (is(id) ? (said.belief.probability[h] ?? 0) : 0),
+      0,
+    )
   expect(share((id) => /^[A-Z0-9]+:coil-shorted$/.test(id))).toBeGreaterThan(
     10 * share((id) => id === 'XF.S1-FU.L1:open'),
   )

@@ -1,5 +1,5 @@
 import { builtInUnit } from '../units/index'
-import type { EntryBody } from '../visit/entry'
+import { ohms } from '../visit/testReadings'
 import { atArrival } from '../visit/standing'
 import { onDayOfVisit } from './dayOfVisit'
 import { diagnose } from './diagnose'
@@ -27,13 +27,6 @@ test('calls that assume much the same weather are left as they are', () => {
 
 // behind an outdoor thermostat that is closed in the cold, a shorted coil reads on its call in any call
 test('a short that only the cold lets be read is believed in a call of another season', () => {
-  const ohms = (from: string, to: string, value: number): EntryBody => ({
-    kind: 'reading',
-    meter: 'ohms',
-    from,
-    to,
-    value,
-  })
   const { belief, model, ranked } = diagnose(builtInUnit('package-heat-pump-unfused'), {
     complaint: 'no-heat',
     entries: [

@@ -1,5 +1,6 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
+import { ohms } from '../visit/testReadings'
 import { diagnose } from './diagnose'
 
 test('with many faint suspects beside one part that leads, what is done to the unit is asked among the strong', () => {
@@ -27,13 +28,6 @@ test('with many faint suspects beside one part that leads, what is done to the u
   expect(steps.length).toBeGreaterThan(0)
 })
 
-const ohms = (from: string, to: string, value: number | null): EntryBody => ({
-  kind: 'reading',
-  meter: 'ohms',
-  from,
-  to,
-  value,
-})
 const lift = (of: string): EntryBody => ({ kind: 'action', do: 'lift', of })
 const without = (of: string, reading: EntryBody): readonly EntryBody[] => [
   lift(of),

@@ -1,14 +1,8 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
+import { ohms } from '../visit/testReadings'
 import { diagnose } from './diagnose'
 
-const ohms = (from: string, to: string, value: number | null): EntryBody => ({
-  kind: 'reading',
-  meter: 'ohms',
-  from,
-  to,
-  value,
-})
 const withLeadOff = (lead: string, reading: EntryBody): readonly EntryBody[] => [
   { kind: 'action', do: 'lift', of: lead },
   reading,

@@ -8,3 +8,12 @@ export const volts = (from: string, value: number, to = 'TB.C'): EntryBody => ({
   to,
   value,
 })
+
+/** Ohms between two points, null is OL: for tests. */
+export const ohms = (from: string, to: string, value: number | null): EntryBody => ({
+  kind: 'reading',
+  meter: 'ohms',
+  from,
+  to,
+  value,
+})
