@@ -7,9 +7,9 @@ test('what any call of any unit assumes, and where any of its switches trips, is
     const { calls, parts } = builtInUnit(id)
     const assumed = calls.flatMap(({ conditions }) => Object.entries(conditions))
     const trips = [...parts.values()].flatMap(({ kind, settings }) =>
-      kind.faults(settings).flatMap(({ when }) =>
-        when ? [[when.of, when.below ?? when.above ?? NaN] as const] : [],
-      ),
+      kind
+        .faults(settings)
+        .flatMap(({ when }) => (when ? [[when.of, when.below ?? when.above ?? NaN] as const] : [])),
     )
     for (const [of, value] of [...assumed, ...trips])
       expect([id, of, value, isUnusual(conditionNamed(of).usual, value)]).toEqual([id, of, value, false])
