@@ -58,7 +58,7 @@ test('a condenser fan that stands on full volts is blamed when the high-pressure
   expect(shareOf('package-heat-pump', 'comes-and-goes', tripped, ['FM', 'CAP2'])).toBeGreaterThan(0.7)
 })
 
-test('a frost thermostat that is closed again after the coil was found at 22 °F is not bridged for it', () => {
+test('a frost thermostat that is closed again after a coil at 22 °F is not bridged for it', () => {
   const closedAgain: readonly EntryBody[] = [
     volts('FZ.1', 'FZ.2', 24),
     { kind: 'condition', of: 'coilTemperature', value: 22 },

@@ -16,7 +16,7 @@ const grade = (step: Step): number => Math.round(Math.log(Math.max(rate(step), n
  * nothing more.
  */
 export function inOrderOf(school: School, search: Search, steps: readonly Step[]): readonly Step[] {
-  const byRate = [...steps]
+  const byRate = steps
     .map((step) => ({ step, grade: grade(step) }))
     .sort((a, b) => b.grade - a.grade)
     .map(({ step }) => step)

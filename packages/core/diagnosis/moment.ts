@@ -106,7 +106,7 @@ export class Moment {
   }
 
   /** Of the states in which a hypothesis that had tripped nothing is met here, the share that are tripped. */
-  shareOpened(h: number, blown: 'not' | 'untold'): number {
+  shareOpened(h: number, blown: Blown): number {
     const { model, situation, standing } = this
     if (standing.power === 'off' || !model.mayTrip(h)) return 0
     const held = this.held(h, blown)

@@ -1,3 +1,4 @@
+import type { Blown } from './moment'
 import { sumOfLogs, type Carrier, type Track, type Weigher } from './tracks'
 
 /**
@@ -13,12 +14,12 @@ const keptAtLeast = 1e-3
  * call is set next. How probable the evidence is, is the same with it and without.
  */
 export const openedMeanwhile =
-  (weigh: Weigher, share: (h: number, comesAndGoes: boolean) => number): Carrier =>
+  (weigh: Weigher, share: (h: number, blown: Blown) => number): Carrier =>
   (h, tracks) => {
     let all: readonly Track[] = []
     for (const track of tracks) {
       const weighed = weigh(h, track)
-      const shareNow = isYetToOpen(track) ? share(h, track.present !== null) : 0
+      const shareNow = isYetToOpen(track) ? share(h, track.blown) : 0
       if (shareNow === 0 || weighed.logWeight === -Infinity) {
         all = added(all, weighed)
         continue

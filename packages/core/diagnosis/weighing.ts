@@ -262,7 +262,7 @@ function carrierAt(context: Context, e: number, which: readonly number[]): Carri
       : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also, home), rest)
   return openedMeanwhile(
     (h, track) => (track.late ? late : settled)(h, meanwhile(track)),
-    (h, comesAndGoes) => moment.shareOpened(h, comesAndGoes ? 'untold' : 'not'),
+    (h, blown) => moment.shareOpened(h, blown),
   )
 }
 

@@ -2,7 +2,7 @@ import { builtInUnit, builtInUnitIds } from '../units/index'
 import { conditionNamed } from './conditionWords'
 import { isUnusual, supplyAirSpan } from './usualSpan'
 
-test('what any call of any unit assumes, and where any of its switches trips, is asked about by nobody', () => {
+test('what any call assumes, and where any switch trips, is asked about by nobody', () => {
   for (const id of builtInUnitIds) {
     const { calls, parts } = builtInUnit(id)
     const assumed = calls.flatMap(({ conditions }) => Object.entries(conditions))

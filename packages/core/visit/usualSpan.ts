@@ -1,6 +1,6 @@
 /**
- * What something outside the circuit lies between but for one case in hundreds, in the units that are kept. What
- * lies outside is a slip more often than it is the weather: it is asked about once.
+ * What something outside the circuit lies between but for one case in hundreds, in the units that are kept.
+ * What lies outside is a slip more often than it is the weather: it is asked about once.
  */
 export type UsualSpan = readonly [least: number, most: number]
 
