@@ -25,7 +25,7 @@ interface Told extends Telling {
   readonly carried: ReadonlyMap<number, Carried>
 }
 
-const toldLately = new WeakMap<UnitModel, Told[]>()
+const toldLately = new WeakMap<UnitModel, readonly Told[]>()
 /** Stories of a repair times the entries that somebody may take back. */
 const mostTold = 6
 
@@ -45,7 +45,6 @@ export function carriedThrough(
   const base = `${model.timesForgotten} ${telling.base}`
   const { pieces } = telling
   const kept = toldLately.get(model) ?? []
-  toldLately.set(model, kept)
   const carried = longestShared(kept, base, pieces)
   const begun = start(which.filter((h) => !carried.has(h)))
   for (const [h, tracks] of begun) carried.set(h, { tracks, weight: [] })
@@ -58,9 +57,20 @@ export function carriedThrough(
       if (before) carried.set(h, carriedOn(before, h, carryOn))
     }
   }
-  kept.push({ base, pieces, carried })
-  while (kept.length > mostTold) kept.shift()
+  const others = kept.filter((told) => !isSameTelling(told, base, pieces))
+  toldLately.set(model, [...others, { base, pieces, carried }].slice(-mostTold))
   return carried
+}
+
+const isSameTelling = (told: Told, base: string, pieces: readonly string[]): boolean =>
+  told.base === base &&
+  told.pieces.length === pieces.length &&
+  lengthAlike(told.pieces, pieces) === pieces.length
+
+/** How many pieces at the beginning of the two are the same. */
+function lengthAlike(a: readonly string[], b: readonly string[]): number {
+  const apart = b.findIndex((piece, e) => piece !== a[e])
+  return apart < 0 ? b.length : apart
 }
 
 /** A copy of what was carried through the longest beginning of these pieces, and through nothing else. */
@@ -68,8 +78,7 @@ function longestShared(kept: readonly Told[], base: string, pieces: readonly str
   let longest = -1
   let shared = new Map<number, Carried>()
   for (const told of kept.filter((each) => each.base === base)) {
-    const apart = pieces.findIndex((piece, e) => piece !== told.pieces[e])
-    const alike = apart < 0 ? pieces.length : apart
+    const alike = lengthAlike(told.pieces, pieces)
     if (alike < longest) continue
     const usable = [...told.carried].filter(([, { weight }]) => weight.length <= alike)
     if (usable.length === 0) continue

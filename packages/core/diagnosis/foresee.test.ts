@@ -1,9 +1,11 @@
+import { Circuit } from '../circuit/circuit'
 import { readLadder } from '../diagram/readLadder'
 import { builtInUnitText } from '../units/index'
 import type { EntryBody } from '../visit/entry'
 import { brief } from './briefing'
 import { judge, modelOf } from './diagnose'
 import { foresee, prepare } from './foresee'
+import { leadingFew } from './leadingFew'
 import { standingsElsewhere } from './nextStep'
 import { situationIn } from './proposals'
 import { gather } from '../visit/evidence'
@@ -50,6 +52,23 @@ test('afterwards every fault is solved in every call and isolated', () => {
     for (let h = 0; h < judgement.model.singles; h++) situation.settle(h)
     expect(solve).not.toHaveBeenCalled()
   }
+})
+
+test('once there is a verdict, its repair is believed in without another fault to solve, and as it would be', () => {
+  const found: readonly EntryBody[] = [
+    { kind: 'observation', what: 'off', of: 'SW' },
+    { kind: 'reading', meter: 'volts', from: 'TB.L', to: 'TB.N', value: 0 },
+  ]
+  const repaired = { complaint: 'no-heat', entries: [...found, { kind: 'repair', of: 'SW' }] } as const
+  const diagram = fresh()
+  const before = judge(diagram, { complaint: 'no-heat', entries: found })
+  expect(leadingFew(before.belief)?.flatMap((h) => before.model.hypotheses[h].of)).toEqual(['SW'])
+  for (const _ of foresee(diagram, { complaint: 'no-heat', entries: found })) expect(_).toBeUndefined()
+  const solve = jest.spyOn(Circuit.prototype, 'vary')
+  const { belief } = judge(diagram, repaired)
+  expect(solve).not.toHaveBeenCalled()
+  solve.mockRestore()
+  expect(belief.probability).toEqual(judge(fresh(), repaired).belief.probability)
 })
 
 test('only the units last asked for are kept solved', () => {

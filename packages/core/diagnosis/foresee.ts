@@ -4,12 +4,14 @@ import type { Candidate } from './candidates'
 import { judge, modelOf } from './diagnose'
 import { complaintChance } from './complaint'
 import { pathDrops } from './drops'
+import { leadingFew } from './leadingFew'
 import { Moment } from './moment'
 import { candidatesIn, standingsElsewhere } from './nextStep'
 import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
 import type { UnitFacts } from './priors'
 import { situationIn } from './proposals'
+import { believeAhead } from './suspects'
 import { atArrival } from '../visit/standing'
 
 /** Faults that are solved in one piece of the work. */
@@ -17,9 +19,8 @@ const pieceFaults = 40
 
 /**
  * Works out ahead what the next steps may ask for: the unit with each of its faults in the other calls and
- * isolated, and
- * what every meter would read there. Done in pieces of some milliseconds: it yields after each, and may be
- * left at any.
+ * isolated, and what every meter would read there. Once there is a verdict, also what will be believed when
+ * what leads has been repaired. Done in small pieces: it yields after each, and may be left at any.
  */
 export function* foresee(
   diagram: Diagram,
@@ -27,15 +28,16 @@ export function* foresee(
   facts: UnitFacts = {},
 ): Generator<undefined, void> {
   const judgement = judge(diagram, file, facts)
-  const {
-    model,
-    findings: { now },
-  } = judgement
+  const { model, findings } = judgement
+  const { now } = findings
   for (const standing of [now, ...standingsElsewhere(diagram, now)]) {
     const situation = situationIn(judgement, standing)
     yield* solve(model, situation, candidatesIn(diagram, standing))
     if (standing === now && now.power === 'on') yield* read(model, situation, pathDrops(situation.circuit))
   }
+  const [leader] = leadingFew(judgement.belief) ?? []
+  for (const part of leader === undefined ? [] : model.hypotheses[leader].of)
+    yield* believeAhead(judgement, facts, part)
 }
 
 /**

@@ -2,7 +2,7 @@ import { complaintSaid } from '../visit/complaintSaid'
 import type { Findings } from '../visit/evidence'
 import type { UnitModel } from './predictor'
 import { weighPriors, type PriorReason, type UnitFacts } from './priors'
-import { weigh, type Weighed } from './weighing'
+import { weigh, weighAhead, type Context, type Weighed } from './weighing'
 
 /**
  * What is believed of a unit: the posterior over all hypotheses, and how each piece of evidence speaks of
@@ -48,23 +48,15 @@ const toldFrom = Math.log(1e-3)
  */
 export function believe(model: UnitModel, findings: Findings, facts: UnitFacts = {}): Belief {
   const { repaired } = findings
-  const priors = weighPriors(model.diagram, model.hypotheses.slice(0, model.singles), {
-    ...facts,
-    symptom: complaintSaid(model.diagram, findings.complaint)?.means ?? 'any',
-    replaced: findings.replaced,
-    outdoorDryBulb: findings.now.conditions.outdoorDryBulb ?? null,
-  })
+  const priors = priorsOf(model, findings, facts)
   /** What was found before repair number `until` says to those who know of the first `repairs`. */
   const told: Told = (repairedFaults, repairs, until) =>
     weigh({
+      ...accountOf(repairedFaults, repaired.slice(0, repairs)),
       model,
       factor: priors.factor,
       findings,
-      repairedFaults,
-      good: new Set(repaired.slice(0, repairs)),
       evidence: findings.evidence.filter(({ standing }) => standing.repairs <= until),
-      // what was complained of may be gone with the first thing put right
-      complained: repairedFaults.every((h) => h === wasGood),
     })
   const stories = storiesOf(model, findings, facts, told)
   const ends = stories.map(({ repairedFaults }) => told(repairedFaults, repaired.length, repaired.length))
@@ -91,6 +83,42 @@ export function believe(model: UnitModel, findings: Findings, facts: UnitFacts =
     weight: ends[lead].weight.map((row) => lengthened(row, probability.length)),
   }
 }
+
+/**
+ * Does the most of `believe` ahead for when a part has been repaired: it yields after each piece, and may be
+ * left at any.
+ */
+export function* believeAhead(
+  { model, findings, belief }: { model: UnitModel; findings: Findings; belief: Belief },
+  facts: UnitFacts,
+  part: string,
+): Generator<undefined, void> {
+  const { factor } = priorsOf(model, findings, facts)
+  const { evidence } = findings
+  for (const { fault } of sidesOf(model, part, belief.probability)) {
+    const account = accountOf([...belief.repairedFaults, fault], [...findings.repaired, part])
+    yield* weighAhead({ ...account, model, factor, findings, evidence })
+  }
+}
+
+const priorsOf = (model: UnitModel, { complaint, replaced, now }: Findings, facts: UnitFacts) =>
+  weighPriors(model.diagram, model.hypotheses.slice(0, model.singles), {
+    ...facts,
+    symptom: complaintSaid(model.diagram, complaint)?.means ?? 'any',
+    replaced,
+    outdoorDryBulb: now.conditions.outdoorDryBulb ?? null,
+  })
+
+/** What an account of the repairs has been put right, and is known to be good since. */
+const accountOf = (
+  repairedFaults: readonly number[],
+  repaired: readonly string[],
+): Pick<Context, 'repairedFaults' | 'good' | 'complained'> => ({
+  repairedFaults,
+  good: new Set(repaired),
+  // what was complained of may be gone with the first thing put right
+  complained: repairedFaults.every((h) => h === wasGood),
+})
 
 /** What evidence says under a story, as `believe` has it told. */
 type Told = (repairedFaults: readonly number[], repairs: number, until: number) => Weighed

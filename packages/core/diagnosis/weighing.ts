@@ -5,7 +5,7 @@ import { complaintSaid } from '../visit/complaintSaid'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
 import type { Standing } from '../visit/standing'
-import { carriedThrough } from './carriedThrough'
+import { carriedThrough, type Carried } from './carriedThrough'
 import { changingShare, cycleAtFirst, presentAtFirst, stays, touched } from './comesAndGoes'
 import { complaintChances } from './complaint'
 import { Factors } from './factors'
@@ -77,10 +77,29 @@ export interface Context {
 
 /** Bayes over all single faults, and over pairs where no single one explains the evidence. */
 export function weigh(context: Context): Weighed {
-  const singles = context.model.everySingle
-  const first = weighAll(context, singles)
+  const { everySingle } = context.model
+  const first = weighAll(context, everySingle)
   const pairs = pairsWorthTrying(context.model, first.weight, first.probability)
-  return pairs.length === 0 ? first : weighAll(context, [...singles, ...pairs])
+  return pairs.length === 0 ? first : weighAll(context, [...everySingle, ...pairs])
+}
+
+/** Does the most of `weigh` ahead: it yields after each few hypotheses, and may be left at any. */
+export function* weighAhead(context: Context): Generator<undefined, void> {
+  const { everySingle } = context.model
+  yield* carryAhead(context, everySingle)
+  const first = weighAll(context, everySingle)
+  yield
+  yield* carryAhead(context, pairsWorthTrying(context.model, first.weight, first.probability))
+}
+
+/** Hypotheses that are carried through the evidence in one piece of work. */
+const carriedAtOnce = 4
+
+function* carryAhead(context: Context, which: readonly number[]): Generator<undefined, void> {
+  for (let from = 0; from < which.length; from += carriedAtOnce) {
+    carryAll(context, which.slice(from, from + carriedAtOnce))
+    yield
+  }
 }
 
 function weighAll(context: Context, which: readonly number[]): Weighed {
@@ -117,17 +136,22 @@ interface AllTold {
   readonly away: readonly boolean[]
 }
 
-/** Carries every hypothesis through the evidence: each piece is weighed in the light of those before it. */
-function tracksAfter(context: Context, which: readonly number[]): AllTold {
+/** Carries hypotheses through the evidence: each piece is weighed in the light of those before it. */
+function carryAll(context: Context, which: readonly number[]): ReadonlyMap<number, Carried> {
   const { model, evidence } = context
   const metered = lookedAtAndMetered(evidence)
   const pieces = evidence.map((piece) =>
     JSON.stringify(piece.kind === 'look' ? [piece, metered.includes(piece.of)] : piece),
   )
-  const carried = carriedThrough(model, { base: baseKey(context), pieces }, which, {
+  return carriedThrough(model, { base: baseKey(context), pieces }, which, {
     start: (these) => startTracks(context, these),
     carrier: (e, these) => carrierAt(context, e, these),
   })
+}
+
+function tracksAfter(context: Context, which: readonly number[]): AllTold {
+  const { model, evidence } = context
+  const carried = carryAll(context, which)
   const weight = evidence.map(() => new Float64Array(model.hypotheses.length).fill(-Infinity))
   const factors: (Factors | undefined)[] = []
   const where: (Whereabouts | null | undefined)[] = []
@@ -153,8 +177,10 @@ function tracksAfter(context: Context, which: readonly number[]): AllTold {
 /** What carrying a hypothesis depends on besides the pieces of evidence, one by one. */
 const baseKey = (context: Context): string => {
   const { repairedFaults, findings, evidence } = context
+  // a repair that put nothing right is as none: what was carried before it is carried on
+  const putRight = repairedFaults.slice(0, repairedFaults.findLastIndex((h) => h >= 0) + 1)
   return JSON.stringify([
-    repairedFaults,
+    putRight,
     findings.complaint,
     firstStanding(context),
     findings.home,
