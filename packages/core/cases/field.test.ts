@@ -111,6 +111,22 @@ test.each([
   expect(share(found, fault)).toBeGreaterThanOrEqual(least)
 })
 
+test.each(['air-handler-heat', 'package-heat-pump', 'terminal-box'])(
+  '%s: any handle that is seen off is off, whatever was complained of that it may stop',
+  (unit) => {
+    const diagram = builtInUnit(unit)
+    const handles = [...diagram.parts.values()].flatMap(({ id, kind, settings }) =>
+      kind.lookWords?.(settings).includes('off') ? [id] : [],
+    )
+    expect(handles.length).toBeGreaterThan(1)
+    for (const of of handles)
+      for (const complaint of ['no-heat', 'no-air']) {
+        const seen = judge(diagram, { complaint, entries: [{ kind: 'observation', what: 'off', of }] })
+        expect(share(seen, `${of}:off`)).toBeGreaterThan(0.9)
+      }
+  },
+)
+
 test('what came back when the handle was pressed is at the handle, and nothing that is open for good leads', () => {
   const found = judged('12-disconnect-comes-and-goes')
   expect(leader(found)).toMatch(/^DS:pole/)

@@ -301,6 +301,8 @@ export const distinct = (meter: Meter, a: number | null, b: number | null): bool
 
 /** Chance of seeing what is there, and of seeing what is not, by how it is told. */
 const lookChance: Readonly<Record<ToldBy, { readonly hit: number; readonly falseAlarm: number }>> = {
+  // one look in eighty is at another handle, and of those one in five hundred is off
+  handle: { hit: 0.99, falseAlarm: 0.000025 },
   plainly: { hit: 0.99, falseAlarm: 0.0005 },
   // one in eighty is another relay, or the sun in the lamp
   stands: { hit: 0.97, falseAlarm: 0.012 },

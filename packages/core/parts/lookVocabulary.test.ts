@@ -39,8 +39,9 @@ test.each(builtInUnitIds)(
   },
 )
 
-test('a word is told by eye, by ear or by counting', () => {
-  expect(['off', 'turning', 'humming', 'bulged', 'code 3 flashes'].map(toldBy)).toEqual([
+test('a word is told by a handle, by eye, by ear or by counting', () => {
+  expect(['off', 'tripped', 'turning', 'humming', 'bulged', 'code 3 flashes'].map(toldBy)).toEqual([
+    'handle',
     'plainly',
     'stands',
     'heard',

@@ -2,11 +2,11 @@ import { codeIn } from './codeWord'
 import { storedIn, noCode } from './storedCode'
 
 /**
- * How a word of a look comes to be said: `plainly`, what nobody mistakes, as where a handle stands; of how a thing
- * `stands` that moves or lights, where one in many looks is at another relay; `heard`, which the noise of a roof may
- * cover; `counted`, a code of flashes; `closely`, a mark that one has to look for.
+ * How a word of a look comes to be said: `handle`, of one that stands as hardly any does; `plainly`, what nobody
+ * mistakes; of how a thing `stands` that moves or lights, where one in many looks is at another relay; `heard`,
+ * which the noise of a roof may cover; `counted`, a code of flashes; `closely`, a mark that one has to look for.
  */
-export type ToldBy = 'plainly' | 'stands' | 'heard' | 'counted' | 'closely'
+export type ToldBy = 'handle' | 'plainly' | 'stands' | 'heard' | 'counted' | 'closely'
 
 interface LookWord {
   readonly told: ToldBy
@@ -38,7 +38,7 @@ const lookWords: Readonly<Record<string, LookWord>> = {
   shut: glance('stands'),
   on: glance('stands'),
   set: glance('stands'),
-  off: glance('plainly'),
+  off: glance('handle'),
   tripped: glance('plainly'),
   blown: glance('plainly'),
   broken: glance('plainly'),
