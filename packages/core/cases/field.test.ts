@@ -62,6 +62,22 @@ test.each(['03-fuse-blown-seen', '03-fuse-blown-ohms', '03-fuse-seen-then-ohms',
   },
 )
 
+test.each(['air-handler-heat', 'fan-coil-hydronic', 'package-proving', 'unit-heater'])(
+  '%s: a control fuse that reads open, in its holder or in the hand, speaks for a short as one that is seen does',
+  (unit) => {
+    const diagram = builtInUnit(unit)
+    for (const found of [
+      { kind: 'reading', meter: 'ohms', from: 'FU.L1', to: 'FU.T1', value: null },
+      { kind: 'observation', what: 'blown', of: 'FU' },
+    ] as const) {
+      const entries = [{ kind: 'power', is: 'isolated' }, found] as const
+      const read = judge(diagram, { complaint: 'blank-thermostat', entries })
+      expect(shorts(read)).toBeGreaterThan(0.7)
+      expect(share(read, 'FU:fuse1-open')).toBeLessThan(0.2)
+    }
+  },
+)
+
 test('a stand-in that trips at once with nothing called: a short that is there with nothing called', () => {
   const found = judged('04-stand-in-trips-in-off')
   expect(share(found, /^(TB\.R-|RBK\.1-|DR\.2-|FLT|FU\.T1-|OT\.R-|TB\.C-)/)).toBeGreaterThan(0.7)

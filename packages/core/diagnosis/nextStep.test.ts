@@ -278,6 +278,21 @@ test('after a trip, what is grounded behind the breaker is found by ohms to bare
   expect(next.every(({ power }) => power === 'off')).toBe(true)
 })
 
+test.each([
+  ['air-handler-heat', 'breaker-goes', 'tripped', 'BR'],
+  ['air-handler-drive', 'breaker-goes', 'tripped', 'BR'],
+  ['split-heat-pump', 'blank-thermostat', 'tripped', 'BRI'],
+  ['terminal-box', 'no-heat', 'tripped', 'BR'],
+])(
+  '%s, %s: where power stays off after a trip, what is read without it is asked for',
+  (unit, complaint, what, of) => {
+    const { next } = diagnose(builtInUnit(unit), { complaint, entries: [{ kind: 'observation', what, of }] })
+    const [first] = next
+    if (first?.do !== 'look') expect(first).toMatchObject({ do: 'measure', power: 'off' })
+    expect(next.filter((step) => step.do === 'measure' && step.power === 'on')).toEqual([])
+  },
+)
+
 test('before any volts were read, a clamp that tells a little more than volts waits for them', () => {
   const diagram = builtInUnit('air-handler-heat')
   const entries: readonly EntryBody[] = [{ kind: 'observation', what: 'pulled-in', of: 'IFC' }]

@@ -66,18 +66,23 @@ export function stepsInOrder(
     ...readingSteps(search, now, [...readingsLeftAlone(search), ...candidatesIn(model.diagram, now)], here),
     ...(wants('look') ? lookSteps(search, now, here) : []),
   ]
+  // nothing is asked for with power where nothing in the unit bears the supply
+  const isDanger = supplyDanger(model.diagram, readingsOf(findings)) !== null
+  const askable = (some: readonly Step[]): readonly Step[] =>
+    mannerly(
+      search,
+      some.filter((step) => wants(sortOf(step)) && !(isDanger && needsPower(step))),
+    )
   const answered = isAnswered(model, findings, belief)
-  if (!answered && (bestRate(steps) < tellingRate || school === 'pull')) {
+  if (!answered && (bestRate(askable(steps)) < tellingRate || school === 'pull')) {
     if (now.power === 'on') steps.push(...readingSteps(search, now, pathDrops(here.circuit), here))
     steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))
   }
   const asked = wants('condition') ? conditionSteps(search) : []
-  // nothing is asked for with power where nothing in the unit bears the supply
-  const isDanger = supplyDanger(model.diagram, readingsOf(findings)) !== null
   const all = [...steps, ...asked, ...(wants('wait') ? waits(search) : [])].filter(
-    (step) => wants(sortOf(step)) && !(isDanger && needsPower(step)) && !(answered && looksFurther(step)),
+    (step) => !(answered && looksFurther(step)),
   )
-  const inOrder = inOrderOf(school, search, mannerly(search, all))
+  const inOrder = inOrderOf(school, search, askable(all))
   const deciding = decidingFirst(now, school === 'best' ? littleLast(inOrder) : inOrder)
   return surroundingsFirst(search, meetFirst(search, deciding, tellsMuchBits))
 }

@@ -30,6 +30,19 @@ test('a splice more in a wire changes no other suspect’s share', () => {
   expect(split).toBeCloseTo(before.get('LPS1.2-HPS1.1:open') ?? 0, 9)
 })
 
+test.each(['fan-coil-two-pipe', 'split-heat-pump', 'rooftop-480', 'unit-heater'])(
+  '%s: of the control fuses that open, as many as on any other have nothing left that opened them',
+  (id) => {
+    const diagram = builtInUnit(id)
+    const faults = faultsOf(diagram)
+    const given = sharesOf(diagram, faults)
+    const sum = (isOne: (k: number) => boolean): number =>
+      given.reduce((total, share, k) => (isOne(k) ? total + share : total), 0)
+    const isShort = (k: number): boolean => groupOf(diagram, faults[k]) === 'short'
+    expect(sum((k) => isShort(k) && faults[k].class === 'blown') / sum(isShort)).toBeCloseTo(0.12, 9)
+  },
+)
+
 test('what the trade meets most is thought of most', () => {
   const whole = (id: string, group: string): number => {
     const diagram = builtInUnit(id)

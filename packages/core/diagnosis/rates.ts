@@ -148,9 +148,13 @@ const unstated = 1.5
 export function sharesOf(diagram: Diagram, faults: readonly Fault[]): readonly number[] {
   const rates = ratesByClass[diagram.unitClass] ?? otherwise
   const groups = faults.map((fault) => groupOf(diagram, fault))
-  const weights = faults.map(
-    (fault) =>
-      fault.prior * runShare(diagram, fault) * standingShare(diagram, fault) * weldingShare(diagram, fault),
+  const weights = withNoShortLeft(
+    faults,
+    groups,
+    faults.map(
+      (fault) =>
+        fault.prior * runShare(diagram, fault) * standingShare(diagram, fault) * weldingShare(diagram, fault),
+    ),
   )
   const whole = new Map<CauseGroup, number>()
   groups.forEach((group, k) => whole.set(group, (whole.get(group) ?? 0) + weights[k]))
@@ -174,6 +178,28 @@ export function groupOf(diagram: Diagram, fault: Fault): CauseGroup {
   const { cause } = part.kind
   if (cause === 'limits' && !hasElectricHeat(diagram)) return 'gas'
   return feedsHeat(diagram, part) ? (inHeat[cause] ?? cause) : cause
+}
+
+/**
+ * Of the control fuses that have opened, those for which no reason is left: they were worn, or somebody's probe
+ * slipped. As many on a unit with two coils as on one with ten. Opinions go from one in twelve to one in six.
+ */
+const noShortLeft = 0.12
+
+/** The weights by fault, with those of the opened control fuses made that share of their group. */
+function withNoShortLeft(
+  faults: readonly Fault[],
+  groups: readonly CauseGroup[],
+  weights: readonly number[],
+): readonly number[] {
+  const isAlone = (k: number): boolean => groups[k] === 'short' && faults[k].class === 'blown'
+  const sum = (isOne: (k: number) => boolean): number =>
+    weights.reduce((total, weight, k) => (isOne(k) ? total + weight : total), 0)
+  const shorts = sum((k) => groups[k] === 'short' && !isAlone(k))
+  const alone = sum(isAlone)
+  if (shorts === 0 || alone === 0) return weights
+  const scale = (noShortLeft / (1 - noShortLeft)) * (shorts / alone)
+  return weights.map((weight, k) => (isAlone(k) ? scale * weight : weight))
 }
 
 /** Shorts of the low-voltage circuit, and a control fuse that has opened for no reason that is left. */

@@ -369,7 +369,9 @@ export class SituationModel {
     const { overcurrent } = part.kind
     if (!overcurrent) return 0
     const before = this.beforeTrips(hypothesis)
-    const most = Math.max(...links.map(({ link }) => clampAmps(before, link)))
+    // a short that starves the relay which feeds it comes and goes: it is the stroke that opens
+    const states = before.oscillates ? this.cycleOf(before) : [before]
+    const most = Math.max(...states.flatMap((state) => links.map(({ link }) => clampAmps(state, link))))
     return openingSeconds(overcurrent, most / part.settings.number('amps'))
   }
 

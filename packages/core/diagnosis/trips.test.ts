@@ -32,3 +32,17 @@ test.each(['rooftop-480', 'fan-coil-two-pipe'])(
     expect(Math.min(none, some)).toBeGreaterThan(100)
   },
 )
+
+test('a short that starves the relay which feeds it opens its fuse by the stroke, and does not take for ever', () => {
+  const model = new UnitModel(builtInUnit('fan-coil-cooling'))
+  const situation = model.situation(atArrival(model.diagram, 'cool1'))
+  const shorted = model.hypotheses.findIndex(({ id }) => id === 'CC1:coil-shorted')
+  const held = situation.circuit.vary([
+    ...model.hypotheses[shorted].effects,
+    ...situation.circuit.tripsHeld(situation.circuit.healthy),
+  ])
+  expect(held.oscillates).toBe(true)
+  const [trip] = situation.trips(shorted)
+  expect(trip.part).toBe('FU')
+  expect(trip.seconds()).toBeLessThan(1)
+})

@@ -55,7 +55,8 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment)
     if (!leadOff) return told
     const alone = { values: leadOff.predict(meter, from, to, versions), floats, moving }
     const { chance } = tell(reading, track, met, alone)
-    return { ...told, chance: (1 - leadOffShare) * told.chance + leadOffShare * chance }
+    const share = readOutShare(model, from)
+    return { ...told, chance: (1 - share) * told.chance + share * chance }
   }
   const isAsHealthy = readsLike(situation, piece)(0)
   const elsewhere = elsewhereOf(
@@ -100,8 +101,14 @@ const isIntoElectronics = ({ diagram }: UnitModel, from: string, to: string): bo
   return partOfPoint(to) === id && diagram.parts.get(id)?.kind.symbol === 'control'
 }
 
-/** How often a lead was off while the ohms of a part were taken, and nobody said so. */
-const leadOffShare = 0.25
+/**
+ * How often a lead was off while the ohms of a part were taken, or the part was out, and nobody said so. A
+ * judgement.
+ */
+const aloneShare = { leadOff: 0.25, out: 0.6 } as const
+
+const readOutShare = ({ diagram }: UnitModel, from: string): number =>
+  diagram.parts.get(partOfPoint(from))?.kind.comesOut ? aloneShare.out : aloneShare.leadOff
 
 /**
  * The same situation with a lead of the part off whose own ohms are taken; null where they are of no one

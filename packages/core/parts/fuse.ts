@@ -24,6 +24,7 @@ export const fuse: PartKind = {
   cause: 'disconnect',
   symbol: 'fuse',
   breaksLine: true,
+  comesOut: true,
   protects: (s) => (hasWindow(s) ? 'control' : 'line'),
   ratings: [
     ['amps', 'Amps'],

@@ -333,6 +333,8 @@ export interface PartKind {
   readonly governedBy?: 'sensors'
   /** What pulling it apart does, in its own names, of a connector: a search by sections starts there. */
   pulledApart?(settings: Settings): readonly Effect[]
+  /** It comes out with two fingers, and most people read its ohms in their hand. */
+  readonly comesOut?: true
   /** It breaks line conductors: volts from its terminals to bare metal tell where one of them stops. */
   readonly breaksLine?: true
   readonly ratings?: readonly Rating[]
