@@ -85,5 +85,5 @@ export const breaker: PartKind = {
     ]),
   ],
   pairs: (s) => legToLegPairs(s.number('poles')),
-  looks: (now) => [now.is.handle === 'on' && now.is.pole1 === 'open' ? 'off' : now.is.handle],
+  looks: (now) => [now.is.handle],
 }

@@ -1,7 +1,23 @@
-import { contact } from './contact'
-import { makesBadly, opens, sticks } from './fault'
-import type { PartKind } from './kind'
+import { contact, memory } from './contact'
+import type { Effect } from './effect'
+import { makesBadly, opens } from './fault'
+import type { PartFault, PartKind } from './kind'
+import type { Settings } from './settings'
 import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
+
+const everyPoleOpen = (s: Settings): readonly Effect[] =>
+  poleNumbers(s.number('poles')).map((pole) => ({ does: 'hold', branch: `pole${pole}`, state: 'open' }))
+
+/** It stands as if it were on, and makes when it is pressed. */
+const notHome = (s: Settings): PartFault => ({
+  name: 'poles-not-home',
+  class: 'loose',
+  words: 'handle or pull-out not fully home: no pole makes',
+  prior: 1,
+  effects: everyPoleOpen(s),
+  cause: 'not pushed home, or a worn mechanism',
+  prove: 'volts across each pole, before anybody moves it',
+})
 
 /** A disconnect switch or pull-out, by pole. */
 export const disconnect: PartKind = {
@@ -14,23 +30,23 @@ export const disconnect: PartKind = {
   lookWords: () => ['on', 'off'],
   settings: { poles: 3 },
   terminals: (s) => poleTerminals(s.number('poles')),
-  branches: (s) =>
-    poleNumbers(s.number('poles')).map((pole) =>
+  branches: (s) => [
+    ...poleNumbers(s.number('poles')).map((pole) =>
       contact(`pole${pole}`, `L${pole}`, `T${pole}`, 'closed', 0.001),
     ),
+    memory('handle', ['on', 'off'], 'on'),
+  ],
   faults: (s) => [
-    sticks(
-      'off',
-      poleNumbers(s.number('poles')).map((pole) => `pole${pole}`),
-      'open',
-      'disconnect off',
-      3,
-      {
-        class: 'off',
-        cause: 'somebody switched it off: find out who and why before switching on',
-        prove: 'look at the handle',
-      },
-    ),
+    {
+      name: 'off',
+      class: 'off',
+      words: 'disconnect off',
+      prior: 3,
+      effects: [{ does: 'hold', branch: 'handle', state: 'off' }, ...everyPoleOpen(s)],
+      cause: 'somebody switched it off: find out who and why before switching on',
+      prove: 'look at the handle',
+    },
+    ...(s.number('poles') > 1 ? [notHome(s)] : []),
     ...poleNumbers(s.number('poles')).flatMap((pole) => [
       opens(`pole${pole}`, `blade of pole ${pole} does not make`, 1.5, {
         class: 'loose',
@@ -48,5 +64,5 @@ export const disconnect: PartKind = {
     ]),
   ],
   pairs: (s) => legToLegPairs(s.number('poles')),
-  looks: (now) => [now.is.pole1 === 'open' ? 'off' : 'on'],
+  looks: (now) => [now.is.handle],
 }

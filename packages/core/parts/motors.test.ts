@@ -129,3 +129,18 @@ test('a breaker that was switched off by hand has not tripped', () => {
   const isolated = new Circuit(pump, situationOf(pump, 'cool1', 'off'))
   expect(isolated.looks(isolated.healthy).get('BR1')).toEqual(['off'])
 })
+
+test('a handle is seen where it stands, whichever of its poles does not make', () => {
+  const unit = builtInUnit('air-handler-heat')
+  const seen = (fault: string, of: string, power: 'on' | 'off' = 'on'): readonly string[] => {
+    const circuit = new Circuit(unit, situationOf(unit, 'heat2', power))
+    const effects = faultsOf(unit).find(({ id }) => id === `${of}:${fault}`)?.effects ?? []
+    return circuit.looks(circuit.vary(effects)).get(of) ?? []
+  }
+  for (const of of ['DS', 'BR']) {
+    for (const fault of ['pole1-open', 'pole2-open', 'pole3-open']) expect(seen(fault, of)).toEqual(['on'])
+    expect(seen('off', of)).toEqual(['off'])
+  }
+  expect(seen('poles-not-home', 'DS')).toEqual(['on'])
+  expect(seen('', 'DS', 'off')).toEqual(['off'])
+})
