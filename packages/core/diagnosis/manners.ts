@@ -1,4 +1,5 @@
 import { supplies } from '../diagram/roles'
+import { showsOpened } from '../parts/lookVocabulary'
 import type { Search } from './proposals'
 import { isShort } from './resistance'
 import { rate, sortOf, type ReadingStep, type Step } from './steps'
@@ -50,15 +51,6 @@ function powerFirst({ findings }: Search, steps: readonly Step[]): readonly Step
 const needsPower = (step: Step): boolean =>
   step.power === 'on' && sortOf(step) !== 'look' && sortOf(step) !== 'condition'
 
-/** Words of a look that say that something has opened by itself. */
-const trippedWords: ReadonlySet<string> = new Set([
-  'tripped',
-  'blown',
-  'blown-clear',
-  'blown-silvered',
-  'blown-sagged',
-])
-
 /**
  * Something was seen tripped or blown and has not been put back, and what tripped it may still be there: isolate, then
  * ohms of what it feeds. A manual limit or rollout is never put back to see.
@@ -66,9 +58,7 @@ const trippedWords: ReadonlySet<string> = new Set([
 function isHeldOff({ findings, model, belief, which }: Search): boolean {
   const { evidence, now } = findings
   const tripped = evidence.flatMap((piece) =>
-    piece.kind === 'look' && trippedWords.has(piece.what) && now.renewed[piece.of] === undefined
-      ? [piece.of]
-      : [],
+    piece.kind === 'look' && showsOpened(piece.what) && now.renewed[piece.of] === undefined ? [piece.of] : [],
   )
   const parts = tripped.flatMap((id) => model.diagram.parts.get(id) ?? [])
   if (

@@ -204,7 +204,8 @@ function sidesOf(
   return [
     { fault: model.hypotheses.findIndex(({ id }) => id === worst[0]), share },
     { fault: wasGood, share: 1 - share },
-  ]
+    // what the other side outweighs so far would be left anyway: it is not worth solving the unit for
+  ].filter((side) => Math.log(side.share) > toldFrom)
 }
 
 function weightiest(stories: readonly Story[]): readonly Story[] {

@@ -16,6 +16,8 @@ interface LookWord {
   readonly words?: string
   /** What looks so has what it moves or lights by. */
   readonly isFed?: true
+  /** What looks so has opened by itself. */
+  readonly isOpened?: true
 }
 
 const glance = (told: ToldBy, words?: string): LookWord => ({
@@ -25,6 +27,7 @@ const glance = (told: ToldBy, words?: string): LookWord => ({
 })
 const fed = (by: ToldBy, words?: string): LookWord => ({ ...glance(by, words), isFed: true })
 const told = (by: ToldBy): LookWord => ({ told: by, isGlance: false })
+const opened = (isGlance: boolean): LookWord => ({ told: 'plainly', isGlance, isOpened: true })
 
 /** Words that parts say of themselves at a look; a word that is not here is a mark, told closely. */
 const lookWords: Readonly<Record<string, LookWord>> = {
@@ -39,8 +42,8 @@ const lookWords: Readonly<Record<string, LookWord>> = {
   on: glance('stands'),
   set: glance('stands'),
   off: glance('handle'),
-  tripped: glance('plainly'),
-  blown: glance('plainly'),
+  tripped: opened(true),
+  blown: opened(true),
   broken: glance('plainly'),
   together: glance('plainly'),
   apart: glance('plainly'),
@@ -58,9 +61,9 @@ const lookWords: Readonly<Record<string, LookWord>> = {
   lit: glance('closely', 'burner lit'),
   glowing: glance('closely', 'glowing, no flame'),
   out: glance('closely', 'dark, no flame'),
-  'blown-clear': told('plainly'),
-  'blown-silvered': told('plainly'),
-  'blown-sagged': told('plainly'),
+  'blown-clear': opened(false),
+  'blown-silvered': opened(false),
+  'blown-sagged': opened(false),
   wet: told('plainly'),
 }
 
@@ -69,6 +72,9 @@ export const toldBy = (word: string): ToldBy =>
 
 /** Whether what looks so must have what it moves or lights by, unless it has stuck there. */
 export const showsFed = (word: string): boolean => lookWords[word]?.isFed ?? false
+
+/** Whether what looks so has opened by itself, as a fuse or a limit does. */
+export const showsOpened = (word: string): boolean => lookWords[word]?.isOpened ?? false
 
 export const isGlanceWord = (word: string): boolean =>
   codeIn(word) !== null || (lookWords[word]?.isGlance ?? false)

@@ -14,6 +14,7 @@ import { Press } from '../../ui/Press'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { diagnosisService } from '../../workers/diagnosis'
+import { OpenedNotBack } from '../repair/OpenedNotBack'
 import { DoneNotUndone } from '../trace/DoneNotUndone'
 import { BenchPress } from '../visit/BenchPress'
 import type { OpenVisit } from '../visit/useVisit'
@@ -134,6 +135,7 @@ function SignOff({ visit, onMeasures }: { readonly visit: OpenVisit; readonly on
           <SignatureField by={signedBy.trim()} onSigned={setSignature} />
         </Suspense>
       )}
+      <OpenedNotBack visit={visit} />
       <DoneNotUndone visit={visit} />
       {problems.map((problem) => (
         <Notice key={problem} kind="caution">

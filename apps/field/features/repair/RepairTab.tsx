@@ -9,6 +9,7 @@ import { Words } from '../../ui/Words'
 import type { OpenVisit } from '../visit/useVisit'
 import { CausePart } from './CausePart'
 import { LeadsPart } from './LeadsPart'
+import { OpenedNotBack } from './OpenedNotBack'
 import { PartChooser } from './PartChooser'
 import { PartUsedForm } from './PartUsedForm'
 import { SettingForm } from './SettingForm'
@@ -24,6 +25,7 @@ export function RepairTab({ visit }: { readonly visit: OpenVisit }) {
   return (
     <Stack gap="huge">
       <CausePart visit={visit} />
+      <OpenedNotBack visit={visit} />
       {state.power === 'isolated' || chosen === null ? null : (
         <Notice kind="caution">
           Isolate every source and prove it dead before a lead is touched, with Power.
