@@ -18,9 +18,19 @@ const cause: EntryBody = {
   fault: 'CC1:coil-open',
   reasoning: { chance: 0.93, shownBy: ['25 V at CC1.A1'], rivals: [], program: 'entry-1' },
 }
+const about: ReportAbout = {
+  shop: 'Gannet Controls',
+  unit: { label: 'RTU-3', place: 'Roof', make: '', serial: '', installed: '' },
+  site: { name: 'Gannet Hall', address: '' },
+  people: new Map(),
+  utcOffsetMinutes: 0,
+}
 const lead = { of: 'CC1', color: 'yellow', number: '84' }
 const fold = (...bodies: readonly EntryBody[]): VisitState =>
   foldVisit(logOf([complaint, ...bodies]), diagram)
+/** A section of the report. */
+const lines = (state: VisitState, title: string) =>
+  reportOf(state, diagram, about).sections.find((section) => section.title === title)?.lines ?? []
 
 /** The steps taken of the repair of what was taken for the cause first. */
 const steps = (...bodies: readonly EntryBody[]): string => {
@@ -85,15 +95,6 @@ test('ohms that prove the cause before it is renewed speak of the cause, and aft
 })
 
 test('the report has the cause with its reasoning, and says what was not repaired', () => {
-  const about: ReportAbout = {
-    shop: 'Gannet Controls',
-    unit: { label: 'RTU-3', place: 'Roof', make: '', serial: '', installed: '' },
-    site: { name: 'Gannet Hall', address: '' },
-    people: new Map(),
-    utcOffsetMinutes: 0,
-  }
-  const lines = (state: VisitState, title: string) =>
-    reportOf(state, diagram, about).sections.find((section) => section.title === title)?.lines ?? []
   const [line] = lines(fold(cause), 'Cause')
   expect([line.right, line.small]).toEqual(['93 %', 'shown by 25 V at CC1.A1'])
   expect(lines(fold(cause), 'Repair').map(({ right }) => right)).toEqual(['not repaired on this visit'])
@@ -101,4 +102,12 @@ test('the report has the cause with its reasoning, and says what was not repaire
   expect(lines(repaired, 'Repair').map(({ right }) => right)).toEqual(['repaired'])
   // it is named once, though it was taken for the cause and repaired
   expect(lines(repaired, 'Cause')).toHaveLength(1)
+})
+
+test('a fuse that blew is no cause beside the short that blew it: the report has it renewed', () => {
+  const blown: EntryBody = { kind: 'observation', what: 'blown', of: 'FU' }
+  const state = fold(blown, cause, { kind: 'repair', of: 'CC1' }, { kind: 'repair', of: 'FU' })
+  const linesOf = (title: string) => lines(state, title).map(({ left, right }) => `${left}: ${right}`)
+  expect(linesOf('Cause').join()).not.toMatch(/fuse/)
+  expect(linesOf('Repair')).toEqual(['Compressor contactor 1: repaired', 'Control fuse: renewed'])
 })

@@ -7,6 +7,7 @@ import { openCauses } from './openCauses'
 import { proofDigits } from './proofLine'
 import { restoredItems } from './restoredItems'
 import { callOfLine, line, type ReportSection } from './reportLine'
+import { seenOpen } from './seenOpen'
 import { temporaryWords } from './temporary'
 import { closingProblems, type VisitState } from './visitState'
 
@@ -16,7 +17,9 @@ export function repair(state: VisitState, diagram: Diagram): ReportSection {
     none: 'None.',
     lines: [
       ...state.goAheads.map(({ body }) => line('Go-ahead', body.by, body.words)),
-      ...state.repairs.map(({ body }) => line(partWords(diagram, body.of), 'repaired')),
+      ...state.repairs.map(({ body }) =>
+        line(partWords(diagram, body.of), seenOpen(state, body.of) ? 'renewed' : 'repaired'),
+      ),
       ...openCauses(state).map(({ body }) => line(partWords(diagram, body.of), 'not repaired on this visit')),
       ...state.partsUsed.map(({ body }) =>
         line(

@@ -5,6 +5,7 @@ import { conditionNamed } from './conditionWords'
 import { doneWords } from './doneWords'
 import { entriesOf } from './fold'
 import { callOfLine, line, measured, type ReportLine, type ReportSection } from './reportLine'
+import { seenOpen } from './seenOpen'
 import { readingMarks, readingPlace } from './readingPlace'
 import { alterationWords } from './temporary'
 import type { VisitState, WhenTaken } from './visitState'
@@ -104,9 +105,14 @@ export function cause(state: VisitState, diagram: Diagram): ReportSection {
   }
 }
 
-/** Repairs of what nobody took for a cause first. */
-const repairsAlone = ({ causes, repairs }: VisitState): VisitState['repairs'] =>
-  repairs.filter(({ body }) => !causes.some((cause) => cause.body.of === body.of))
+/** Repairs of what nobody took for a cause first; a fuse that was renewed beside the cause is none. */
+function repairsAlone(state: VisitState): VisitState['repairs'] {
+  const { causes, repairs } = state
+  return repairs.filter(
+    ({ body }) =>
+      !causes.some((cause) => cause.body.of === body.of) && !(causes.length > 0 && seenOpen(state, body.of)),
+  )
+}
 
 /** For repairs from before their reasoning was kept. */
 function lastReadings(state: VisitState, until: number): string {
