@@ -63,7 +63,7 @@ test.each(['03-fuse-blown-seen', '03-fuse-blown-ohms', '03-fuse-seen-then-ohms',
 )
 
 test.each(['air-handler-heat', 'fan-coil-hydronic', 'package-proving', 'unit-heater'])(
-  '%s: a control fuse that reads open, in its holder or in the hand, speaks for a short as one that is seen does',
+  '%s: a control fuse that reads open speaks for a short, as one that is seen to be blown does',
   (unit) => {
     const diagram = builtInUnit(unit)
     for (const found of [

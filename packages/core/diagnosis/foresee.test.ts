@@ -54,7 +54,7 @@ test('afterwards every fault is solved in every call and isolated', () => {
   }
 })
 
-test('once there is a verdict, its repair is believed in without another fault to solve, and as it would be', () => {
+test('once there is a verdict, its repair is judged without another fault to solve, and no otherwise', () => {
   const found: readonly EntryBody[] = [
     { kind: 'observation', what: 'off', of: 'SW' },
     { kind: 'reading', meter: 'volts', from: 'TB.L', to: 'TB.N', value: 0 },

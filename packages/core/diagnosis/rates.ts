@@ -181,8 +181,9 @@ export function groupOf(diagram: Diagram, fault: Fault): CauseGroup {
 }
 
 /**
- * Of the control fuses that have opened, those for which no reason is left: they were worn, or somebody's probe
- * slipped. As many on a unit with two coils as on one with ten. Opinions go from one in twelve to one in six.
+ * Of the control fuses that have opened, those for which no reason is left: they were worn, or somebody's
+ * probe slipped. As many on a unit with two coils as on one with ten. Opinions differ, from one in twelve to
+ * one in six.
  */
 const noShortLeft = 0.12
 

@@ -33,7 +33,7 @@ test.each(['rooftop-480', 'fan-coil-two-pipe'])(
   },
 )
 
-test('a short that starves the relay which feeds it opens its fuse by the stroke, and does not take for ever', () => {
+test('a short that starves the relay which feeds it opens its fuse by the stroke, and at once', () => {
   const model = new UnitModel(builtInUnit('fan-coil-cooling'))
   const situation = model.situation(atArrival(model.diagram, 'cool1'))
   const shorted = model.hypotheses.findIndex(({ id }) => id === 'CC1:coil-shorted')

@@ -20,7 +20,7 @@ test('a breaker is to be reset; a float switch that tripped is no fuse', () => {
   expect(openedNotBack(pump, [tripped, repaired, reset])).toEqual([])
 })
 
-test('what opens once more after it was put back is to be put back once more, when something else is repaired', () => {
+test('what opens once more is to be put back once more, when something else is repaired', () => {
   const again: readonly EntryBody[] = [blown, repaired, { kind: 'repair', of: 'FU' }, blown]
   expect(openedNotBack(pump, again)).toEqual([])
   expect(openedNotBack(pump, [...again, { kind: 'repair', of: 'HC2' }])).toEqual([
