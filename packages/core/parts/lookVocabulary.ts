@@ -4,8 +4,8 @@ import { storedIn, noCode } from './storedCode'
 /**
  * How a word of a look comes to be said: `handle`, of one that stands as hardly any does; `plainly`, what
  * nobody mistakes; of how a thing `stands` that moves or lights, where one in many looks is at another relay;
- * `heard`, which the noise of a roof may cover; `counted`, a code of flashes; `closely`, a mark that has to be
- * looked for.
+ * `heard`, which the noise of a roof may cover; `counted`, a code of flashes; `closely`, a mark that has to
+ * be looked for.
  */
 export type ToldBy = 'handle' | 'plainly' | 'stands' | 'heard' | 'counted' | 'closely'
 
