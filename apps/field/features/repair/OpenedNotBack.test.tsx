@@ -7,7 +7,7 @@ const show = (...entries: readonly EntryBody[]) =>
   renderVisit('fan-coil-cooling', entries, (visit) => <OpenedNotBack visit={visit} />)
 const blown: EntryBody = { kind: 'observation', what: 'blown', of: 'FU' }
 
-test('a control fuse that was seen blown is said to be renewed with one press, once its short is repaired', () => {
+test('a fuse that was seen blown is said to be renewed with one press, once its short is repaired', () => {
   const onSaid = show(blown, { kind: 'repair', of: 'CC1' })
   fireEvent.press(screen.getByText('Control fuse renewed, one of its rating'))
   expect(onSaid).toHaveBeenCalledWith({ kind: 'repair', of: 'FU' })
