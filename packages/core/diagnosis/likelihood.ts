@@ -52,7 +52,7 @@ export function isNothing(meter: Meter, value: number | null): boolean {
 
 /** Ohms are judged on a logarithmic scale, above what leads, clips and the touch of a chafed wire add. */
 export const ohmsSpread = 0.25
-export const ohmsFloor = 0.5
+export const ohmsFloor = 1
 const ohmsSpan = Math.log(rangeEnd.ohms / 0.1)
 
 /** One count of a display at a value: volts and ohms to a tenth, what is mostly small to a hundredth. */
