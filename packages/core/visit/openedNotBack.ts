@@ -1,7 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import { showsOpened } from '../parts/lookVocabulary'
-import { gather } from './evidence'
-import type { EntryBody } from './entry'
+import { lastPutRight } from './proofsSinceRepair'
+import type { VisitState } from './visitState'
 
 /** A fuse or breaker that opened, and how it is put back. */
 export interface OpenedPart {
@@ -11,15 +11,16 @@ export interface OpenedPart {
 
 /**
  * Fuses and breakers that were seen open before something was put right, and that nobody has put back since.
- * Before that none is named: what opened them may still be there. Throws EvidenceError, UnknownNameError.
+ * Before that none is named: what opened them may still be there.
  */
-export function openedNotBack(diagram: Diagram, entries: readonly EntryBody[]): readonly OpenedPart[] {
-  const { evidence, now } = gather(diagram, { complaint: '', entries })
-  const opened = evidence.flatMap((piece) => {
-    if (piece.kind !== 'look' || !showsOpened(piece.what)) return []
-    const { renewed, repairs } = piece.standing
-    const isBack = now.renewed[piece.of] !== renewed[piece.of]
-    return isBack || repairs === now.repairs ? [] : [piece.of]
+export function openedNotBack(
+  diagram: Diagram,
+  { entries, observations, standing }: VisitState,
+): readonly OpenedPart[] {
+  const putRight = lastPutRight(entries)
+  const opened = observations.flatMap(({ entry, body: { of, what }, renewed }) => {
+    const isBack = standing.renewed[of] !== renewed[of]
+    return showsOpened(what) && !isBack && entries.indexOf(entry) < putRight ? [of] : []
   })
   return [...new Set(opened)].flatMap((of): readonly OpenedPart[] => {
     const kind = diagram.parts.get(of)?.kind

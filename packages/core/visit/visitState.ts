@@ -33,7 +33,7 @@ export interface VisitState {
   readonly isolation: At<'isolation'> | null
   readonly firstLook: ReadonlyMap<string, At<'first-look'>>
   readonly readings: readonly (At<'reading'> & WhenTaken)[]
-  readonly observations: readonly (At<'observation'> & WhenTaken)[]
+  readonly observations: readonly Seen[]
   readonly photos: readonly At<'photo'>[]
   /** Where test points are on its pictures, by point. */
   readonly spots: ReadonlyMap<string, Spot>
@@ -67,6 +67,11 @@ export interface WhenTaken {
   readonly call: string | null
   readonly power: Of<'power'>['is']
   readonly done: readonly StandingAction[]
+}
+
+/** What was seen, and the parts that had been put back or renewed by then. */
+export interface Seen extends At<'observation'>, WhenTaken {
+  readonly renewed: Standing['renewed']
 }
 
 /** A proof with what stood on the unit as it was said, and for how many seconds. */
@@ -142,11 +147,7 @@ export function foldVisit(log: readonly Entry[], diagram: Diagram): VisitState {
 type Taken = Pick<VisitState, 'call' | 'callSince' | 'power' | 'off' | 'readings' | 'observations' | 'proofs'>
 
 /** What was read, seen and proven, each with the call and the power that it was taken in. */
-function takenIn(
-  entries: readonly Entry[],
-  diagram: Diagram,
-  { atProof, doneBefore }: StandingFolded,
-): Taken {
+function takenIn(entries: readonly Entry[], diagram: Diagram, { atProof, before }: StandingFolded): Taken {
   let call: string | null = null
   let callSince: number | null = null
   let switched: PowerState = allOn
@@ -165,13 +166,10 @@ function takenIn(
       isolated = switched.power === 'off' && (isolated || body.is === 'isolated')
       callSince = entry.clock.wall
     }
-    const when: WhenTaken = {
-      call,
-      power: powerWord(switched, isolated),
-      done: doneBefore.get(entry.id) ?? [],
-    }
+    const { actions: done = [], renewed = {} } = before.get(entry.id) ?? {}
+    const when: WhenTaken = { call, power: powerWord(switched, isolated), done }
     if (body.kind === 'reading') readings.push({ entry, body, ...when })
-    if (body.kind === 'observation') observations.push({ entry, body, ...when })
+    if (body.kind === 'observation') observations.push({ entry, body, ...when, renewed })
     const stood = atProof.get(entry.id)
     if (body.kind === 'proof' && stood)
       proofs.push({ entry, body, standing: stood, seconds: secondsOf(stood, entry, callSince) })
@@ -196,27 +194,28 @@ interface StandingFolded {
   readonly setAside: readonly Entry[]
   /** What stood as each proof was said, by its entry. */
   readonly atProof: ReadonlyMap<string, Standing>
-  /** What had been done to the unit and not undone when something was read or seen, by its entry. */
-  readonly doneBefore: ReadonlyMap<string, readonly StandingAction[]>
+  /** What stood when something was read or seen, by its entry. */
+  readonly before: ReadonlyMap<string, Standing>
 }
 
 /** Folds what stands on the unit; an entry that cannot follow what came before it is set aside. */
 function standingAfter(entries: readonly Entry[], diagram: Diagram): StandingFolded {
   const setAside: Entry[] = []
   const atProof = new Map<string, Standing>()
-  const doneBefore = new Map<string, readonly StandingAction[]>()
+  const before = new Map<string, Standing>()
   const said = entriesOf(entries, 'complaint').at(-1)?.body.complaint ?? ''
   let standing = atArrival(diagram, complaintSaid(diagram, said)?.call ?? diagram.calls[0].id)
   for (const entry of entries) {
-    if (standing.actions.length > 0) doneBefore.set(entry.id, standing.actions)
+    const { kind } = entry.body
+    if (kind === 'reading' || kind === 'observation') before.set(entry.id, standing)
     try {
       standing = follow(diagram, standing, entry.body)
-      if (entry.body.kind === 'proof') atProof.set(entry.id, standing)
+      if (kind === 'proof') atProof.set(entry.id, standing)
     } catch {
       setAside.push(entry)
     }
   }
-  return { standing, setAside, atProof, doneBefore }
+  return { standing, setAside, atProof, before }
 }
 
 const powerWord = ({ power }: PowerState, isolated: boolean): Of<'power'>['is'] =>

@@ -1,4 +1,3 @@
-import { useMemo } from 'react'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import { openedNotBack } from '@jokulgale/core/visit/openedNotBack'
 import { Notice } from '../../ui/Notice'
@@ -9,8 +8,8 @@ import type { OpenVisit } from '../visit/useVisit'
 const backWords = { renewed: 'renewed, one of its rating', reset: 'reset' } as const
 
 /** Fuses and breakers that opened and are still to be put back; nothing where there is none. */
-export function OpenedNotBack({ visit: { diagram, bodies, say } }: { readonly visit: OpenVisit }) {
-  const opened = useMemo(() => openedNotBack(diagram, bodies), [diagram, bodies])
+export function OpenedNotBack({ visit: { diagram, state, say } }: { readonly visit: OpenVisit }) {
+  const opened = openedNotBack(diagram, state)
   if (opened.length === 0) return null
   return (
     <Part title="Opened, and not put back">
