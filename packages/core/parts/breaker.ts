@@ -5,7 +5,7 @@ import { makesBadly, opens } from './fault'
 import type { PartFault, PartKind } from './kind'
 import { overcurrentMultiple, overcurrentPosition, overcurrentSenses } from './overcurrent'
 import type { Settings } from './settings'
-import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
+import { everyPoleOpen, legToLegPairs, poleNumbers, poleTerminals } from './poles'
 
 const handleAt = (
   s: Settings,
@@ -19,14 +19,7 @@ const handleAt = (
   class: handle === 'off' ? 'off' : 'trip',
   words,
   prior,
-  effects: [
-    { does: 'hold', branch: 'handle', state: handle },
-    ...poleNumbers(s.number('poles')).map((pole) => ({
-      does: 'hold' as const,
-      branch: `pole${pole}`,
-      state: 'open',
-    })),
-  ],
+  effects: [{ does: 'hold', branch: 'handle', state: handle }, ...everyPoleOpen(s.number('poles'))],
 })
 
 const poleBranches = (s: Settings): readonly string[] =>

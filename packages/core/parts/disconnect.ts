@@ -1,12 +1,8 @@
 import { contact, memory } from './contact'
-import type { Effect } from './effect'
 import { makesBadly, opens } from './fault'
 import type { PartFault, PartKind } from './kind'
 import type { Settings } from './settings'
-import { legToLegPairs, poleNumbers, poleTerminals } from './poles'
-
-const everyPoleOpen = (s: Settings): readonly Effect[] =>
-  poleNumbers(s.number('poles')).map((pole) => ({ does: 'hold', branch: `pole${pole}`, state: 'open' }))
+import { everyPoleOpen, legToLegPairs, poleNumbers, poleTerminals } from './poles'
 
 /** It stands as if it were on, and makes when it is pressed. */
 const notHome = (s: Settings): PartFault => ({
@@ -14,7 +10,7 @@ const notHome = (s: Settings): PartFault => ({
   class: 'loose',
   words: 'handle or pull-out not fully home: no pole makes',
   prior: 1,
-  effects: everyPoleOpen(s),
+  effects: everyPoleOpen(s.number('poles')),
   cause: 'not pushed home, or a worn mechanism',
   prove: 'volts across each pole, before anybody moves it',
 })
@@ -42,7 +38,7 @@ export const disconnect: PartKind = {
       class: 'off',
       words: 'disconnect off',
       prior: 3,
-      effects: [{ does: 'hold', branch: 'handle', state: 'off' }, ...everyPoleOpen(s)],
+      effects: [{ does: 'hold', branch: 'handle', state: 'off' }, ...everyPoleOpen(s.number('poles'))],
       cause: 'somebody switched it off: find out who and why before switching on',
       prove: 'look at the handle',
     },

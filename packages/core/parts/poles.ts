@@ -1,3 +1,5 @@
+import type { Effect } from './effect'
+
 const counted: (readonly number[])[] = []
 
 /** Numbers 1 to `count`; one list for each count, since parts ask for it in every round. */
@@ -12,6 +14,10 @@ export const legToLegPairs = (count: number): readonly (readonly [string, string
       for (let b = a + 1; b <= count; b++) pairs.push([`${side}${a}`, `${side}${b}`])
   return pairs
 }
+
+/** A handle that is off, tripped or not home takes every pole with it. */
+export const everyPoleOpen = (count: number): readonly Effect[] =>
+  poleNumbers(count).map((pole) => ({ does: 'hold', branch: `pole${pole}`, state: 'open' }))
 
 export const poleTerminals = (count: number): readonly { name: string; words: string }[] =>
   poleNumbers(count).flatMap((pole) => [
