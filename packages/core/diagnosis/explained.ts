@@ -10,8 +10,10 @@ import {
   goodDensity,
   type Sharing,
 } from './likelihood'
+import { fromOhmsScale } from './ohmsScale'
 import type { Predictions } from './situationModel'
 import type { Coarseness } from './typed'
+import { onScale } from './withinRange'
 
 /** A reading as it is weighed. */
 export interface Weighable {
@@ -59,7 +61,7 @@ export interface Explained {
   readonly good: number
 }
 
-/** A value by the drawing, and its variance where a state leaves it open. */
+/** A value by the drawing, and its variance where a state leaves it open; of ohms that of their scale. */
 export interface Predicted {
   readonly value: number
   readonly variance: number
@@ -210,7 +212,9 @@ function densityResting(reading: Weighable, values: readonly (number | null)[], 
  * between its ends. It teaches the factors the less, the more its resistance, which nobody knows, tells.
  */
 function middleOf(meter: Meter, values: readonly (number | null)[]): Predicted | null {
-  if (isOhms(meter) || values.includes(null)) return null
-  const [low, high] = endsOf(values)
-  return { value: (low + high) / 2, variance: (high - low) ** 2 / 12 }
+  const scaled = onScale(meter, values)
+  if (scaled === null) return null
+  const [low, high] = endsOf(scaled)
+  const middle = (low + high) / 2
+  return { value: isOhms(meter) ? fromOhmsScale(middle) : middle, variance: (high - low) ** 2 / 12 }
 }

@@ -2,8 +2,9 @@ import { isOhms } from '../circuit/meters'
 import { bell } from './bell'
 import { blundered, isIntoElectronics, type Explained, type Foretold, type Weighable } from './explained'
 import { readingOf } from './grouping'
-import { blunderChance, ohmsSpread, ownVariance, type Sharing } from './likelihood'
+import { blunderChance, ownVariance, type Sharing } from './likelihood'
 import type { Met } from './moment'
+import { fromOhmsScale, ohmsAsDrawn, ohmsCenter, ohmsSpread } from './ohmsScale'
 import { foundWithin, neighbors, onScale, valueWithin, type Whereabouts } from './withinRange'
 
 /**
@@ -26,7 +27,8 @@ export function explainedWithin(
   const { read, values } = resting
   const within = valueWithin(values, where)
   const spread = spreadWithin(reading, within.value, sharing)
-  const scaled = (is: number): number => (isOhms(meter) ? is : is * (1 + sharing.mean))
+  const scaled = (is: number): number =>
+    isOhms(meter) ? ohmsCenter(fromOhmsScale(is), sharing) : is * (1 + sharing.mean)
   const center = scaled(within.value)
   const between = bell(read - center, Math.hypot(spread, Math.sqrt(within.variance)))
   const [one, other, share] = neighbors(values, where)
@@ -34,10 +36,10 @@ export function explainedWithin(
   const good =
     (1 - asNeighborShare) * between +
     asNeighborShare * ((1 - share) * asNeighbor(one) + share * asNeighbor(other))
-  const predicted = isOhms(meter) ? null : { value: within.value, variance: within.variance }
+  const value = isOhms(meter) ? fromOhmsScale(within.value) : within.value
   return {
     chance: (1 - blunderChance) * good + blundered(reading, readingOf(foretold.values[versions[0]]), sharing),
-    predicted,
+    predicted: { value, variance: within.variance },
     good,
   }
 }
@@ -62,7 +64,9 @@ function atRest(reading: Weighable, versions: readonly number[], foretold: Foret
 
 /** One standard deviation of a good reading on its scale. */
 const spreadWithin = ({ meter, coarse }: Weighable, value: number, sharing: Sharing): number =>
-  isOhms(meter) ? ohmsSpread : Math.sqrt(value * value * sharing.variance + ownVariance(meter, value, coarse))
+  isOhms(meter)
+    ? ohmsSpread(fromOhmsScale(value), sharing)
+    : Math.sqrt(value * value * sharing.variance + ownVariance(meter, value, coarse))
 
 /** Where a reading finds a fault to lie in its range, in the light of where it was before. */
 export function whereAfter(
@@ -75,6 +79,6 @@ export function whereAfter(
   const resting = atRest(reading, versions, foretold)
   if (resting === null) return before
   const { read, values } = resting
-  const asDrawn = isOhms(reading.meter) ? read : read / (1 + sharing.mean)
+  const asDrawn = isOhms(reading.meter) ? ohmsAsDrawn(read, sharing) : read / (1 + sharing.mean)
   return foundWithin(values, asDrawn, spreadWithin(reading, asDrawn, sharing), before)
 }

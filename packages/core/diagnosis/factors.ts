@@ -6,13 +6,14 @@
 export class Factors {
   private readonly keys: string[] = []
   private mean: number[] = []
-  private covariance: number[][] = []
+  /** Covariance of each with each. */
+  private covariances: number[][] = []
 
   clone(): Factors {
     const copy = new Factors()
     copy.keys.push(...this.keys)
     copy.mean = [...this.mean]
-    copy.covariance = this.covariance.map((row) => [...row])
+    copy.covariances = this.covariances.map((row) => [...row])
     return copy
   }
 
@@ -23,7 +24,7 @@ export class Factors {
     let variance = 0
     for (const a of places) {
       mean += this.mean[a]
-      for (const b of places) variance += this.covariance[a][b]
+      for (const b of places) variance += this.covariances[a][b]
     }
     return { mean, variance }
   }
@@ -33,26 +34,40 @@ export class Factors {
    * unit.
    */
   learn(terms: readonly FactorTerm[], predicted: number, value: number, variance: number): void {
-    const places = terms.map((term) => this.place(term))
-    const { mean, variance: shared } = this.expect(terms)
-    const spread = predicted * predicted * shared + variance
-    const surprise = value - predicted * (1 + mean)
-    // covariance of every factor with the reading
-    const toReading = this.keys.map(
-      (_, k) => places.reduce((sum, a) => sum + this.covariance[k][a], 0) * predicted,
+    this.observe(
+      terms.map((term) => ({ term, weight: predicted })),
+      value - predicted,
+      variance,
     )
+  }
+
+  /** Learns from what a sum of factors, each with its weight, was read as, with `variance` of its own. */
+  observe(sum: readonly WeightedTerm[], read: number, variance: number): void {
+    const parts = sum.map(({ term, weight }) => ({ at: this.place(term), weight }))
+    // covariance of every factor with the reading
+    const toReading = this.keys.map((_, k) =>
+      parts.reduce((total, { at, weight }) => total + weight * this.covariances[k][at], 0),
+    )
+    const spread = parts.reduce((total, { at, weight }) => total + weight * toReading[at], variance)
+    const surprise = parts.reduce((left, { at, weight }) => left - weight * this.mean[at], read)
     for (let k = 0; k < this.keys.length; k++) {
       const gain = toReading[k] / spread
       this.mean[k] += gain * surprise
       for (let other = 0; other < this.keys.length; other++)
-        this.covariance[k][other] -= gain * toReading[other]
+        this.covariances[k][other] -= gain * toReading[other]
     }
+  }
+
+  /** How two factors are known together. */
+  covariance(a: FactorTerm, b: FactorTerm): number {
+    const [at, other] = [this.place(a), this.place(b)]
+    return this.covariances[at][other]
   }
 
   /** What is known of a factor; null where nothing has asked for it yet. */
   known(key: string): Expected | null {
     const at = this.keys.indexOf(key)
-    return at < 0 ? null : { mean: this.mean[at], variance: this.covariance[at][at] }
+    return at < 0 ? null : { mean: this.mean[at], variance: this.covariances[at][at] }
   }
 
   private place({ key, mean, spread }: FactorTerm): number {
@@ -60,8 +75,8 @@ export class Factors {
     if (at >= 0) return at
     this.keys.push(key)
     this.mean.push(mean)
-    for (const row of this.covariance) row.push(0)
-    this.covariance.push(this.keys.map((_, k) => (k === this.keys.length - 1 ? spread * spread : 0)))
+    for (const row of this.covariances) row.push(0)
+    this.covariances.push(this.keys.map((_, k) => (k === this.keys.length - 1 ? spread * spread : 0)))
     return this.keys.length - 1
   }
 }
@@ -71,6 +86,12 @@ export interface FactorTerm {
   readonly key: string
   readonly mean: number
   readonly spread: number
+}
+
+/** A factor as a reading goes with it. */
+export interface WeightedTerm {
+  readonly term: FactorTerm
+  readonly weight: number
 }
 
 export interface Expected {

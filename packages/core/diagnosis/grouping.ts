@@ -1,5 +1,4 @@
-import type { Meter } from '../circuit/meters'
-import { distinct, spreadsApart } from './likelihood'
+import { distinct, spreadsApart, type ToldApart } from './likelihood'
 
 /** A predicted value as a reading: `null` for out of range. */
 export const readingOf = (predicted: number): number | null => (Number.isNaN(predicted) ? null : predicted)
@@ -27,20 +26,20 @@ export const readingAt = (sorted: number): number | null => (sorted === Infinity
  * until none is.
  */
 export function groupEnds(
-  meter: Meter,
+  how: ToldApart,
   count: number,
   at: (place: number) => number | null,
 ): readonly number[] {
   const ends: number[] = []
   const cut = (from: number, to: number): void => {
-    if (to - from < 2 || !distinct(meter, at(from), at(to - 1))) {
+    if (to - from < 2 || !distinct(how, at(from), at(to - 1))) {
       ends.push(to)
       return
     }
     let middle = from + 1
     let widest = -1
     for (let k = from + 1; k < to; k++) {
-      const gap = spreadsApart(meter, at(k - 1), at(k))
+      const gap = spreadsApart(how, at(k - 1), at(k))
       if (gap <= widest) continue
       widest = gap
       middle = k
@@ -50,7 +49,7 @@ export function groupEnds(
   }
   let from = 0
   for (let k = 1; k <= count; k++) {
-    if (k < count && !distinct(meter, at(k - 1), at(k))) continue
+    if (k < count && !distinct(how, at(k - 1), at(k))) continue
     cut(from, k)
     from = k
   }
@@ -58,8 +57,8 @@ export function groupEnds(
 }
 
 /** The same of the different values that are predicted. */
-export const endsAmong = (meter: Meter, different: Float64Array): readonly number[] =>
-  groupEnds(meter, different.length, (k) => readingAt(different[k]))
+export const endsAmong = (how: ToldApart, different: Float64Array): readonly number[] =>
+  groupEnds(how, different.length, (k) => readingAt(different[k]))
 
 /** Which group each of such values falls into, by the ends of the groups. */
 export function groupNumbers(different: Float64Array, ends: readonly number[]): ReadonlyMap<number, number> {

@@ -1,7 +1,9 @@
 import { toldBy, type ToldBy } from '../parts/lookVocabulary'
 import { hasSmallValues, isOhms, rangeEnd, type Meter, type OhmsMeter } from '../circuit/meters'
 import { bell } from './bell'
+import type { Expected } from './factors'
 import { flameBehind, flameDensity } from './flameReading'
+import { comparedSpread, ohmsCenter, ohmsSpread, onOhmsScale, type KnownLeads } from './ohmsScale'
 import { insulationBehind, insulationBlunder, insulationDensity, leaksApart } from './insulation'
 import type { Coarseness } from './typed'
 
@@ -50,9 +52,6 @@ export function isNothing(meter: Meter, value: number | null): boolean {
   return Math.abs(value) < tolerances[meter].floor
 }
 
-/** Ohms are judged on a logarithmic scale, above what leads, clips and the touch of a chafed wire add. */
-export const ohmsSpread = 0.25
-export const ohmsFloor = 1
 const ohmsSpan = Math.log(rangeEnd.ohms / 0.1)
 
 /** One count of a display at a value: volts and ohms to a tenth, what is mostly small to a hundredth. */
@@ -71,10 +70,8 @@ export const spreadOf = (meter: EvenMeter, predicted: number): number => {
 }
 
 /** What readings of a visit share with a prediction, and how coarsely this one was put down. */
-export interface Sharing extends Coarseness {
-  /** Share by which all such readings differ from the drawing, as far as it is known, and its variance. */
-  readonly mean: number
-  readonly variance: number
+export interface Sharing extends Coarseness, Expected {
+  readonly leads?: KnownLeads
 }
 
 /**
@@ -141,7 +138,7 @@ export function goodDensity(
   predicted: number | null,
   sharing?: Sharing,
 ): number {
-  if (meter === 'ohms') return ohmsDensity(value, predicted)
+  if (meter === 'ohms') return ohmsDensity(value, predicted, sharing)
   if (meter === 'megohms') return insulationDensity(value, predicted)
   if (meter === 'microfarads' && predicted === 0) return lostCapacity(value)
   if (value === null || predicted === null) return value === predicted ? 1 : 0
@@ -167,8 +164,8 @@ export function densityBetween(
   if (meter === 'megohms' || value === null || a === null || b === null)
     return 0.5 * (goodDensity(meter, value, a, sharing) + goodDensity(meter, value, b, sharing))
   if (meter === 'ohms') {
-    const [at, from, to] = [value, a, b].map((ohms) => Math.log(ohms + ohmsFloor))
-    return spreadEvenly(at, from, to, ohmsSpread)
+    const [from, to] = [a, b].map((ohms) => ohmsCenter(ohms, sharing))
+    return spreadEvenly(onOhmsScale(value), from, to, ohmsSpread(Math.max(a, b), sharing))
   }
   const scale = 1 + sharing.mean
   const most = Math.max(a, b)
@@ -223,7 +220,7 @@ const exactly: Sharing = { mean: 0, variance: 0, rounding: 0, nominal: 0 }
 
 function ohmsBlunder(value: number | null, predicted: number | null): number {
   if (value === null) return (1 - slipShare) * openLeadsShare
-  const touching = bell(Math.log((value + ohmsFloor) / ohmsFloor), ohmsSpread)
+  const touching = bell(onOhmsScale(value), ohmsSpread(0))
   const elsewhere = touchingLeadsShare * touching + (1 - openLeadsShare - touchingLeadsShare) / ohmsSpan
   if (predicted === null) return (1 - slipShare) * elsewhere
   const slipped = (factor: number): number => ohmsDensity(value * factor, predicted)
@@ -259,14 +256,14 @@ export const mayBePhantom = (meter: Meter, value: number | null, predicted: numb
   value <= phantom.mostVolts
 
 /** Density of ohms on a logarithmic scale; chance of OL. */
-function ohmsDensity(value: number | null, predicted: number | null): number {
+function ohmsDensity(value: number | null, predicted: number | null, sharing?: Sharing): number {
   if (value === null || predicted === null) {
     // near the end of the range a display may say either
     const other = value ?? predicted
     const near = other !== null && other > rangeEnd.ohms / 4
     return value === predicted ? 1 : near ? 0.3 : 0
   }
-  return bell(Math.log((value + ohmsFloor) / (predicted + ohmsFloor)), ohmsSpread)
+  return bell(onOhmsScale(value) - ohmsCenter(predicted, sharing), ohmsSpread(predicted, sharing))
 }
 
 /** From so many ohms an input is taken for electronics, and not for a winding behind it. */
@@ -282,22 +279,28 @@ export const electronicDensity = (value: number | null): number =>
       ? 0
       : (1 - electronicOpen) / Math.log(rangeEnd.ohms / electronicFromOhms)
 
+/** How readings are told apart: by their meter, or ohms by holding them against those of a load alike. */
+export type ToldApart = Meter | 'compared ohms'
+
 /** How far apart two predictions are, in standard deviations of a good reading. */
-export function spreadsApart(meter: Meter, a: number | null, b: number | null): number {
+export function spreadsApart(how: ToldApart, a: number | null, b: number | null): number {
   // most predictions are the healthy one
   if (a === b) return 0
-  if (meter === 'megohms') return leaksApart(a, b)
+  if (how === 'megohms') return leaksApart(a, b)
   if (a === null || b === null) return Infinity
-  if (meter === 'ohms') return Math.abs(Math.log((a + ohmsFloor) / (b + ohmsFloor))) / ohmsSpread
-  return Math.abs(a - b) / Math.min(spreadOf(meter, a), spreadOf(meter, b))
+  if (how === 'ohms')
+    return Math.abs(onOhmsScale(a) - onOhmsScale(b)) / Math.max(ohmsSpread(a), ohmsSpread(b))
+  if (how === 'compared ohms')
+    return Math.abs(onOhmsScale(a) - onOhmsScale(b)) / Math.max(comparedSpread(a), comparedSpread(b))
+  return Math.abs(a - b) / Math.min(spreadOf(how, a), spreadOf(how, b))
 }
 
 /**
  * Whether two predictions give readings that a person can tell apart: taken for the other fewer than seven
  * times in a hundred.
  */
-export const distinct = (meter: Meter, a: number | null, b: number | null): boolean =>
-  spreadsApart(meter, a, b) > 3
+export const distinct = (how: ToldApart, a: number | null, b: number | null): boolean =>
+  spreadsApart(how, a, b) > 3
 
 /** Chance of seeing what is there, and of seeing what is not, by how it is told. */
 const lookChance: Readonly<Record<ToldBy, { readonly hit: number; readonly falseAlarm: number }>> = {

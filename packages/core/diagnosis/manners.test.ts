@@ -1,6 +1,6 @@
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from '../visit/entry'
-import { volts } from '../visit/testReadings'
+import { ohms, volts } from '../visit/testReadings'
 import { diagnose } from './diagnose'
 
 test('after a trip, what is grounded behind the breaker is found by ohms to bare metal, isolated', () => {
@@ -30,6 +30,30 @@ test.each([
     expect(next.filter((step) => step.do === 'measure' && step.power === 'on')).toEqual([])
   },
 )
+
+describe('power stays off behind a control fuse that opened', () => {
+  const diagram = builtInUnit('split-heat-pump')
+  const withPower = (...entries: readonly EntryBody[]) =>
+    diagnose(diagram, { complaint: 'blank-thermostat', entries }, { count: 20 }).steps.filter(
+      (step) => step.power === 'on' && (step.do === 'measure' || step.do === 'wait'),
+    )
+  const blown: EntryBody = { kind: 'observation', what: 'blown', of: 'FU' }
+  const isolated: EntryBody = { kind: 'power', is: 'isolated' }
+  const renewed: EntryBody = { kind: 'repair', of: 'FU' }
+
+  test('that was seen, or has no way through it', () => {
+    expect(withPower(blown)).toEqual([])
+    expect(withPower(isolated, ohms('FU.L1', 'FU.T1', null))).toEqual([])
+  })
+
+  test('once more, when the new one has blown as well', () => {
+    expect(withPower(blown, isolated, renewed, { kind: 'power', is: 'on' }, blown)).toEqual([])
+  })
+
+  test('but not behind one that was renewed and has not been found open since', () => {
+    expect(withPower(blown, isolated, renewed, { kind: 'power', is: 'on' }).length).toBeGreaterThan(0)
+  })
+})
 
 test('before any volts were read, a clamp that tells a little more than volts waits for them', () => {
   const diagram = builtInUnit('air-handler-heat')

@@ -1,5 +1,8 @@
+import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
+import { endOf } from '../diagram/endOf'
 import { supplies } from '../diagram/roles'
 import { showsOpened } from '../parts/lookVocabulary'
+import type { Evidence } from '../visit/evidence'
 import type { Search } from './proposals'
 import { isShort } from './resistance'
 import { rate, sortOf, type ReadingStep, type Step } from './steps'
@@ -52,15 +55,17 @@ const needsPower = (step: Step): boolean =>
   step.power === 'on' && sortOf(step) !== 'look' && sortOf(step) !== 'condition'
 
 /**
- * Something was seen tripped or blown and has not been put back, and what tripped it may still be there: isolate, then
- * ohms of what it feeds. A manual limit or rollout is never put back to see.
+ * Something was found tripped or blown and has not been put back, and what tripped it may still be there:
+ * isolate, then ohms of what it feeds. A manual limit or rollout is never put back to see.
  */
 function isHeldOff({ findings, model, belief, which }: Search): boolean {
   const { evidence, now } = findings
-  const tripped = evidence.flatMap((piece) =>
-    piece.kind === 'look' && showsOpened(piece.what) && now.renewed[piece.of] === undefined ? [piece.of] : [],
-  )
-  const parts = tripped.flatMap((id) => model.diagram.parts.get(id) ?? [])
+  const parts = evidence.flatMap((piece) => {
+    const part = partOpened(model.diagram, piece)
+    // renewed since it was found so: it may open again, and then it is found open again
+    const isBack = part !== null && now.renewed[part.id] !== piece.standing.renewed[part.id]
+    return part === null || isBack ? [] : [part]
+  })
   if (
     parts.some(
       ({ kind, settings }) =>
@@ -73,6 +78,19 @@ function isHeldOff({ findings, model, belief, which }: Search): boolean {
     .filter((h) => model.hypotheses[h].faults.some(isShort))
     .reduce((sum, h) => sum + belief.probability[h], 0)
   return shorts >= heldOffFrom
+}
+
+/** The part that a piece of evidence found open: by its look, or a fuse or breaker by ohms through a pole. */
+function partOpened({ parts }: Diagram, piece: Evidence): Part | null {
+  if (piece.kind === 'look') return (showsOpened(piece.what) && parts.get(piece.of)) || null
+  if (piece.kind !== 'reading' || piece.meter !== 'ohms' || piece.value !== null) return null
+  const part = parts.get(partOfPoint(piece.from))
+  if (part?.kind.overcurrent === undefined) return null
+  const read = [piece.from, piece.to]
+  const isPole = part.kind
+    .branches(part.settings, {})
+    .some(({ from, to }) => [from, to].every((name) => read.includes(endOf(part.id, name))))
+  return isPole ? part : null
 }
 
 /** Belief in a drop of so many millivolts, by a step that reads one; 0 of any other step. */

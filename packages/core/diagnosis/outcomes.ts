@@ -1,7 +1,6 @@
 import { isGlanceWord } from '../parts/lookVocabulary'
-import type { Meter } from '../circuit/meters'
 import { endsAmong, groupNumbers, readingAt, readingOf, sortable, valuesOf } from './grouping'
-import { distinct } from './likelihood'
+import { distinct, type ToldApart } from './likelihood'
 import type { Predictions, SituationModel } from './situationModel'
 import type { Outcome } from './steps'
 import type { Belief } from './suspects'
@@ -23,13 +22,13 @@ export const likely = ({ probability }: Belief): readonly number[] => {
 
 /** Suspects, most probable first, grouped by what they predict as finely as a person can tell. */
 export function partition(
-  meter: Meter,
+  how: ToldApart,
   predicted: Predictions,
   belief: Belief,
   which: readonly number[],
 ): readonly Outcome[] {
   const different = valuesOf(predicted, which)
-  const ends = endsAmong(meter, different)
+  const ends = endsAmong(how, different)
   const numbers = groupNumbers(different, ends)
   const groups: readonly number[][] = ends.map(() => [])
   for (const h of which) groups[numbers.get(sortable(predicted[h])) ?? 0].push(h)
@@ -48,7 +47,7 @@ export function partition(
  * all of them make.
  */
 export function informationOf(
-  meter: Meter,
+  how: ToldApart,
   predicted: Predictions,
   { probability }: Belief,
   which: readonly number[],
@@ -56,7 +55,7 @@ export function informationOf(
 ): number {
   const different = valuesOf(predicted, which)
   const count = different.length
-  if (count < 2 || !distinct(meter, readingAt(different[0]), readingAt(different[count - 1]))) return 0
+  if (count < 2 || !distinct(how, readingAt(different[0]), readingAt(different[count - 1]))) return 0
   const weights = new Map<number, number>()
   let total = 0
   for (const h of among) {
@@ -66,7 +65,7 @@ export function informationOf(
   }
   let bits = 0
   let from = 0
-  for (const end of endsAmong(meter, different)) {
+  for (const end of endsAmong(how, different)) {
     let group = 0
     for (; from < end; from++) group += weights.get(different[from]) ?? 0
     if (group > 0) bits -= group * Math.log2(group)

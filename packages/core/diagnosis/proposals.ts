@@ -2,10 +2,12 @@ import type { Diagram } from '../diagram/diagram'
 import { actAfter } from '../visit/actions'
 import { costOf, pairKey, type Candidate, type CostRules } from './candidates'
 import { onDayOfVisit } from './dayOfVisit'
-import type { Findings } from '../visit/evidence'
+import { showsOpened } from '../parts/lookVocabulary'
+import type { Evidence, Findings } from '../visit/evidence'
 import { isDoubted } from './doubt'
 import { isHinge } from './hinge'
 import { readingOf } from './grouping'
+import { howToldApart } from './howToldApart'
 import { blunderChance } from './likelihood'
 import {
   histogramBits,
@@ -84,6 +86,8 @@ const outOfReach = ({ model, findings }: Search, ...points: readonly string[]): 
       findings.unreachable.has(point) ||
       findings.unreachable.has(model.diagram.points.get(point)?.zone ?? ''),
   )
+
+type Look = Extract<Evidence, { readonly kind: 'look' }>
 
 const manySuspects = 120
 
@@ -247,8 +251,9 @@ export function readingSteps(
     .map(({ candidate, predicted }): ReadingStep => {
       let outcomes: readonly Outcome[] | null = null
       const { meter, from, to } = candidate
+      const how = howToldApart(model.diagram, candidate)
       const reach = search.reach.toRead(candidate)
-      const among = (some?: readonly number[]): number => informationOf(meter, predicted, belief, which, some)
+      const among = (some?: readonly number[]): number => informationOf(how, predicted, belief, which, some)
       const worth = worthOf(
         search.repair,
         coarse
@@ -267,7 +272,7 @@ export function readingSteps(
         predicted,
         // only the few that are chosen are ever asked for theirs
         get outcomes() {
-          outcomes ??= partition(candidate.meter, predicted, belief, which)
+          outcomes ??= partition(how, predicted, belief, which)
           return outcomes
         },
         bits: (1 - blunderChance) * worth.bits,
@@ -284,6 +289,12 @@ const lookSeconds = 8
 /** A look may miss or mislead: that much of its information is left. */
 const lookTrust = 0.6
 
+/** A fuse or breaker that was seen open is open until somebody puts it back. */
+const staysAsSeen = ({ parts }: Diagram, { of, what, standing }: Look, now: Standing): boolean =>
+  showsOpened(what) &&
+  parts.get(of)?.kind.overcurrent !== undefined &&
+  standing.renewed[of] === now.renewed[of]
+
 /** Looks in a standing: contactors in or out, motors turning, lamps, damper and valves, filter and drain. */
 export function lookSteps(
   search: Search,
@@ -296,7 +307,9 @@ export function lookSteps(
   const met = withDeed(model.diagram, standing, deed)
   const taken = new Set(
     findings.evidence.flatMap((piece) =>
-      piece.kind === 'look' && sameSituation(piece.standing, met) ? [piece.of] : [],
+      piece.kind === 'look' && (sameSituation(piece.standing, met) || staysAsSeen(model.diagram, piece, met))
+        ? [piece.of]
+        : [],
     ),
   )
   const stands = standsIn(search, standing)

@@ -2,7 +2,9 @@ import type { Meter } from '../circuit/meters'
 import { partOfPoint, type Diagram } from '../diagram/diagram'
 import { circuitOf } from '../diagram/joins'
 import type { FactorTerm } from './factors'
+import { loadOhmsFactors } from './ohmsFactors'
 import { feedingOf, isCarried } from '../diagram/feeding'
+import { loadBetween } from '../diagram/loadBetween'
 import { wireJoining } from '../diagram/wireJoining'
 
 /** The building's volts, against those that the unit is drawn for. */
@@ -30,8 +32,8 @@ const known = new WeakMap<Diagram, Map<string, readonly FactorTerm[]>>()
 
 /**
  * The factors that a reading scales with. Volts scale with the supply, and behind a transformer with its ratio; amps with
- * what the wire's load draws, which also takes up what the supply does to it. Ohms, direct volts and millivolts scale with
- * nothing that readings share.
+ * what the wire's load draws, which also takes up what the supply does to it. Ohms of one load scale with its make,
+ * between whichever of its terminals; direct volts and millivolts with nothing that readings share.
  */
 export function factorsOf(diagram: Diagram, meter: Meter, from: string, to: string): readonly FactorTerm[] {
   const kept = known.get(diagram) ?? new Map<string, readonly FactorTerm[]>()
@@ -47,6 +49,10 @@ function findFactors(diagram: Diagram, meter: Meter, from: string, to: string): 
     const point = from === 'EARTH' ? to : from
     const between = isCarried(diagram, from) && isCarried(diagram, to) ? [] : [dividedFactor(from, to)]
     return [supplyFactor, ...transformersOf(diagram, point), ...between]
+  }
+  if (meter === 'ohms') {
+    const load = loadBetween(diagram, from, to)
+    return load === null ? [] : loadOhmsFactors(load)
   }
   if (meter !== 'amps') return []
   const wire = wireJoining(diagram, from, to)

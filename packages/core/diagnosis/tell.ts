@@ -1,4 +1,3 @@
-import { isOhms } from '../circuit/meters'
 import {
   explainedByRange,
   explainedByState,
@@ -10,7 +9,9 @@ import { explainedWithin, whereAfter } from './explainedWithin'
 import type { Factors } from './factors'
 import { blunderChance, ownVariance, type Sharing } from './likelihood'
 import type { Met } from './moment'
+import { knownOhms, learnOhms } from './ohmsFactors'
 import type { Track } from './tracks'
+import type { Coarseness } from './typed'
 import type { Whereabouts } from './withinRange'
 
 /** What a reading says under a track: how probable it is, and what the track has learned from it. */
@@ -33,8 +34,7 @@ export function tell(
   met: readonly Met[],
   foretold: Foretold,
 ): Told {
-  const { mean, variance } = factors.expect(reading.terms)
-  const sharing: Sharing = { ...reading.coarse, mean, variance }
+  const sharing: Sharing = { ...sharedBy(reading, factors), ...reading.coarse }
   let chance = 0
   let best: Explained | null = null
   // the state that the reading speaks for; whether it is likelier a blunder is asked of that state alone
@@ -61,6 +61,10 @@ export function tell(
   }
 }
 
+/** What is known of what a reading shares with others. */
+const sharedBy = ({ meter, terms }: Weighable, factors: Factors): Omit<Sharing, keyof Coarseness> =>
+  meter === 'ohms' ? knownOhms(factors, terms) : factors.expect(terms)
+
 /** Whether what explains a reading best has it likelier for a blunder. */
 const isBlunder = ({ good, chance }: Explained): boolean =>
   good < learnsFrom * (chance - (1 - blunderChance) * good)
@@ -68,10 +72,14 @@ const isBlunder = ({ good, chance }: Explained): boolean =>
 /** Factors after a reading that is no blunder; nothing is learned of a dead wire. */
 function learned({ meter, value, coarse, terms }: Weighable, factors: Factors, best: Explained): Factors {
   const { predicted } = best
-  if (isOhms(meter) || terms.length === 0 || value === null || predicted === null) return factors
-  if (Math.abs(predicted.value) < 1e-3) return factors
+  if (meter === 'megohms' || value === null || predicted === null) return factors
+  const { value: drawn, variance } = predicted
   const after = factors.clone()
-  const variance = ownVariance(meter, predicted.value, coarse) + predicted.variance
-  after.learn(terms, predicted.value, value, variance)
+  if (meter === 'ohms') {
+    learnOhms(after, terms, { drawn, variance, read: value, ...coarse })
+    return after
+  }
+  if (terms.length === 0 || Math.abs(drawn) < 1e-3) return factors
+  after.learn(terms, drawn, value, ownVariance(meter, drawn, coarse) + variance)
   return after
 }

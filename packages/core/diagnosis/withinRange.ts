@@ -1,6 +1,6 @@
 import { isOhms, type Meter } from '../circuit/meters'
 import type { Fault } from '../parts/effect'
-import { ohmsFloor } from './likelihood'
+import { onOhmsScale } from './ohmsScale'
 import { hasRange } from './resistance'
 
 /**
@@ -56,7 +56,7 @@ export function onScale(meter: Meter, values: readonly (number | null)[]): reado
   if (meter === 'megohms') return null
   const known = values.filter((value) => value !== null)
   if (known.length < values.length) return null
-  return isOhms(meter) ? known.map((ohms) => Math.log(ohms + ohmsFloor)) : known
+  return isOhms(meter) ? known.map(onOhmsScale) : known
 }
 
 const bendOf = (values: readonly number[]): number => {

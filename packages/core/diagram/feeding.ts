@@ -1,4 +1,5 @@
 import type { Diagram, Part, Wire } from './diagram'
+import { endOf } from './endOf'
 import { Joined } from './joined'
 import { earth } from '../parts/effect'
 import type { Drawn } from '../parts/kind'
@@ -145,8 +146,6 @@ function carriedPoints(diagram: Diagram): (point: string) => boolean {
   for (const [from, to] of carrying.joins) joined.join(from, to)
   return (point) => wasFed(point) || joined.find(point) === joined.find(earth)
 }
-
-const endOf = (part: string, terminal: string): string => (terminal === earth ? earth : `${part}.${terminal}`)
 
 /** Amps by the plate, roughly: enough to tell a compressor from its crankcase heater. */
 export function ratedAmps({ kind, settings }: Part): number {

@@ -3,6 +3,7 @@ import { self } from '../electric/law'
 import type { Branch } from '../parts/kind'
 import { partOfPoint, type Diagram, type Part } from './diagram'
 import { earth, type PointId } from '../parts/effect'
+import { endOf } from './endOf'
 import { passesByGuard } from './guards'
 import { Joined } from './joined'
 
@@ -59,7 +60,7 @@ class Position {
     for (const part of diagram.parts.values())
       for (const branch of part.kind.branches(part.settings, {}))
         if (isBare(branch) && !open.has(`${part.id}/${branch.name}`))
-          this.joined.join(endOf(part, branch.from), endOf(part, branch.to))
+          this.joined.join(endOf(part.id, branch.from), endOf(part.id, branch.to))
     this.sources = polesOf(diagram).filter(({ a, b }) => this.joined.find(a) !== this.joined.find(b))
   }
 
@@ -92,7 +93,7 @@ function wiringOf(diagram: Diagram): Wiring {
   for (const part of diagram.parts.values())
     for (const { from, to, role } of part.kind.branches(part.settings, {}))
       if (from !== earth && to !== earth && role !== 'winding')
-        circuits.join(endOf(part, from), endOf(part, to))
+        circuits.join(endOf(part.id, from), endOf(part.id, to))
   const wiring: Wiring = { circuits, positions: openSets(diagram).map((open) => new Position(diagram, open)) }
   known.set(diagram, wiring)
   return wiring
@@ -148,9 +149,4 @@ const isBare = ({ role, states }: Branch): boolean =>
 function ownOhms(equation: Equation): number {
   if (equation === 'open' || equation.terms.some(({ of }) => of !== self)) return Infinity
   return Math.min(...equation.terms.map(({ ohms }) => Math.hypot(ohms.re, ohms.im)))
-}
-
-const endOf = (part: Part, name: string): string => {
-  if (name === earth) return earth
-  return name.startsWith('~') ? `${part.id}${name}` : `${part.id}.${name}`
 }

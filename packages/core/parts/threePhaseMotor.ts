@@ -179,7 +179,9 @@ const motorFaults = (s: Settings, words: string, groundedPrior: number): readonl
       breaksDown: true,
     }),
   ),
-  turnsShorted('winding1', windingOhms(s), `${words} winding shorted`, 0.4),
+  ...windings.map((name, k) =>
+    turnsShorted(name, windingOhms(s), `${words} winding ${k + 1} shorted`, 0.4 / windings.length),
+  ),
   protectorOpen(words, 'hot: low charge, a lost leg, no condenser air; it closes again when cool', windings),
 ]
 
