@@ -18,6 +18,7 @@ import {
 import { conditionNamed, spanWords, type ConditionSpan } from '../visit/conditionWords'
 import { percentWords } from '../visit/percentWords'
 import { seenWords } from '../parts/lookVocabulary'
+import { likeWords } from './howToldApart'
 import { meterWords, oddsWords } from './words'
 
 /** The next step, as one would say it to a helper. */
@@ -31,6 +32,8 @@ export interface MeasureAsk extends AskFacts {
   readonly to: string
   readonly fromWords: string
   readonly toWords: string
+  /** What else should read the same, as it follows the value; empty for most. */
+  readonly like: string
   /** It was taken already; the reason says why once more. */
   readonly again: boolean
   /** It is taken at what is to come out; the reason says why. */
@@ -139,6 +142,7 @@ function measureAsk(diagnosis: Diagnosis, step: ReadingStep): MeasureAsk {
     meterWords: meterWords[step.meter],
     from: step.from,
     to: step.to,
+    like: likeWords(diagram, step),
     fromWords: point(step.from),
     toWords: point(step.to),
     again: step.again !== null,

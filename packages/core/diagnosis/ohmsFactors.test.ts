@@ -16,7 +16,7 @@ import {
   perShare,
 } from './ohmsScale'
 
-const motor = loadOhmsFactors({ id: 'motor', make: null, compares: true })
+const motor = loadOhmsFactors({ id: 'motor', make: null, compares: 'pairs', twins: [] })
 
 const learned = (
   readings: readonly { readonly drawn: number; readonly read: number }[],
@@ -82,7 +82,9 @@ test('once two windings were read, the third is known to a tenth or the part of 
 })
 
 test('a twin teaches most of what the load itself does, and a load of another make nothing but the leads', () => {
-  const [one, other] = ['one', 'other'].map((id) => loadOhmsFactors({ id, make: 'coil', compares: true }))
+  const [one, other] = ['one', 'other'].map((id) =>
+    loadOhmsFactors({ id, make: 'coil', compares: 'pairs', twins: [] }),
+  )
   const readings = [{ drawn: 12, read: 15 }]
   const itself = after(learned(readings, one), one)
   const twin = after(learned(readings, one), other)

@@ -5,7 +5,7 @@ const rooftop = builtInUnit('rooftop-two-stage')
 
 test('the windings of a motor are one load, wherever its ohms are read', () => {
   const atMotor = loadBetween(rooftop, 'IFM.T1', 'IFM.T2')
-  expect(atMotor).toMatchObject({ compares: true, make: null })
+  expect(atMotor).toMatchObject({ compares: 'pairs', make: null })
   expect(loadBetween(rooftop, 'IFM.T3', 'IFM.T1')).toBe(atMotor)
   // the other side of its leads, with its contactor out
   expect(loadBetween(rooftop, 'IFC.T1', 'IFC.T3')).toBe(atMotor)
@@ -16,7 +16,8 @@ test('two coils alike are of one make, a lone one can be held against nothing', 
   expect(one?.make).not.toBeNull()
   expect(other?.make).toBe(one?.make)
   expect(other?.id).not.toBe(one?.id)
-  expect(loadBetween(rooftop, 'GV.1', 'GV.2')).toMatchObject({ compares: false, make: null })
+  expect(one).toMatchObject({ compares: 'twins', twins: [{ id: 'CC2' }] })
+  expect(loadBetween(rooftop, 'GV.1', 'GV.2')).toMatchObject({ compares: 'nothing', make: null })
 })
 
 test('of two loads side by side neither is read alone, and none across a contact or to metal', () => {

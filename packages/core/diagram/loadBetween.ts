@@ -9,8 +9,9 @@ export interface ReadLoad {
   readonly id: string
   /** What parts of the same make have in common; null for one that is alone of it. */
   readonly make: string | null
-  /** It can be held against others: three windings alike, or the one of a part of the same make. */
-  readonly compares: boolean
+  /** What its ohms can be held against: those of its other windings, which are alike, or of a part alike. */
+  readonly compares: 'pairs' | 'twins' | 'nothing'
+  readonly twins: readonly Part[]
 }
 
 /**
@@ -49,21 +50,27 @@ function findWiring(diagram: Diagram): Wiring {
   const wound = parts.filter(({ kind }) => kind.symbol !== 'control')
   const makes = wound.map(makeOf)
   const loads = wound.flatMap((part, k) => {
-    const hasTwin = makes.some((make, other) => other !== k && make === makes[k])
+    const twins = wound.filter((other, j) => other !== part && makes[j] === makes[k])
     return hangingTogether(branchesOf(part).filter(hasOhms)).map((branches) => {
       const names = [...new Set(branches.flatMap(({ from, to }) => [from, to]))]
-      const isAlike = new Set(branches.map(ohmsDrawn)).size === 1
       return {
         load: {
           id: `${part.id} ${names.join()}`,
-          make: hasTwin ? makes[k] : null,
-          compares: isAlike && (branches.length > 2 || (hasTwin && branches.length === 1)),
+          make: twins.length > 0 ? makes[k] : null,
+          compares: comparing(branches, twins),
+          twins,
         },
         ends: new Set(names.map((name) => joined.find(endOf(part.id, name)))),
       }
     })
   })
   return { joined, loads }
+}
+
+function comparing(branches: readonly Branch[], twins: readonly Part[]): ReadLoad['compares'] {
+  const isAlike = new Set(branches.map(ohmsDrawn)).size === 1
+  if (isAlike && branches.length > 2) return 'pairs'
+  return twins.length > 0 && branches.length === 1 ? 'twins' : 'nothing'
 }
 
 const branchesOf = ({ kind, settings }: Part): readonly Branch[] =>

@@ -205,3 +205,10 @@ test('what is opened stays as it was when another ask comes, until another manne
     expect(onSaid).toHaveBeenCalledTimes(1)
   })
 })
+
+test('ohms that others should have as well say which', () => {
+  const ask = askTo('measure')
+  if (ask.do !== 'measure') throw new Error('no reading is asked for')
+  show({ ...ask, healthy: '2.7 Ω', like: 'the same for all three pairs' }, [complaint])
+  expect(screen.getByText(/^Should read 2\.7 Ω, the same for all three pairs$/)).toBeTruthy()
+})

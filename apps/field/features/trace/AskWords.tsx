@@ -76,6 +76,7 @@ export function AskWords({ ask, visit }: { readonly ask: Ask; readonly visit: Op
         <Words strong tabular>
           {ask.healthy}
         </Words>
+        {ask.do === 'measure' && ask.like ? `, ${ask.like}` : ''}
       </Words>
     </View>
   )
