@@ -5,7 +5,7 @@ import { sideFindings } from '../diagnosis/sideFindings'
 import { isShort } from '../diagnosis/resistance'
 import { readCaseFile } from '../formats/caseFile'
 import { builtInUnit } from '../units/index'
-import type { CaseFile } from '../visit/entry'
+import type { CaseFile, EntryBody } from '../visit/entry'
 
 /** Readings as they come in from the field: rounded, on units a little unlike their drawing. */
 const fileOf = (name: string): CaseFile =>
@@ -170,6 +170,57 @@ test('no fan call in heat and a blower that is still: the set-up leads, and no h
   const found = judged('21-fuel-set-up')
   expect(leader(found)).toBe('TS:set-heat')
   expect(share(found, /^(HB|HC|HF)\d/)).toBeLessThan(0.1)
+})
+
+describe.each([0.95, 1.05])('all volts at %s of the drawing’s, and nobody complained', (share) => {
+  const typedAt = (volts: number): string =>
+    volts < 30 ? (share * volts).toFixed(1) : (share * volts).toFixed(0)
+  const readings = {
+    control: [
+      ['XF.S1', 'TB.C', 26.2],
+      ['TB.R', 'TB.C', 26.1],
+      ['TS.G', 'TB.C', 26.1],
+      ['GR.A1', 'GR.A2', 26.1],
+    ],
+    line: [
+      ['BR.L1', 'BR.L2', 240],
+      ['SW.T1', 'SW.T2', 240],
+      ['BR.T1', 'EARTH', 120],
+    ],
+  } as const
+
+  test.each(['control', 'line'] as const)(
+    'read of the %s circuit: the supply is off, nothing else',
+    (circuit) => {
+      const found = judge(builtInUnit('fan-coil-cooling'), {
+        complaint: '',
+        entries: [
+          { kind: 'call', call: 'fan' },
+          ...readings[circuit].map(([from, to, volts]): EntryBody => {
+            const typed = typedAt(volts)
+            return { kind: 'reading', meter: 'volts', from, to, value: Number(typed), typed }
+          }),
+        ],
+      })
+      expect(leader(found)).toBe('none')
+      const said = sideFindings(found).map(({ id }) => id)
+      expect(said).toContain(share < 1 ? 'supply-low' : 'supply-high')
+      expect(said).not.toContain('tap')
+    },
+  )
+})
+
+test('a secondary that is high on the volts that were measured is on another tap as well', () => {
+  const found = judge(builtInUnit('split-heat-pump'), {
+    complaint: 'no-heat',
+    entries: [
+      { kind: 'call', call: 'off' },
+      { kind: 'reading', meter: 'volts', from: 'BRI.L1', to: 'BRI.L2', value: 208, typed: '208' },
+      { kind: 'reading', meter: 'volts', from: 'TB.R', to: 'TB.C', value: 29.5, typed: '29.5' },
+    ],
+  })
+  const [tap] = sideFindings(found).filter(({ id }) => id === 'tap')
+  expect(tap.words).toMatch(/ high for the supply that was measured/)
 })
 
 test('every reading five per cent low: nothing is wrong, and the supply is low', () => {

@@ -19,6 +19,11 @@ const whenDead: Readonly<Partial<Record<Symptom, number>>> = {
 }
 /** Chance of any complaint from a unit that is not like its drawing. */
 const ofAnyUnit = 0.2
+/**
+ * Chance of nobody saying anything of a unit that has a fault. Visits without a complaint, as for upkeep,
+ * mostly find nothing wrong. A judgement.
+ */
+const unsaid = 0.5
 
 const known = new WeakMap<UnitModel, Map<string, number>>()
 
@@ -26,8 +31,8 @@ const known = new WeakMap<UnitModel, Map<string, number>>()
 type InCall = (call: string) => Moment
 
 /**
- * Chance of a unit with a hypothesis being complained of so; 1 where nobody said anything that means
- * something.
+ * Chance of a unit with a hypothesis being complained of so, or of nobody saying anything; 1 where what was
+ * said means nothing.
  */
 export const complaintChance = (model: UnitModel, id: string, h: number): number =>
   complaintChances(model, id)(h)
@@ -36,6 +41,7 @@ export const complaintChance = (model: UnitModel, id: string, h: number): number
  * The same for one hypothesis after another, in one go: a pair that is forgotten meanwhile would be mistaken.
  */
 export function complaintChances(model: UnitModel, id: string): (h: number) => number {
+  if (id === '') return (h) => (model.hypotheses[h].id === nothingWrong ? 1 : unsaid)
   const complaint = complaintSaid(model.diagram, id)
   if (!complaint) return () => 1
   const kept = known.get(model) ?? new Map<string, number>()

@@ -6,7 +6,7 @@ import { insulationMegohms } from '../physics/insulation'
 import { mostFuseShare } from '../physics/controlFuse'
 import type { Judgement } from './diagnose'
 import type { Expected } from './factors'
-import { supplyFactor, transformerFactor } from './scaling'
+import { factorsOf, supplyFactor, transformerFactor } from './scaling'
 
 /** Something worth saying beside whatever the unit was called for: said once, and kept for the report. */
 export interface SideFinding {
@@ -28,44 +28,63 @@ export const sideFindings = (diagnosis: Judgement): readonly SideFinding[] => [
   ...secondFaults(diagnosis),
 ]
 
-/** Share by which a supply or a secondary must be off to be worth a word, and how well that must be known. */
+/** Share by which a supply or a secondary must be off to be worth a word. */
 const offShare = 0.04
-const knownWithin = 0.03
+/**
+ * How well that must be known, one standard deviation. What is read of control power alone leaves a supply
+ * known to hardly better than before it.
+ */
+const knownWithin = { supply: 0.02, secondary: 0.03 } as const
 /** A secondary that is off by this share on the volts that were measured is on another tap, or weak. */
 const tapShare = 0.06
 
+const sideOf = (share: number): 'low' | 'high' => (share < 0 ? 'low' : 'high')
 const percent = (share: number): string => `${Math.abs(Math.round(share * 100))} %`
-const isKnown = (expected: Expected | null): expected is Expected =>
-  expected !== null && Math.sqrt(expected.variance) < knownWithin
+const isKnown = (of: keyof typeof knownWithin, { variance }: Expected): boolean =>
+  Math.sqrt(variance) < knownWithin[of]
+const unread: Expected = { mean: 0, variance: Infinity }
 
-function ofSupply({ model, belief, ranked }: Judgement): readonly SideFinding[] {
+function ofSupply({ model, belief, ranked, findings }: Judgement): readonly SideFinding[] {
   const { diagram } = model
+  const wasMeasured = findings.evidence.some((piece) => isOfSupply(diagram, piece))
   const factors = belief.factors[ranked[0]] ?? belief.factors[0]
-  const supply = factors?.known(supplyFactor.key) ?? null
-  const found: SideFinding[] = []
-  for (const { id, words, kind } of diagram.parts.values()) {
-    if (!kind.fullLoadAmps) continue
-    const secondary = factors?.known(transformerFactor(id).key) ?? null
-    if (isKnown(secondary) && secondary.mean < -tapShare)
-      found.push({
-        id: 'tap',
-        of: id,
-        words: `${words}: ${percent(secondary.mean)} low for the supply that was measured. Which tap is its primary on?`,
-      })
+  const supply = factors?.known(supplyFactor.key) ?? unread
+  const transformers = [...diagram.parts.values()].filter(({ kind }) => kind.fullLoadAmps)
+  const found = transformers.flatMap((transformer): readonly SideFinding[] => {
+    const secondary = factors?.known(transformerFactor(transformer.id).key) ?? unread
+    if (wasMeasured && isKnown('secondary', secondary) && Math.abs(secondary.mean) > tapShare)
+      return [onAnotherTap(transformer, secondary.mean)]
     // on control readings alone nobody can tell which of the two it is
-    const both = (supply?.mean ?? 0) + (secondary?.mean ?? 0)
-    if (secondary !== null && !isKnown(supply) && Math.abs(both) > offShare && Math.abs(both) < 2 * tapShare)
-      found.push(supplyOff(diagram, both))
-  }
-  if (isKnown(supply) && Math.abs(supply.mean) > offShare) found.push(supplyOff(diagram, supply.mean))
-  return found
+    if (secondary === unread || isKnown('supply', supply)) return []
+    const both = supply.mean + secondary.mean
+    const isOff = Math.abs(both) > offShare && Math.abs(both) < 2 * tapShare
+    return isOff ? [supplyOff(diagram, both)] : []
+  })
+  return isKnown('supply', supply) && Math.abs(supply.mean) > offShare
+    ? [...found, supplyOff(diagram, supply.mean)]
+    : found
 }
+
+const onAnotherTap = ({ id, words }: Part, share: number): SideFinding => ({
+  id: 'tap',
+  of: id,
+  words:
+    `${words}: ${percent(share)} ${sideOf(share)} for the supply that was measured. ` +
+    'Which tap is its primary on?',
+})
+
+/** Whether volts were read that no transformer is in. */
+const isOfSupply = (diagram: Diagram, piece: Evidence): boolean =>
+  piece.kind === 'reading' &&
+  (piece.meter === 'volts' || piece.meter === 'loz') &&
+  piece.value !== 0 &&
+  factorsOf(diagram, piece.meter, piece.from, piece.to).every(({ key }) => key === supplyFactor.key)
 
 function supplyOff(diagram: Diagram, share: number): SideFinding {
   const [of = ''] = [...diagram.parts.values()]
     .filter(({ kind }) => kind.symbol === 'source')
     .map(({ id }) => id)
-  const side = share < 0 ? 'low' : 'high'
+  const side = sideOf(share)
   return { id: `supply-${side}`, of, words: `Supply about ${percent(share)} ${side}: measure it leg to leg` }
 }
 
