@@ -1,5 +1,6 @@
 import { earth, type BranchId, type Effect } from '../parts/effect'
 import type { Diagram, Part } from '../diagram/diagram'
+import { endOf } from '../diagram/endOf'
 import { resistance, self, type Equation, type Law } from '../electric/law'
 import type { Conditions, Role } from '../parts/kind'
 
@@ -96,10 +97,8 @@ export function buildNetwork(
   for (const point of diagram.points.keys()) node(point)
   for (const part of diagram.parts.values())
     for (const branch of part.kind.branches(part.settings, conditions)) {
-      const end = (name: string): string =>
-        name === earth ? earth : name.startsWith('~') ? `${part.id}${name}` : `${part.id}.${name}`
-      const from = end(branch.from)
-      const to = end(branch.to)
+      const from = endOf(part.id, branch.from)
+      const to = endOf(part.id, branch.to)
       node(from)
       node(to)
       declared.push({

@@ -1,25 +1,25 @@
 import { builtInUnit } from '../units/index'
+import type { Fault } from '../parts/effect'
 import type { EntryBody } from '../visit/entry'
 import { ohms } from '../visit/testReadings'
 import { askOf } from './asks'
-import { diagnose, judge } from './diagnose'
+import { diagnose, judge, type Judgement } from './diagnose'
 import { isShort } from './resistance'
 
 const isolated: EntryBody = { kind: 'power', is: 'isolated' }
 
-/** Belief that something shorted is in a part, after a breaker was found tripped and its three pairs of leads read. */
+const beliefIn = ({ belief, model }: Judgement, isIt: (fault: Fault) => boolean): number =>
+  belief.probability.reduce((sum, p, h) => (model.hypotheses[h]?.faults.some(isIt) ? sum + p : sum), 0)
+
+/** Belief that something is shorted in a motor of which its three pairs of leads were read. */
 function shortedIn(unit: string, part: string, read: readonly [number, number, number]): number {
   const pairs = ['T1 T2', 'T2 T3', 'T1 T3'].map((pair) => pair.split(' '))
   const entries = [
     isolated,
     ...pairs.map(([a, b], k): EntryBody => ohms(`${part}.${a}`, `${part}.${b}`, read[k])),
   ]
-  const { belief, model } = judge(builtInUnit(unit), { complaint: 'no-air', entries })
-  return belief.probability.reduce(
-    (sum, p, h) =>
-      model.hypotheses[h]?.faults.some((fault) => fault.of === part && isShort(fault)) ? sum + p : sum,
-    0,
-  )
+  const judgement = judge(builtInUnit(unit), { complaint: 'no-air', entries })
+  return beliefIn(judgement, (fault) => fault.of === part && isShort(fault))
 }
 
 /** Ohms leg to leg of the blower of an air handler, by its plate. */
@@ -46,14 +46,11 @@ test('whichever of them has turns shorted is known by the other two', () => {
 
 test('of two coils alike, the one with half the ohms of the other is held shorted', () => {
   const diagram = builtInUnit('rooftop-480')
-  const shareOf = (...read: EntryBody[]): number => {
-    const { belief, model } = judge(diagram, { complaint: 'breaker-goes', entries: [isolated, ...read] })
-    return belief.probability.reduce(
-      (sum, p, h) =>
-        model.hypotheses[h]?.faults.some(({ id }) => id === 'CC2:coil-shorted') ? sum + p : sum,
-      0,
+  const shareOf = (...read: EntryBody[]): number =>
+    beliefIn(
+      judge(diagram, { complaint: 'breaker-goes', entries: [isolated, ...read] }),
+      ({ id }) => id === 'CC2:coil-shorted',
     )
-  }
   const low = ohms('CC2.A1', 'CC2.A2', 5.2)
   // with its leads on it may be what they lead to as well
   expect(shareOf(ohms('CC1.A1', 'CC1.A2', 11.5), low)).toBeGreaterThan(0.7)

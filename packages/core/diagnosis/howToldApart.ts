@@ -3,7 +3,7 @@ import type { Diagram } from '../diagram/diagram'
 import type { Candidate } from './candidates'
 import type { ToldApart } from './likelihood'
 
-/** How what a reading may show is told apart: the ohms of three windings, or of two coils alike, by each other. */
+/** How what a reading may show is told apart: ohms of three windings, or of coils alike, by each other. */
 export const howToldApart = (diagram: Diagram, candidate: Candidate): ToldApart =>
   comparable(diagram, candidate) ? 'compared ohms' : candidate.meter
 

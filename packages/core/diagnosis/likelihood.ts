@@ -71,6 +71,7 @@ export const spreadOf = (meter: EvenMeter, predicted: number): number => {
 
 /** What readings of a visit share with a prediction, and how coarsely this one was put down. */
 export interface Sharing extends Coarseness, Expected {
+  /** With ohms, of the leads of the meter. */
   readonly leads?: KnownLeads
 }
 

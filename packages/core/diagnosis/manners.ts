@@ -3,6 +3,7 @@ import { endOf } from '../diagram/endOf'
 import { supplies } from '../diagram/roles'
 import { showsOpened } from '../parts/lookVocabulary'
 import type { Evidence } from '../visit/evidence'
+import { putBackBetween } from '../visit/standing'
 import type { Search } from './proposals'
 import { isShort } from './resistance'
 import { rate, sortOf, type ReadingStep, type Step } from './steps'
@@ -63,8 +64,7 @@ function isHeldOff({ findings, model, belief, which }: Search): boolean {
   const parts = evidence.flatMap((piece) => {
     const part = partOpened(model.diagram, piece)
     // renewed since it was found so: it may open again, and then it is found open again
-    const isBack = part !== null && now.renewed[part.id] !== piece.standing.renewed[part.id]
-    return part === null || isBack ? [] : [part]
+    return part === null || putBackBetween(piece.standing, now, part.id) ? [] : [part]
   })
   if (
     parts.some(

@@ -81,7 +81,7 @@ test('once two windings were read, the third is known to a tenth or the part of 
   )
 })
 
-test('a twin teaches most of what the load itself does, and a load of another make nothing but the leads', () => {
+test('a twin teaches most of what the load itself does, a load of another make only the leads', () => {
   const [one, other] = ['one', 'other'].map((id) =>
     loadOhmsFactors({ id, make: 'coil', compares: 'pairs', twins: [] }),
   )

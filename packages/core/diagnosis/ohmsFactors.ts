@@ -7,11 +7,11 @@ import {
   ownOhmsVariance,
   perOhm,
   perShare,
-  unreadOhms,
+  unreadShare,
   type KnownOhms,
 } from './ohmsScale'
 
-/** Of what a load's ohms may differ by, what parts of the same make have alike; the rest is each one's own. */
+/** Of what a load's ohms may differ by, what parts of a make have alike; the rest is each one's own. */
 const ofMake = 0.9
 
 /**
@@ -32,9 +32,9 @@ const leadsFactor: FactorTerm = { key: 'leads', mean: 0, spread: leadsOhms }
 /** What is known of what a reading of ohms shares with others, by the factors of the load that it is of. */
 export function knownOhms(factors: Factors, load: readonly FactorTerm[]): Omit<KnownOhms, 'rounding'> {
   const leads = factors.expect([leadsFactor])
-  if (load.length === 0) return { ...unreadOhms, leads: { ...leads, withLoad: 0 } }
   const withLoad = load.reduce((sum, term) => sum + factors.covariance(term, leadsFactor), 0)
-  return { ...factors.expect(load), leads: { ...leads, withLoad } }
+  const share = load.length === 0 ? unreadShare : factors.expect(load)
+  return { ...share, leads: { ...leads, withLoad } }
 }
 
 /** One reading of ohms, and what the drawing has there; `variance` is that of the drawing's, on the scale. */

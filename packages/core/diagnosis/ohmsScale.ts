@@ -36,7 +36,8 @@ export interface KnownLeads extends Expected {
 }
 
 const unreadLeads: KnownLeads = { mean: 0, variance: leadsOhms ** 2, withLoad: 0 }
-export const unreadOhms: KnownOhms = { mean: 0, variance: ohmsShare ** 2, rounding: 0 }
+export const unreadShare: Expected = { mean: 0, variance: ohmsShare ** 2 }
+const unreadOhms: KnownOhms = { ...unreadShare, rounding: 0 }
 
 /** Variance on the scale of what a reading of so many ohms has of its own. */
 export const ownOhmsVariance = (ohms: number, rounding: number): number =>

@@ -25,7 +25,7 @@ import type { UnitModel } from './predictor'
 import { repeats, type Told } from './repeats'
 import { goesByStops, type School } from './schools'
 import type { Predictions, SituationModel } from './situationModel'
-import type { Standing } from '../visit/standing'
+import { putBackBetween, type Standing } from '../visit/standing'
 import type { Again, Deed, LookStep, Outcome, ReadingStep } from './steps'
 import { reachAfter, type Reach } from './reach'
 import type { Belief } from './suspects'
@@ -86,8 +86,6 @@ const outOfReach = ({ model, findings }: Search, ...points: readonly string[]): 
       findings.unreachable.has(point) ||
       findings.unreachable.has(model.diagram.points.get(point)?.zone ?? ''),
   )
-
-type Look = Extract<Evidence, { readonly kind: 'look' }>
 
 const manySuspects = 120
 
@@ -289,11 +287,11 @@ const lookSeconds = 8
 /** A look may miss or mislead: that much of its information is left. */
 const lookTrust = 0.6
 
+type Look = Extract<Evidence, { readonly kind: 'look' }>
+
 /** A fuse or breaker that was seen open is open until somebody puts it back. */
 const staysAsSeen = ({ parts }: Diagram, { of, what, standing }: Look, now: Standing): boolean =>
-  showsOpened(what) &&
-  parts.get(of)?.kind.overcurrent !== undefined &&
-  standing.renewed[of] === now.renewed[of]
+  showsOpened(what) && parts.get(of)?.kind.overcurrent !== undefined && !putBackBetween(standing, now, of)
 
 /** Looks in a standing: contactors in or out, motors turning, lamps, damper and valves, filter and drain. */
 export function lookSteps(

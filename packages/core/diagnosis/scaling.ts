@@ -32,8 +32,8 @@ const known = new WeakMap<Diagram, Map<string, readonly FactorTerm[]>>()
 
 /**
  * The factors that a reading scales with. Volts scale with the supply, and behind a transformer with its ratio; amps with
- * what the wire's load draws, which also takes up what the supply does to it. Ohms of one load scale with its make,
- * between whichever of its terminals; direct volts and millivolts with nothing that readings share.
+ * what the wire's load draws, which also takes up what the supply does to it. Ohms of one load scale with its
+ * make, between whichever of its terminals; direct volts and millivolts with nothing that readings share.
  */
 export function factorsOf(diagram: Diagram, meter: Meter, from: string, to: string): readonly FactorTerm[] {
   const kept = known.get(diagram) ?? new Map<string, readonly FactorTerm[]>()

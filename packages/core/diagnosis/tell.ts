@@ -74,12 +74,9 @@ function learned({ meter, value, coarse, terms }: Weighable, factors: Factors, b
   const { predicted } = best
   if (meter === 'megohms' || value === null || predicted === null) return factors
   const { value: drawn, variance } = predicted
+  if (meter !== 'ohms' && (terms.length === 0 || Math.abs(drawn) < 1e-3)) return factors
   const after = factors.clone()
-  if (meter === 'ohms') {
-    learnOhms(after, terms, { drawn, variance, read: value, ...coarse })
-    return after
-  }
-  if (terms.length === 0 || Math.abs(drawn) < 1e-3) return factors
-  after.learn(terms, drawn, value, ownVariance(meter, drawn, coarse) + variance)
+  if (meter === 'ohms') learnOhms(after, terms, { drawn, variance, read: value, ...coarse })
+  else after.learn(terms, drawn, value, ownVariance(meter, drawn, coarse) + variance)
   return after
 }

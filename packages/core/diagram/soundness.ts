@@ -1,8 +1,6 @@
 import type { Part, Wire } from './diagram'
+import { endOf } from './endOf'
 import { Joined } from './joined'
-
-const end = (part: Part, name: string): string =>
-  name === 'EARTH' ? name : name.startsWith('~') ? `${part.id}${name}` : `${part.id}.${name}`
 
 /**
  * What is wired so that no circuit could be meant by it: legs of a supply joined by bare conductors, sections
@@ -25,12 +23,12 @@ function supplyShorts(
   for (const part of parts)
     for (const branch of part.kind.branches(part.settings, {}))
       if (branch.role === 'conductor' && branch.name !== 'neutral')
-        bare.join(end(part, branch.from), end(part, branch.to))
+        bare.join(endOf(part.id, branch.from), endOf(part.id, branch.to))
   const sources = parts.flatMap((part) =>
     part.kind
       .branches(part.settings, {})
       .filter(({ role }) => role === 'source')
-      .map(({ from }) => end(part, from)),
+      .map(({ from }) => endOf(part.id, from)),
   )
   const problems: { line: number; message: string }[] = []
   for (const wire of wires) {

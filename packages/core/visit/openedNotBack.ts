@@ -1,6 +1,7 @@
 import type { Diagram } from '../diagram/diagram'
 import { showsOpened } from '../parts/lookVocabulary'
 import { lastPutRight } from './proofsSinceRepair'
+import { putBackBetween } from './standing'
 import type { VisitState } from './visitState'
 
 /** A fuse or breaker that opened, and how it is put back. */
@@ -18,9 +19,10 @@ export function openedNotBack(
   { entries, observations, standing }: VisitState,
 ): readonly OpenedPart[] {
   const putRight = lastPutRight(entries)
-  const opened = observations.flatMap(({ entry, body: { of, what }, renewed }) => {
-    const isBack = standing.renewed[of] !== renewed[of]
-    return showsOpened(what) && !isBack && entries.indexOf(entry) < putRight ? [of] : []
+  const opened = observations.flatMap((seen) => {
+    const { entry, body } = seen
+    const isBack = putBackBetween(seen, standing, body.of)
+    return showsOpened(body.what) && !isBack && entries.indexOf(entry) < putRight ? [body.of] : []
   })
   return [...new Set(opened)].flatMap((of): readonly OpenedPart[] => {
     const kind = diagram.parts.get(of)?.kind

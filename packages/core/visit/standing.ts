@@ -263,3 +263,10 @@ export function settingIn(
   const found = diagram.parts.get(part)
   return found ? settingSaid(found, setting, said) : said
 }
+
+/** Whether a part was put back or renewed between two moments of a visit. */
+export const putBackBetween = (
+  before: Pick<Standing, 'renewed'>,
+  now: Pick<Standing, 'renewed'>,
+  part: string,
+): boolean => before.renewed[part] !== now.renewed[part]
