@@ -18,6 +18,9 @@ export function mayComeAndGo(diagram: Diagram, fault: Fault): boolean {
   switch (fault.class) {
     case 'trip':
       return goesBack(fault)
+    // it opens and closes by what it watches
+    case 'added':
+      return true
     case 'fouled':
       return fault.effects.some((effect) => opensForAWhile(diagram, effect))
     case 'open':

@@ -52,6 +52,18 @@ test('leads go with the switch that they end on, the likelier one; boards and pa
   expect(groups[0].probability).toBeCloseTo(0.55, 12)
 })
 
+test('what may be wrong with one lead is one thing to follow from end to end', () => {
+  const [first, ...others] = handledAsOne(unit, [
+    suspect(0.4, 'TB.Y1-PL.1A'),
+    suspect(0.3, 'TB.Y1-PL.1A'),
+    suspect(0.2, 'PL.1B-EC.Y1I'),
+    suspect(0.1, 'TB.Y1-PL.1A', 'LPS1'),
+  ])
+  expect(first).toMatchObject({ words: 'Wire yellow 80, TB.Y1 to PL.1A', around: first.words })
+  expect(first.probability).toBeCloseTo(0.7, 12)
+  expect(others.map(({ around }) => around)).toEqual(['', ''])
+})
+
 test('nothing is lost and nothing counted twice', () => {
   const file = {
     complaint: 'no-heat',

@@ -1,12 +1,16 @@
 import { partOfPoint, partWords, type Diagram } from '../diagram/diagram'
+import { wireName } from '../diagram/wireName'
 import type { SuspectBrief } from './briefing'
 import { oddsWords } from './words'
 
-/** Suspects that a person would go to, look at and mend as one thing: a part, its terminals and its leads. */
+/**
+ * Suspects that a person would go to, look at and mend as one thing: a part, its terminals and its leads, or
+ * a lead.
+ */
 export interface SuspectGroup {
   readonly id: string
   readonly words: string
-  /** The part that the group is around, as its suspects begin with it; empty for one that stands alone. */
+  /** The part or lead that it is around, as its suspects begin with it; empty for one that stands alone. */
   readonly around: string
   readonly probability: number
   readonly odds: string
@@ -55,17 +59,19 @@ function endsOf({ wires, parts }: Diagram, place: string): readonly string[] {
   })
 }
 
-function belongs(diagram: Diagram, { around, ends }: Gathering, { of }: SuspectBrief): boolean {
+function belongs(diagram: Diagram, { around, ends, suspects }: Gathering, { of }: SuspectBrief): boolean {
   if (of.length !== 1) return false
   const [place] = of
-  return around === '' ? ends.includes(place) : around === place || endsOf(diagram, place).includes(around)
+  if (suspects.some((other) => other.of.length === 1 && other.of[0] === place)) return true
+  return around === '' ? ends.includes(place) : endsOf(diagram, place).includes(around)
 }
 
 function shown(diagram: Diagram, { around, suspects }: Gathering): SuspectGroup {
   const probability = suspects.reduce((sum, suspect) => sum + suspect.probability, 0)
   const [first] = suspects
-  const withLeads = suspects.some(({ of }) => of[0] !== around)
-  const name = partWords(diagram, around)
+  const withLeads = around !== '' && suspects.some(({ of }) => of[0] !== around)
+  const wire = around === '' ? diagram.wires.get(first.of[0]) : undefined
+  const name = wire ? `Wire ${wireName(wire)}` : partWords(diagram, around)
   return {
     id: first.id,
     around: suspects.length === 1 ? '' : name,

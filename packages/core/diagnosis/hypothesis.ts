@@ -29,7 +29,7 @@ export const healthyChance = 0.05
 export const nothingWrong = 'none'
 /** The hypothesis that the unit is wired or fitted otherwise than its drawing. */
 export const notDrawn = 'not-drawn'
-const notDrawnPrior = 0.008
+const notDrawnPrior = 0.004
 
 /**
  * Chance of a call about nothing but weather or water that is otherwise than assumed, for each condition

@@ -138,6 +138,12 @@ const ratesByClass: Readonly<Record<string, Rates>> = {
   },
 }
 
+/**
+ * Of any unit: floats, freeze and smoke switches that installers wire into a call. Opinions differ more than
+ * about what a maker fits, for nobody keeps count of them.
+ */
+const anywhere: Rates = { added: [1, 3] }
+
 /** For a class of unit that nobody has stated rates of. */
 const otherwise: Rates = ratesByClass.rooftop
 
@@ -146,7 +152,7 @@ const unstated = 1.5
 
 /** The share of each fault among all causes of a call, by the rate of its group; they sum to one. */
 export function sharesOf(diagram: Diagram, faults: readonly Fault[]): readonly number[] {
-  const rates = ratesByClass[diagram.unitClass] ?? otherwise
+  const rates = { ...anywhere, ...(ratesByClass[diagram.unitClass] ?? otherwise) }
   const groups = faults.map((fault) => groupOf(diagram, fault))
   const weights = withNoShortLeft(
     faults,
@@ -169,6 +175,7 @@ export function sharesOf(diagram: Diagram, faults: readonly Fault[]): readonly n
 /** The group that a fault is counted in. */
 export function groupOf(diagram: Diagram, fault: Fault): CauseGroup {
   const part = diagram.parts.get(fault.of)
+  if (fault.class === 'added') return 'added'
   if (!part) {
     const isControl = diagram.wires.get(fault.of)?.wiring === 'control'
     return isControl && (fault.class === 'ground' || fault.class === 'crossed') ? 'short' : 'wires'

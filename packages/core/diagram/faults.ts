@@ -1,19 +1,21 @@
 import type { PartSymbol } from '../parts/kind'
+import { addedFaults } from './addedFaults'
 import { partOfBranch, partOfPoint, terminalOfPoint, type Diagram, type Part, type Wire } from './diagram'
 import { earth, type Effect, type Ends, type Fault, type PointId } from '../parts/effect'
 import { inOnePlace } from './inOnePlace'
 import { partFirst } from './partFirst'
 import { boardHot, callTerminals } from './roles'
 import { wireAt } from './wireAt'
+import { wireName } from './wireName'
 
 /**
  * Weights of what goes wrong with wires, against each other: inside a panel, in a harness from one section of
  * the unit to another, and in a cable in the field, where staples, tools and teeth get at it.
  */
 const wireWeights = {
-  panel: { open: 0.08, ground: 0.03, crossed: 0 },
-  harness: { open: 0.2, ground: 0.1, crossed: 0.01 },
-  field: { open: 2.5, ground: 0.3, crossed: 0.08 },
+  panel: { open: 0.1, ground: 0.03, crossed: 0 },
+  harness: { open: 0.25, ground: 0.1, crossed: 0.01 },
+  field: { open: 2.5, ground: 0.2, crossed: 0.08 },
   // in conduit, of heavy wire
   feeder: { open: 0.3, ground: 0.1, crossed: 0 },
 } as const
@@ -82,8 +84,6 @@ function liesIn(diagram: Diagram, { from, to, wiring }: Wire): Lies {
 
 /** Parts that wiring in the field lands on. */
 const landsField: ReadonlySet<PartSymbol> = new Set(['terminal', 'source', 'switch'])
-
-const wireName = (wire: Wire): string => `${wire.color} ${wire.number}, ${wire.from} to ${wire.to}`
 
 function wireFaults(diagram: Diagram, wire: Wire): readonly Fault[] {
   const lies = liesIn(diagram, wire)
@@ -277,6 +277,7 @@ export function faultsOf(diagram: Diagram): readonly Fault[] {
     ...crossedFaults(diagram),
     ...landingFaults(diagram),
     ...joinedFaults(diagram),
+    ...addedFaults(diagram),
     ...polarityFaults(diagram),
   ]
   known.set(diagram, faults)

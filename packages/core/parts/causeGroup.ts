@@ -28,3 +28,4 @@ export type CauseGroup =
   | 'limits'
   | 'heat-switching'
   | 'heat-fuses'
+  | 'added'

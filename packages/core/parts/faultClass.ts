@@ -13,6 +13,7 @@
  * - `landing`: a lead on another terminal than drawn
  * - `joined`: points or a contact joined by somebody
  * - `sensor`: stands for another value than it should
+ * - `added`: something that somebody wired in and that the drawing does not have
  * - `unlike`: another part fitted than drawn
  * - `fouled`: blocked, broken, empty: seen, not measured
  * - `supply`: what feeds the unit is not right
@@ -32,6 +33,7 @@ export type FaultClass =
   | 'landing'
   | 'joined'
   | 'sensor'
+  | 'added'
   | 'unlike'
   | 'fouled'
   | 'supply'

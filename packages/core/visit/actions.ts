@@ -3,7 +3,7 @@ import type { Effect } from '../parts/effect'
 import { inPart } from '../diagram/faults'
 import { joinProblem } from '../diagram/joins'
 import { UnknownNameError } from '../diagram/nearest'
-import { movedLead } from './movedLead'
+import { movedLead, wireNamed } from './movedLead'
 import type { ActionVerb, AlterationSort } from './entry'
 
 /** An action that lasts: what it does to the circuit until it is undone. */
@@ -115,6 +115,11 @@ export function alterationEffects(
   to = '',
 ): readonly Effect[] {
   if (what === 'moved') return [movedLead(diagram, of, to)]
+  if (what === 'added') {
+    wireNamed(diagram, of)
+    // how it stands is for readings to tell
+    return []
+  }
   if (of.includes('.') && to !== '') return what === 'substituted' ? [] : joinOf(diagram, of, to)
   const part = diagram.parts.get(of)
   if (!part) throw new UnknownNameError('part', of, diagram.parts.keys())

@@ -61,6 +61,7 @@ function editFor(
         number: 'J',
         to: { is: 'terminal', point: to },
       })
+    case 'added':
     case 'bridged':
     case 'substituted':
     case 'other':

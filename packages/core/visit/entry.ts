@@ -280,10 +280,14 @@ export type StandInResult = 'holds' | 'trips-at-once' | 'trips-later'
 export const standInResults: readonly StandInResult[] = ['holds', 'trips-at-once', 'trips-later']
 
 export type PairingMethod = 'fans-on' | 'tone' | 'room-temperature'
-/** `moved`: a lead, named by its two drawn ends, on another terminal than drawn. */
-export type AlterationSort = 'moved' | 'bridged' | 'joined' | 'substituted' | 'other'
+/**
+ * `moved`: a lead, named by its two drawn ends, on another terminal than drawn; `added`: a lead with a switch
+ * in it that the drawing does not have.
+ */
+export type AlterationSort = 'moved' | 'added' | 'bridged' | 'joined' | 'substituted' | 'other'
 export const alterationSorts: readonly AlterationSort[] = [
   'moved',
+  'added',
   'bridged',
   'joined',
   'substituted',

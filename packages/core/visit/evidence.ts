@@ -1,6 +1,7 @@
 import { isDead, isInWire, type Meter } from '../circuit/meters'
 import { capacitorBetween } from '../diagram/capacitorBetween'
-import type { Diagram } from '../diagram/diagram'
+import type { Diagram, Wire } from '../diagram/diagram'
+import { addedSwitch } from '../diagram/addedFaults'
 import { faultsOf } from '../diagram/faults'
 import { UnknownNameError } from '../diagram/nearest'
 import type { Effect, Fault } from '../parts/effect'
@@ -135,10 +136,13 @@ function inSurroundings(evidence: readonly Evidence[], entries: readonly EntryBo
 function faultPutRight(diagram: Diagram, entry: EntryBody): Fault | null {
   if (entry.kind === 'setting') return faultOfSetting(diagram, entry)
   const isPutBack = entry.kind === 'alteration-settled' && entry.as === 'corrected'
-  return isPutBack && wireBetween(diagram, entry.of)
-    ? faultOfLanding(diagram, entry.of, entry.to ?? '')
-    : null
+  const wire = isPutBack && wireBetween(diagram, entry.of)
+  if (!wire) return null
+  return entry.to ? faultOfLanding(diagram, entry.of, entry.to) : faultOfAdded(diagram, wire)
 }
+
+const faultOfAdded = (diagram: Diagram, { id }: Wire): Fault | null =>
+  faultsOf(diagram).find((fault) => fault.of === id && fault.class === 'added') ?? null
 
 /**
  * The fault that a setting was, before somebody put it right; null when it was none that the unit is known to
@@ -175,9 +179,7 @@ function told(diagram: Diagram, before: Standing, standing: Standing, entry: Ent
     case 'found-on':
       return [{ kind: 'found-on', standing: before, of: wireNamed(diagram, entry.of).id, at: entry.at }]
     case 'alteration':
-      return entry.what === 'moved'
-        ? [{ kind: 'found-on', standing: before, of: wireNamed(diagram, entry.of).id, at: entry.to ?? '' }]
-        : []
+      return foundAltered(diagram, before, entry)
     case 'stand-in':
       return [{ kind: 'stand-in', standing, of: entry.of, amps: entry.amps, result: entry.result }]
     case 'action':
@@ -185,6 +187,18 @@ function told(diagram: Diagram, before: Standing, standing: Standing, entry: Ent
     default:
       return []
   }
+}
+
+/** What somebody altered, as far as it is a finding of its own; the rest is how the unit stands. */
+function foundAltered(
+  diagram: Diagram,
+  standing: Standing,
+  { what, of, to = '' }: EntryBody & { kind: 'alteration' },
+): readonly Evidence[] {
+  if (what === 'moved') return [{ kind: 'found-on', standing, of: wireNamed(diagram, of).id, at: to }]
+  return what === 'added'
+    ? [{ kind: 'look', standing, what: addedSwitch, of: wireNamed(diagram, of).id }]
+    : []
 }
 
 /** What was read in proof is a reading in the call that was proven, which stood long enough. */

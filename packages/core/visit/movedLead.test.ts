@@ -48,6 +48,22 @@ test('put back, it is where it is drawn again, the fault is gone, and only a pro
   expect(findings.repaired).toEqual([landing.id])
 })
 
+test('a switch found in a lead leads where it explains the complaint, until it is put right', () => {
+  const lead = 'PL.1A-TB.Y1'
+  const added: EntryBody = { kind: 'alteration', what: 'added', of: lead, hazard: 'Not on its drawing' }
+  const settled: EntryBody = { kind: 'alteration-settled', entry: '1', of: lead, as: 'corrected' }
+  expect(entryProblem(diagram, added)).toBe('')
+  expect(entryProblem(diagram, { ...added, of: 'PL.1A' })).toMatch(/PL\.1A/)
+  const { model, ranked, belief } = judge(diagram, { complaint: 'not-cooling', entries: [added] })
+  expect(model.hypotheses[ranked[0]].id).toBe('TB.Y1-PL.1A:added')
+  // a switch that is closed is no cause: what reads right behind it says so
+  const live: EntryBody = { kind: 'reading', meter: 'volts', from: 'PL.1B', to: 'TB.C', value: 26 }
+  const closed = judge(diagram, { complaint: 'not-cooling', entries: [added, live, live] })
+  expect(closed.belief.probability[ranked[0]]).toBeLessThan(0.5 * belief.probability[ranked[0]])
+  const { findings } = judge(diagram, { complaint: 'not-cooling', entries: [added, settled] })
+  expect(findings.repaired).toEqual(['TB.Y1-PL.1A:added'])
+})
+
 test('a lead moved past a safety control makes the visit unsafe, wherever it stays', () => {
   const switched = [...diagram.wires.values()].find(({ from, to }) => [from, to].includes('HPS1.1'))
   if (!switched) throw new Error('a wire leads to the high-pressure switch')

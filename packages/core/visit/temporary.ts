@@ -86,11 +86,12 @@ export function takesGuardOut(
   diagram: Diagram,
   { what, of, to = '' }: EntryBody & { kind: 'alteration' },
 ): boolean {
-  if (what === 'substituted') return false
+  if (what === 'substituted' || what === 'added') return false
   return passesByGuard(diagram, what === 'moved' ? endThatStays(diagram, of, to) : of, to)
 }
 
 const alterationVerbs = {
+  added: 'found with a switch in it that is not drawn',
   bridged: 'found bridged',
   joined: 'found joined',
   substituted: 'found substituted',
@@ -100,7 +101,7 @@ const alterationVerbs = {
 export const alterationWords = ({ what, of, to }: EntryBody & { kind: 'alteration' }): string =>
   what === 'moved'
     ? `Lead ${of} found on ${to ?? ''}`
-    : `${of}${to ? ` to ${to}` : ''} ${alterationVerbs[what]}`
+    : `${what === 'added' ? 'Lead ' : ''}${of}${to ? ` to ${to}` : ''} ${alterationVerbs[what]}`
 
 export interface Alteration extends At<'alteration'> {
   readonly settled: Of<'alteration-settled'> | null

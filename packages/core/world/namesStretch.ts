@@ -1,7 +1,7 @@
+import { conductors } from '../diagram/conductors'
 import type { Diagram } from '../diagram/diagram'
 import { effectEnds } from '../diagram/effectEnds'
-import { Joined } from '../diagram/joined'
-import { earth, type Effect, type PointId } from '../parts/effect'
+import type { Effect } from '../parts/effect'
 import type { Difference } from './difference'
 
 /** What a suspect lays blame on, and what it does. */
@@ -24,14 +24,4 @@ export function namesStretch(diagram: Diagram, difference: Difference, suspect: 
     })
   const differs = new Set(between(difference.effects))
   return between(suspect.effects).some((pair) => differs.has(pair))
-}
-
-/** Which conductor a point is of: all that wires and connectors join, metal with what is bonded to it. */
-function conductors({ parts, wires, common }: Diagram): (point: PointId) => string {
-  const joined = new Joined()
-  for (const { from, to } of wires.values()) joined.join(from, to)
-  for (const { id, kind, settings } of parts.values())
-    if (kind.pulledApart)
-      for (const { from, to } of kind.branches(settings, {})) joined.join(`${id}.${from}`, `${id}.${to}`)
-  return (point) => joined.find(point === earth ? common : point)
 }

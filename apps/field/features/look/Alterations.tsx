@@ -13,11 +13,13 @@ import { Press } from '../../ui/Press'
 import { Stack } from '../../ui/Stack'
 import { Words } from '../../ui/Words'
 import { PartChooser } from '../repair/PartChooser'
+import { LeadChooser } from './LeadChooser'
 import { MovedLead } from './MovedLead'
 import type { OpenVisit } from '../visit/useVisit'
 
 const sortWords: Readonly<Record<AlterationSort, string>> = {
   moved: 'A lead on another terminal',
+  added: 'A switch added in a lead',
   bridged: 'A switch bridged',
   joined: 'Two terminals joined',
   substituted: 'Another part in its place',
@@ -126,8 +128,11 @@ function usualJoin(diagram: Diagram): readonly [string, string] {
   return [boardHot(diagram) ?? diagram.common, fan]
 }
 
-/** What is so of any lead that is where it does not belong; whoever sees more writes it. */
-const movedHazard = 'The unit does not do what its drawing says'
+/** Of a lead, not of a part. */
+const ofLead: ReadonlySet<AlterationSort> = new Set(['moved', 'added'])
+
+/** What is so of any lead that is not as it was drawn; whoever sees more writes it. */
+const ofLeadHazard = 'The unit does not do what its drawing says'
 
 function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly onDone: () => void }) {
   const { diagram } = visit
@@ -141,6 +146,7 @@ function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly
   const ends: readonly [string | null, string | null] = {
     moved: [of, at] as const,
     joined: points,
+    added: [of, ''] as const,
     bridged: [of, ''] as const,
     substituted: [of, ''] as const,
     other: [of, ''] as const,
@@ -163,7 +169,7 @@ function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly
     setWhat(sort)
     // a lead and a part are not the same thing to choose
     setOf(null)
-    if (sort === 'moved' && hazard === '') setHazard(movedHazard)
+    if (ofLead.has(sort) && hazard === '') setHazard(ofLeadHazard)
   }
   return (
     <Stack gap="small">
@@ -187,6 +193,8 @@ function AlterationForm({ visit, onDone }: { readonly visit: OpenVisit; readonly
         ))
       ) : what === 'moved' ? (
         <MovedLead diagram={diagram} lead={of} onLead={setOf} at={at} onAt={setAt} />
+      ) : what === 'added' ? (
+        <LeadChooser diagram={diagram} chosen={of} onChoose={setOf} />
       ) : what ? (
         <PartChooser diagram={diagram} chosen={of} onChoose={setOf} />
       ) : null}

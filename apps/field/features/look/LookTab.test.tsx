@@ -113,6 +113,20 @@ describe('altered by somebody', () => {
     expect(said(onSaid)).toEqual([])
   })
 
+  test('a switch that somebody put into a lead is recorded with its lead', async () => {
+    const onSaid = open()
+    fireEvent.press(screen.getByText('A switch added in a lead'))
+    fireEvent.press(screen.getByLabelText('Choose a lead'))
+    fireEvent.changeText(screen.getByLabelText('Find a lead'), 'TB.Y1 to PL.1A')
+    fireEvent.press(screen.getByLabelText('Lead yellow 80'))
+    fireEvent.press(screen.getByText('Record it as found'))
+    await waitFor(() => {
+      expect(screen.getByText('Something is not as it was built')).toBeTruthy()
+    })
+    expect(said(onSaid)).toMatchObject([{ kind: 'alteration', what: 'added', of: 'TB.Y1-PL.1A' }])
+    expect(screen.getByText('Lead TB.Y1-PL.1A found with a switch in it that is not drawn')).toBeTruthy()
+  })
+
   test('a guard that was bridged keeps the visit unsafe until it is corrected', () => {
     const found: EntryBody = {
       kind: 'alteration',
