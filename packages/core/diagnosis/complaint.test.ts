@@ -40,3 +40,12 @@ test.each([
     for (const id of doesNot) expect([id, chanceOf(unit, 'no-air', id) < 0.1]).toEqual([id, true])
   },
 )
+
+test('of a second stage people speak where the first still cools', () => {
+  const said = (id: string): number => chanceOf('rooftop-two-stage', 'warm-afternoons', id)
+  expect(said('TS.Y2-TB.Y2:open')).toBe(1)
+  expect(said('IFC:coil-open')).toBeLessThan(said('TS.Y2-TB.Y2:open'))
+  expect(chanceOf('rooftop-two-stage', 'not-cooling', 'IFC:coil-open')).toBe(1)
+  // dirt and pressure stop the unit when it is hot, and let it go again
+  expect(said('OC:blocked')).toBe(1)
+})

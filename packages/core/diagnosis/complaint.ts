@@ -17,6 +17,8 @@ const whenDead: Readonly<Partial<Record<Symptom, number>>> = {
   'no-heat': 0.7,
   'no-air': 0.7,
 }
+/** Chance of people naming the later stage of a unit whose first stage fails them as well. */
+const ofLaterStage = 0.5
 /** Chance of any complaint from a unit that is not like its drawing. */
 const ofAnyUnit = 0.2
 /**
@@ -75,7 +77,7 @@ function findChance(heard: Heard, complaint: Complaint, h: number): number {
   if (id === notDrawn) return ofAnyUnit
   if (id === nothingWrong) return withoutSymptom
   if (!looksAtCalls(complaint.means)) return showsAnywhere(heard, complaint, h) ? 1 : withoutSymptom
-  const chance = chanceByCall(heard, complaint, h)
+  const chance = chanceByCall(heard, complaint, h) * (failsSooner(heard, complaint, h) ? ofLaterStage : 1)
   const most = whenDead[complaint.means] ?? 1
   return chance > most && isBlankAnywhere(heard, complaint, h) ? most : chance
 }
@@ -94,6 +96,28 @@ const isInTheAir = ({ model }: Heard, h: number): boolean =>
 /** Whether a symptom is one that the calls show, rather than one of the fault itself. */
 export const looksAtCalls = (symptom: Symptom): boolean =>
   symptom !== 'water' && symptom !== 'trips' && symptom !== 'comes-and-goes'
+
+/** What people say of the first stage, by what they say of a later one. */
+const ofFirstStage: Readonly<Partial<Record<Symptom, Symptom>>> = {
+  'no-cooling': 'no-cooling',
+  'weak-heat': 'no-heat',
+}
+
+/**
+ * Whether people would say of the first stage what they said of a later one: it fails too, and not only when
+ * weather or dirt has it fail.
+ */
+function failsSooner(heard: Heard, { means, calls: [usual, ...others] }: Complaint, h: number): boolean {
+  const { diagram, hypotheses } = heard.model
+  const stage = (call: string): number => diagram.calls.findIndex(({ id }) => id === call)
+  const sooner = diagram.complaints.find(
+    ({ means: said, call }) =>
+      said === ofFirstStage[means] && others.includes(call) && stage(call) < stage(usual),
+  )
+  if (!sooner || hypotheses[h].faults.some(({ class: sort }) => sort === 'fouled' || sort === 'trip'))
+    return false
+  return isShown(heard, sooner, sooner.call, h)
+}
 
 function showsAnywhere({ model, inCall }: Heard, { means, calls }: Complaint, h: number): boolean {
   const { faults } = model.hypotheses[h]
