@@ -87,16 +87,20 @@ test('a stand-in that trips at once with nothing called: a short that is there w
 test('amps by mode with a stand-in: the mode in which they leap names the coil', () => {
   const found = judged('05-modes-and-amps')
   expect(leader(found)).toMatch(/^HC[12]:coil-shorted$/)
-  expect(share(found, 'HC1:coil-shorted', 'HC2:coil-shorted')).toBeGreaterThan(0.65)
+  // shorted across or to metal: a coil that is renewed
+  expect(share(found, /^HC[12]:(coil-shorted|A1-grounded)$/)).toBeGreaterThan(0.79)
 })
 
+// two volts are what 26 are with a digit lost as well
 test.each([
-  '06-heater-coil-0-volts',
-  '06-heater-coil-2-volts',
-  '06-heater-coil-5-volts',
-  '06-heater-coil-9-volts',
-])('%s: a shorted coil leads, whatever is left of the secondary', (name) => {
-  expect(leader(judged(name))).toBe('HC1:coil-shorted')
+  ['06-heater-coil-0-volts', 0.5],
+  ['06-heater-coil-2-volts', 0.25],
+  ['06-heater-coil-5-volts', 0.6],
+  ['06-heater-coil-9-volts', 0.6],
+])('%s: a shorted coil leads, with %f or more, whatever is left of the secondary', (name, least) => {
+  const found = judged(name)
+  expect(leader(found)).toBe('HC1:coil-shorted')
+  expect(share(found, /^HC1:(coil-shorted|A1-grounded)$/)).toBeGreaterThan(least)
 })
 
 test.each(['07-chafe-0-3-ohms', '07-chafe-1-2-ohms', '07-chafe-2-8-ohms', '07-chafe-6-ohms'])(
@@ -114,7 +118,7 @@ test('balanced legs at three quarters of the rating raise no fault', () => {
 
 test.each([
   ['09-open-pole-from-rest', 'CC1:pole3-open', 0.6],
-  ['10-switched-pole-on-240', 'CC1:pole2-open', 0.65],
+  ['10-switched-pole-on-240', 'CC1:pole2-open', 0.8],
   ['11-both-throws-joined', 'GR:throws1-joined', 0.8],
   ['13-blind-detector', 'SMK:blind', 0.8],
   ['14-casing-openings', 'DRN:casing', 0.8],
@@ -163,7 +167,10 @@ test('a secondary low on the volts that were measured is said beside any complai
 })
 
 test('the second cause leads once the setting is put right', () => {
-  expect(leader(judged('20-second-cause'))).toBe('TS.Y2-TB.Y2:open')
+  const found = judged('20-second-cause')
+  expect(leader(found)).toBe('TS.Y2-TB.Y2:open')
+  // read against the thermostat's common, its lead in the same cable would look so too
+  expect(share(found, /^(TS\.Y2-TB\.Y2|TS\.C-TB\.C):/)).toBeGreaterThan(0.75)
 })
 
 test('no fan call in heat and a blower that is still: the set-up leads, and no heater part stands before it', () => {
@@ -221,6 +228,14 @@ test('a secondary that is high on the volts that were measured is on another tap
   })
   const [tap] = sideFindings(found).filter(({ id }) => id === 'tap')
   expect(tap.words).toMatch(/ high for the supply that was measured/)
+})
+
+test('a switch that somebody put into a lead: not on the drawing, there, and no part is blamed', () => {
+  const found = judged('23-extra-switch')
+  expect(leader(found)).toBe('TB.Y1-PL.1A:added')
+  expect(share(found, /^TB\.Y1-PL\.1A:/)).toBeGreaterThan(0.8)
+  for (const id of builtInUnit('rooftop-enthalpy').parts.keys())
+    expect(share(found, new RegExp(`^${id}:`))).toBeLessThan(0.5)
 })
 
 test('every reading five per cent low: nothing is wrong, and the supply is low', () => {

@@ -126,7 +126,7 @@ test('what came back while a plug was moved is at that plug, and less so when so
 
 describe('a reading that fits nothing likely', () => {
   const unit = builtInUnit('rooftop-two-stage')
-  const odd = volts('PH.1A', 0, 'TB.C')
+  const odd = volts('PH.1A', 12, 'TB.C')
   const asked = (...entries: readonly EntryBody[]) => {
     const found = diagnose(
       unit,

@@ -2,26 +2,37 @@ import type { Evidence, Findings } from '../visit/evidence'
 import type { Met } from './moment'
 import type { Cycle, Track } from './tracks'
 
-/**
- * Chance that a fault which may come and go does: as a rule, where something was moved or logged to find out,
- * and where that is what the unit is said to do.
- */
-const changing = { usual: 0.08, lookedFor: 0.5, complained: 0.9 } as const
+/** How a fault that may come and go is thought of. */
+interface Changing {
+  /** Chance that it does. */
+  readonly share: number
+  /** Chance that it then stays as it is from one entry to the next. */
+  readonly stays: number
+}
 
-/** How likely what may come and go does, by what speaks for it. */
-export const changingShare = (evidence: readonly Evidence[], { complaint }: Findings): number => {
+/**
+ * As a rule, where something was moved or logged to find out, and where that is what the unit is said to do.
+ * What comes and goes unsaid does so seldom. Judgements.
+ */
+const changing: Readonly<Record<'usual' | 'lookedFor' | 'complained', Changing>> = {
+  usual: { share: 0.08, stays: 0.95 },
+  lookedFor: { share: 0.5, stays: 0.88 },
+  complained: { share: 0.9, stays: 0.88 },
+}
+
+/** How what may come and go does, by what speaks for it. */
+export const changingIn = (evidence: readonly Evidence[], { complaint }: Findings): Changing => {
   if (complaint === 'comes-and-goes') return changing.complained
   const isLookedFor = evidence.some(({ kind }) => kind === 'drop-out' || kind === 'touched')
   return isLookedFor ? changing.lookedFor : changing.usual
 }
 
 /**
- * A fault that comes and goes: how likely it is there at first, stays as it is from one entry to the next,
- * and is there after its part was touched. What is read while another part is moved is read within moments of
- * that: it would be a coincidence that this one changed just then.
+ * A fault that comes and goes: how likely it is there at first, and after its part was touched. What is read
+ * while another part is moved is read within moments of that: it would be a coincidence that this one changed
+ * just then.
  */
 export const presentAtFirst = 0.6
-export const stays = 0.88
 const staysMeanwhile = 0.97
 const presentWhenTouched = 0.35
 
@@ -98,6 +109,12 @@ export const atSamePart = (track: Track): Track => ({
   cycle: { ...track.cycle, stays: Math.max(track.cycle.stays, staysAtPart) },
 })
 
+/** The same while the leads stay where they are: what is done in between takes moments. */
+export const betweenTwoLooks = (track: Track): Track => ({
+  ...atSamePart(track),
+  stays: Math.max(track.stays, staysMeanwhile),
+})
+
 /**
  * A track after so many seconds of waiting: as many more chances to change as there were entries in that
  * time, so that a long wait leaves both as likely.
@@ -108,7 +125,7 @@ export function waited(track: Track, seconds: number): Track {
   const { cycle } = track
   return {
     ...track,
-    stays: staysFor(track.stays, stays, entries),
+    stays: staysFor(track.stays, track.keeps, entries),
     cycle: { ...cycle, stays: staysFor(cycle.stays, cycleAtFirst.stays, entries) },
   }
 }

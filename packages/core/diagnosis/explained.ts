@@ -20,6 +20,8 @@ export interface Weighable {
   readonly meter: Meter
   readonly value: number | null
   readonly coarse: Coarseness
+  /** How much of what leads do wrong it may be; 1 where nothing speaks against that. */
+  readonly astray: number
   readonly terms: readonly FactorTerm[]
   /**
    * Volts below which a short has collapsed what feeds it: a transformer far over its rating gives less than
@@ -49,9 +51,9 @@ export interface Moving {
 
 /**
  * Of readings on a supply that a short has collapsed, the share below what its winding says: core, heat,
- * protector.
+ * protector, and the ohms of leads and splices that nobody knows. Some of it reads nothing at all.
  */
-const nothingLeft = 0.4
+const collapsed = { below: 0.5, nothing: 0.2 } as const
 
 /** How probable a reading is in a state, and the value that explains it best. */
 export interface Explained {
@@ -69,17 +71,22 @@ export interface Predicted {
 
 const exactly = (value: number | null): Predicted | null => (value === null ? null : { value, variance: 0 })
 
-export const blundered = ({ meter, value }: Weighable, predicted: number | null, sharing: Sharing): number =>
-  blunderChance * blunderDensity(meter, value, predicted, sharing)
+export const blundered = (
+  { meter, value, astray }: Weighable,
+  predicted: number | null,
+  sharing: Sharing,
+): number => blunderChance * blunderDensity(meter, value, predicted, sharing, astray)
 
 export const isIntoElectronics = ({ isElectronic }: Weighable, ohms: readonly (number | null)[]): boolean =>
   isElectronic && ohms.every((each) => each !== null && each > electronicFromOhms)
 
+/** `isOfRange`: the state is that of a fault whose ohms nobody knows. */
 export function explainedByState(
   reading: Weighable,
   version: number,
   foretold: Foretold,
   sharing: Sharing,
+  isOfRange: boolean,
 ): Explained {
   const { meter, value } = reading
   const predicted = readingOf(foretold.values[version])
@@ -93,22 +100,20 @@ export function explainedByState(
   const exact = isIntoElectronics(reading, [predicted])
     ? electronicDensity(value)
     : goodDensity(meter, value, predicted, sharing)
-  const loose = floating(reading, predicted, foretold.floats?.[version] === 1, sharing)
+  const isDragged = isOfRange && hasCollapsed(reading, predicted)
+  const isLoose = foretold.floats?.[version] === 1 || isDragged
+  const loose = isLoose ? aboutSo(reading, predicted, sharing) : null
   const good = loose === null ? exact : (exact + loose) / 2
   return { chance: chanceOf(good), predicted: loose === null ? exactly(predicted) : null, good }
 }
 
 /**
  * A dead leg that stands between loads of many kilohms, an idle transformer and the inputs of a monitor,
- * reads what those of this very unit make of it: anything about the value that the drawing's give. Null where
- * a point is fed firmly.
+ * reads what those of this very unit make of it, and a supply that is dragged down what ohms of leads and
+ * splices leave of it: anything about the value that the drawing's give.
  */
-const floating = (
-  { meter, value }: Weighable,
-  volts: number | null,
-  floats: boolean,
-  sharing: Sharing,
-): number | null => (floats && volts !== null ? densityBetween(meter, value, 0, 2 * volts, sharing) : null)
+const aboutSo = ({ meter, value }: Weighable, volts: number | null, sharing: Sharing): number | null =>
+  volts === null ? null : densityBetween(meter, value, 0, 2 * volts, sharing)
 
 /** How readings on a circuit that will not rest fall: in one of its states, between them, anywhere. */
 const movingShares = { inAState: 0.5, between: 0.4, anywhere: 0.1 } as const
@@ -201,9 +206,9 @@ function densityResting(reading: Weighable, values: readonly (number | null)[], 
   const [dead] = values
   const range = meanBetween(reading, values, sharing)
   return hasCollapsed(reading, dead)
-    ? (1 - nothingLeft) * range +
-        (nothingLeft / 2) *
-          (densityBetween(meter, value, 0, dead, sharing) + goodDensity(meter, value, 0, sharing))
+    ? (1 - collapsed.below - collapsed.nothing) * range +
+        collapsed.below * densityBetween(meter, value, 0, dead, sharing) +
+        collapsed.nothing * goodDensity(meter, value, 0, sharing)
     : range
 }
 

@@ -9,8 +9,11 @@ import type { Coarseness } from './typed'
 
 /** Chance that a reading is a blunder: wrong terminal, wrong function, a lead that does not touch. */
 export const blunderChance = 0.025
-/** Share of blunders that read nothing at all. */
-const deadLeadShare = 0.3
+/**
+ * Share of blunders that read nothing at all. Whoever reads nothing where he looks for something seats his
+ * leads anew before he says so: what is left of it is rare. A judgement.
+ */
+const deadLeadShare = 0.04
 
 /**
  * What a meter of high input resistance may show on a dead wire that runs beside live ones: some volts,
@@ -196,18 +199,19 @@ const slipShare = 0.25
 const openLeadsShare = 0.5
 const touchingLeadsShare = 0.25
 
-/** Probability density of a reading that is a blunder. */
+/** Probability density of a reading that is a blunder; `astray`: how much of what leads do wrong may be. */
 export function blunderDensity(
   meter: Meter,
   value: number | null,
   predicted: number | null,
   sharing: Sharing = exactly,
+  astray = 1,
 ): number {
   if (meter === 'ohms') return ohmsBlunder(value, predicted)
   if (meter === 'megohms') return insulationBlunder(value)
   if (value === null || predicted === null) return 1
   const { floor, span } = tolerances[meter]
-  const elsewhere = deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span
+  const elsewhere = astray * (deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span)
   const center = predicted * (1 + sharing.mean)
   // a number that lost its last digit comes back ten times as coarse
   const slipped = (factor: number): number =>
@@ -318,7 +322,7 @@ const lookChance: Readonly<Record<ToldBy, { readonly hit: number; readonly false
 }
 
 /** Of looks at how a thing stands that were wrong, the share that was at another thing. */
-const atAnother = 2 / 3
+const atAnother = 5 / 6
 
 /**
  * Chance of a word being said of a look that shows it, or does not. Whoever has had leads on the part's

@@ -108,12 +108,20 @@ function littleLast(steps: readonly Step[]): readonly Step[] {
   return [...steps.filter((step) => !tellsLittle(step)), ...steps.filter(tellsLittle)]
 }
 
-/** A reading that the verdict hangs on is taken once more before the verdict, unless power has changed. */
-function decidingFirst({ power }: Standing, steps: readonly Step[]): readonly Step[] {
-  const decides = (step: Step): boolean =>
-    step.do === 'measure' && step.again === 'decides' && step.power === power
-  const others = steps.filter((step) => !decides(step))
-  return others.some(({ bits }) => bits > tellsMuchBits) ? steps : [...steps.filter(decides), ...others]
+/** Whether it is a reading taken once more because the verdict hangs on it. */
+const decides = (step: Step): boolean => step.do === 'measure' && step.again === 'decides'
+
+/**
+ * A reading that the verdict hangs on is taken once more before the verdict, unless power has changed, or
+ * something else tells much as things stand.
+ */
+function decidingFirst({ call, power }: Standing, steps: readonly Step[]): readonly Step[] {
+  const isFirst = (step: Step): boolean => decides(step) && step.power === power
+  const others = steps.filter((step) => !isFirst(step))
+  const tellsMuchHere = others.some(
+    (step) => step.bits > tellsMuchBits && step.call === call && step.power === power,
+  )
+  return tellsMuchHere ? steps : [...steps.filter(isFirst), ...others]
 }
 
 /** Share of what is believed that cannot be told without a condition, from which it waits for no reading. */
@@ -215,7 +223,7 @@ export function pick(steps: readonly Step[], count = 3): readonly Step[] {
   const chosen: Step[] = []
   for (const step of steps) {
     if (chosen.length >= count) break
-    if (step.bits <= worthwhileBits) continue
+    if (step.bits <= worthwhileBits && !decides(step)) continue
     const same = chosen.some(
       (other) => Math.abs(other.bits - step.bits) < 1e-6 && placeOf(other) === placeOf(step),
     )

@@ -1,12 +1,14 @@
 import { partOfPoint } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
-import { atSamePart, waited } from './comesAndGoes'
+import { atSamePart, betweenTwoLooks, waited } from './comesAndGoes'
+import { leadsStay } from './leadsStay'
 import type { Track } from './tracks'
 
 /** What passes between two pieces of evidence: a wait, or nothing where both are of one part. */
 export function passing(before: Evidence | undefined, piece: Evidence): (track: Track) => Track {
   const seconds = secondsBetween(before, piece)
   if (seconds > 0) return (track) => waited(track, seconds)
+  if (piece.kind === 'reading' && leadsStay(before, piece)) return betweenTwoLooks
   const parts = before ? partsOf(before) : []
   return partsOf(piece).some((part) => parts.includes(part)) ? atSamePart : (track) => track
 }

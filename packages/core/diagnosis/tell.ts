@@ -35,6 +35,7 @@ export function tell(
   foretold: Foretold,
 ): Told {
   const sharing: Sharing = { ...sharedBy(reading, factors), ...reading.coarse }
+  const ranged = met.find(({ isRange }) => isRange)
   let chance = 0
   let best: Explained | null = null
   // the state that the reading speaks for; whether it is likelier a blunder is asked of that state alone
@@ -43,7 +44,7 @@ export function tell(
     const { versions, weight } = state
     const explained =
       versions.length === 1
-        ? explainedByState(reading, versions[0], foretold, sharing)
+        ? explainedByState(reading, versions[0], foretold, sharing, ranged !== undefined)
         : (explainedWithin(reading, state, foretold, sharing) ??
           explainedByRange(reading, versions, foretold, sharing))
     chance += weight * explained.chance
@@ -53,7 +54,6 @@ export function tell(
     }
   }
   if (best === null || isBlunder(best)) return { chance, factors, where }
-  const ranged = met.find(({ isRange }) => isRange)
   return {
     chance,
     factors: learned(reading, factors, best),

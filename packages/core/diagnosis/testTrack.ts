@@ -1,4 +1,4 @@
-import { cycleAtFirst, stays } from './comesAndGoes'
+import { cycleAtFirst } from './comesAndGoes'
 import { Factors } from './factors'
 import type { Track } from './tracks'
 
@@ -11,7 +11,8 @@ export const trackWith = (known: Partial<Track>): Track => ({
   opens: [],
   present: null,
   cycle: cycleAtFirst,
-  stays,
+  keeps: 0.9,
+  stays: 0.9,
   late: false,
   around: null,
   ...known,

@@ -18,7 +18,9 @@ export interface Track {
   readonly opens: readonly Resistance[]
   /** Chance that the fault is there just now; null: it does not come and go. */
   readonly present: number | null
-  /** Chance that a fault which comes and goes stays as it is until the next entry. */
+  /** Chance that a fault which comes and goes stays as it is from one entry to the next, as a rule. */
+  readonly keeps: number
+  /** The same until the next entry. */
   readonly stays: number
   /** A switch that the fault makes open and close again and again. */
   readonly cycle: Cycle

@@ -1,5 +1,5 @@
 import type { Evidence } from '../visit/evidence'
-import { inCycle, stays, whetherThere } from './comesAndGoes'
+import { inCycle, whetherThere } from './comesAndGoes'
 import { lookLikelihood } from './likelihood'
 import type { Met, Moment } from './moment'
 import { notDrawnLook, orNotDrawn } from './notDrawn'
@@ -34,7 +34,7 @@ export function lookWeigher(
     const there = chanceOf(met)
     const away = seen(moment.away(h, track.blown))
     const { own, present } = whetherThere(track.present, track.stays, there, away)
-    return { ...inSurroundings(track, own, around).track, present, stays }
+    return { ...inSurroundings(track, own, around).track, present, stays: track.keeps }
   }
   return orNotDrawn(model, asKnown, notDrawnLook(what))
 }

@@ -3,7 +3,7 @@ import { partOfPoint } from '../diagram/diagram'
 import { boardHot } from '../diagram/roles'
 import { wiresAt } from '../diagram/wireAt'
 import type { Evidence } from '../visit/evidence'
-import { inCycle, stays, whetherThere } from './comesAndGoes'
+import { inCycle, whetherThere } from './comesAndGoes'
 import type { Moving, Weighable } from './explained'
 import { Factors } from './factors'
 import { spreadsApart } from './likelihood'
@@ -26,8 +26,21 @@ const collapsedShare = 0.5
 /** Spreads of a good reading within which the states of a circuit that will not rest read alike. */
 const standsStillWithin = 0.5
 
+/** What the rest of the evidence says of a reading. */
+export interface Beside {
+  /** How much of what leads do wrong it may be. */
+  readonly astray: number
+  /** The same was read otherwise in the same run. */
+  readonly isContradicted: boolean
+}
+
 /** What a reading makes of a track. */
-export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment): Weigher {
+export function readingWeigher(
+  model: UnitModel,
+  piece: Reading,
+  moment: Moment,
+  { astray, isContradicted }: Beside,
+): Weigher {
   const { meter, from, to, value, typed } = piece
   const { situation } = moment
   const healthy = situation.predict(meter, from, to, [0])[0]
@@ -35,6 +48,7 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment)
     meter,
     value,
     coarse: coarsenessOf(meter, value, typed),
+    astray,
     terms: factorsOf(model.diagram, meter, from, to),
     isElectronic: meter === 'ohms' && isIntoElectronics(model, from, to),
     collapsedBelow: meter === 'volts' || meter === 'loz' ? collapsedShare * healthy : 0,
@@ -82,12 +96,12 @@ export function readingWeigher(model: UnitModel, piece: Reading, moment: Moment)
       factors: present > 0.5 ? there.factors : away.factors,
       where: present > 0.5 ? there.where : track.where,
       present,
-      stays,
+      stays: track.keeps,
     }
   }
   const hot = meter === 'volts' || meter === 'loz' ? hotAt(model, situation, to) : NaN
   const otherwise = notDrawnReading(meter, value, { healthy, hot, anything: density })
-  return orNotDrawn(model, asKnown, otherwise)
+  return orNotDrawn(model, asKnown, isContradicted ? null : otherwise)
 }
 
 /** What the hot side of control power has to a point on a healthy unit, volts. */

@@ -5,8 +5,9 @@ import { complaintSaid } from '../visit/complaintSaid'
 import type { DropPoint } from '../visit/entry'
 import type { Evidence, Findings } from '../visit/evidence'
 import type { Standing } from '../visit/standing'
+import { astrayShare, isContradicted } from './astray'
 import { carriedThrough, type Carried } from './carriedThrough'
-import { changingShare, cycleAtFirst, presentAtFirst, stays, touched } from './comesAndGoes'
+import { changingIn, cycleAtFirst, presentAtFirst, touched } from './comesAndGoes'
 import { complaintChances } from './complaint'
 import { Factors } from './factors'
 import type { Hypothesis } from './hypothesis'
@@ -22,7 +23,7 @@ import { standInChance } from './standIn'
 import type { Carrier, Track, Weigher } from './tracks'
 import { storedChances } from './weighStored'
 import { lookWeigher } from './weighLook'
-import { readingWeigher } from './weighReading'
+import { readingWeigher, type Beside } from './weighReading'
 import type { Whereabouts } from './withinRange'
 
 /**
@@ -106,7 +107,7 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
   const { model, factor, findings, evidence, good, complained } = context
   const { hypotheses } = model
   const prior = new Map<number, number>()
-  const measured = measuredChance(model, findings.measured, changingShare(evidence, findings))
+  const measured = measuredChance(model, findings.measured, changingIn(evidence, findings).share)
   const heardOf = complaintChances(model, findings.complaint)
   for (const h of which) {
     const { faults, of } = hypotheses[h]
@@ -126,6 +127,12 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
   }
 }
 
+/** What the rest of the evidence says of a reading: how far it may be trusted. */
+const beside = (evidence: readonly Evidence[], e: number): Beside => ({
+  astray: astrayShare(evidence, e),
+  isContradicted: isContradicted(evidence, e),
+})
+
 interface AllTold {
   /** By piece of evidence, by hypothesis number; −Infinity where it was not asked about. */
   readonly weight: readonly Float64Array[]
@@ -140,8 +147,8 @@ interface AllTold {
 function carryAll(context: Context, which: readonly number[]): ReadonlyMap<number, Carried> {
   const { model, evidence } = context
   const metered = lookedAtAndMetered(evidence)
-  const pieces = evidence.map((piece) =>
-    JSON.stringify(piece.kind === 'look' ? [piece, metered.includes(piece.of)] : piece),
+  const pieces = evidence.map((piece, e) =>
+    JSON.stringify([piece, piece.kind === 'look' ? metered.includes(piece.of) : beside(evidence, e)]),
   )
   return carriedThrough(model, { base: baseKey(context), pieces }, which, {
     start: (these) => startTracks(context, these),
@@ -184,7 +191,7 @@ const baseKey = (context: Context): string => {
     findings.complaint,
     firstStanding(context),
     findings.home,
-    changingShare(evidence, findings),
+    changingIn(evidence, findings),
     isTimed(evidence),
   ])
 }
@@ -223,7 +230,7 @@ function startTracks(context: Context, which: readonly number[]): ReadonlyMap<nu
   const tracks = new Map<number, readonly Track[]>()
   const first = firstStanding(context)
   const moment = new Moment(model, first, model.stillThere(repairedFaults, first), findings.home)
-  const share = changingShare(evidence, findings)
+  const { share, stays } = changingIn(evidence, findings)
   const clocks = isTimed(evidence) ? timed : untimed
   const around = aroundAtFirst(model, first.conditions)
   for (const h of which) {
@@ -243,6 +250,7 @@ function startTracks(context: Context, which: readonly number[]): ReadonlyMap<nu
                 blown,
                 opens: blown === 'not' || blown === 'untold' ? ways : [],
                 present,
+                keeps: stays,
                 stays,
                 cycle: cycleAtFirst,
                 late,
@@ -277,7 +285,7 @@ function carrierAt(context: Context, e: number, which: readonly number[]): Carri
   const also = model.stillThere(repairedFaults, piece.standing)
   if (piece.kind === 'look' && storedIn(piece.what) !== null)
     return eachOf(plainly(storedChances(model, piece, callsMeant(context), also)))
-  const rest: Rest = { metered: lookedAtAndMetered(evidence), which }
+  const rest: Rest = { metered: lookedAtAndMetered(evidence), which, beside: beside(evidence, e) }
   const { home } = context.findings
   const moment = new Moment(model, piece.standing, also, home)
   const settled = weigherOf(model, piece, moment, rest)
@@ -299,15 +307,17 @@ const eachOf =
 
 /** What weighing a piece of evidence takes from the rest of the visit. */
 interface Rest {
+  readonly beside: Beside
   readonly metered: readonly string[]
   readonly which: readonly number[]
 }
 
 /** What a piece of evidence makes of a track. */
-function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, { metered, which }: Rest): Weigher {
+function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, rest: Rest): Weigher {
+  const { metered, which } = rest
   switch (piece.kind) {
     case 'reading':
-      return readingWeigher(model, piece, moment)
+      return readingWeigher(model, piece, moment, rest.beside)
     case 'look':
       return lookWeigher(model, piece, moment, metered.includes(piece.of))
     case 'drop-out':
