@@ -15,7 +15,7 @@ const shareOfLast = (...entries: readonly EntryBody[]): number => {
   return astrayShare(evidence, evidence.length - 1)
 }
 
-test('leads that have just read something stay where they are while the unit is made to run otherwise', () => {
+test('leads that have just read something stay on while the unit is made to run otherwise', () => {
   const before = volts('TB.R', 26)
   expect(shareOfLast(cooling, before, { kind: 'call', call: 'heat2' }, volts('TB.R', 0))).toBeLessThan(0.5)
   // the same once more is not the unit made otherwise; another place, or nothing before, is no such thing
@@ -24,7 +24,7 @@ test('leads that have just read something stay where they are while the unit is 
   expect(shareOfLast(cooling, volts('TB.R', 0), { kind: 'call', call: 'heat2' }, volts('TB.R', 0))).toBe(1)
 })
 
-test('nothing between two points at each of which something is read: whoever read nothing was there again', () => {
+test('whoever reads nothing between two points, and something at each, was there again', () => {
   const pulledIn: EntryBody = { kind: 'observation', what: 'pulled-in', of: 'CC1' }
   const pole = (...entries: readonly EntryBody[]): number => {
     const { model, belief } = found(cooling, pulledIn, volts('CC1.L1', 242, 'CC1.L2'), ...entries)

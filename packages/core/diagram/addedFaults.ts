@@ -22,7 +22,7 @@ export const addedFaults = (diagram: Diagram): readonly Fault[] =>
     effects: [{ does: 'open', branch: wire.id }],
     shows: [addedSwitch],
     cause: 'added by an installer: find what it watches and why it is open; it may be a guard',
-    prove: 'follow the lead from end to end; the same volts on both sides of what is in it, or not',
+    prove: 'follow the lead from end to end; volts across what is in it: all of them while it is open',
   }))
 
 /** The leads that give a call its power and those it runs along, up to the first thing that may stop it. */

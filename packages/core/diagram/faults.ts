@@ -15,7 +15,7 @@ import { wireName } from './wireName'
 const wireWeights = {
   panel: { open: 0.1, ground: 0.03, crossed: 0 },
   harness: { open: 0.25, ground: 0.1, crossed: 0.01 },
-  field: { open: 2.5, ground: 0.2, crossed: 0.08 },
+  field: { open: 2.5, ground: 0.2, crossed: 0.055 },
   // in conduit, of heavy wire
   feeder: { open: 0.3, ground: 0.1, crossed: 0 },
 } as const
