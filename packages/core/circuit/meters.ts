@@ -21,6 +21,10 @@ const isAmong =
 export type WireMeter = 'amps' | 'microamps'
 export const isInWire = isAmong<WireMeter>('amps', 'microamps')
 
+/** Alternating volts, by a meter of high input resistance or a low-impedance one. */
+type AcVoltsMeter = 'volts' | 'loz'
+export const isAcVolts = isAmong<AcVoltsMeter>('volts', 'loz')
+
 /** Resistance by direct current, over many decades: it may be out of range. */
 export type OhmsMeter = 'ohms' | 'megohms'
 export const isOhms = isAmong<OhmsMeter>('ohms', 'megohms')

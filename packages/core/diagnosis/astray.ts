@@ -1,4 +1,6 @@
+import { isAcVolts } from '../circuit/meters'
 import type { Evidence } from '../visit/evidence'
+import { isSameRun } from '../visit/standing'
 import { leadsStay } from './leadsStay'
 import { isNothing } from './likelihood'
 
@@ -16,7 +18,7 @@ export function astrayShare(evidence: readonly Evidence[], e: number): number {
   const piece = evidence[e]
   if (piece.kind !== 'reading') return 1
   if (leadsStay(evidence[e - 1], piece)) return left.stayed
-  return isVolts(piece) && isNothing(piece.meter, piece.value) && isThereAgain(evidence, piece)
+  return isAcVolts(piece.meter) && isNothing(piece.meter, piece.value) && isThereAgain(evidence, piece)
     ? left.thereAgain
     : 1
 }
@@ -32,7 +34,7 @@ export function isContradicted(evidence: readonly Evidence[], e: number): boolea
     (other) =>
       other.kind === 'reading' &&
       isSameTwo(other, piece) &&
-      other.standing.ran.length === piece.standing.ran.length &&
+      isSameRun(other.standing, piece.standing) &&
       isNothing(other.meter, other.value) !== isNothing(piece.meter, piece.value),
   )
 }
@@ -40,14 +42,12 @@ export function isContradicted(evidence: readonly Evidence[], e: number): boolea
 const isSameTwo = (a: Reading, b: Reading): boolean =>
   a.meter === b.meter && a.from === b.from && a.to === b.to
 
-const isVolts = ({ meter }: Reading): boolean => meter === 'volts' || meter === 'loz'
-
 function isThereAgain(evidence: readonly Evidence[], { from, to, standing }: Reading): boolean {
   const live = evidence.flatMap((other) => {
-    if (other.kind !== 'reading' || !isVolts(other) || isNothing(other.meter, other.value)) return []
+    if (other.kind !== 'reading' || !isAcVolts(other.meter) || isNothing(other.meter, other.value)) return []
     const ends = [other.from, other.to]
     const isElsewhere = !ends.includes(from) || !ends.includes(to)
-    return isElsewhere && other.standing.ran.length === standing.ran.length ? ends : []
+    return isElsewhere && isSameRun(other.standing, standing) ? ends : []
   })
   return [from, to].every((point) => live.includes(point))
 }

@@ -1,4 +1,5 @@
 import type { Evidence } from '../visit/evidence'
+import { isSameRun } from '../visit/standing'
 import { isNothing } from './likelihood'
 
 /**
@@ -11,5 +12,5 @@ export function leadsStay(
 ): boolean {
   if (before?.kind !== 'reading' || before.meter !== meter || isNothing(meter, before.value)) return false
   const isThere = before.from === from && before.to === to
-  return isThere && before.standing.ran.length !== standing.ran.length
+  return isThere && !isSameRun(before.standing, standing)
 }

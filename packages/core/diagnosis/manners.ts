@@ -1,3 +1,4 @@
+import { isAcVolts } from '../circuit/meters'
 import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { endOf } from '../diagram/endOf'
 import { supplies } from '../diagram/roles'
@@ -38,7 +39,7 @@ function powerFirst({ findings }: Search, steps: readonly Step[]): readonly Step
   const isKnown = evidence.some(
     (piece) =>
       piece.kind === 'reading' &&
-      (piece.meter === 'volts' || piece.meter === 'loz') &&
+      isAcVolts(piece.meter) &&
       piece.standing.call === now.call &&
       piece.standing.repairs === now.repairs,
   )

@@ -5,7 +5,7 @@ import type { UnitModel } from './predictor'
 import type { Track, Weigher } from './tracks'
 
 /**
- * What may be read on a unit that differs from its drawing somewhere: as often as not what it has by what is
+ * What may be read on a unit that differs from its drawing somewhere: mostly what it has by what is
  * known of it, else what a healthy one has, nothing where there should be something, or the other way round,
  * and now and then anything at all. Shares of each.
  */

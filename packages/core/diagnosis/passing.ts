@@ -1,5 +1,6 @@
 import { partOfPoint } from '../diagram/diagram'
 import type { Evidence } from '../visit/evidence'
+import { isSameRun } from '../visit/standing'
 import { atSamePart, betweenTwoLooks, waited } from './comesAndGoes'
 import { leadsStay } from './leadsStay'
 import type { Track } from './tracks'
@@ -20,8 +21,8 @@ function partsOf(piece: Evidence): readonly string[] {
 }
 
 /** Seconds that were waited between two pieces of evidence, as far as they were said. */
-function secondsBetween(before: Evidence | undefined, { standing: { age, ran } }: Evidence): number {
+function secondsBetween(before: Evidence | undefined, { standing }: Evidence): number {
+  const { age } = standing
   if (age === null) return 0
-  const isSameRun = before !== undefined && before.standing.ran.length === ran.length
-  return isSameRun ? age - (before.standing.age ?? 0) : age
+  return before && isSameRun(before.standing, standing) ? age - (before.standing.age ?? 0) : age
 }

@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meters'
+import { isAcVolts, type Meter } from '../circuit/meters'
 import { partOfPoint, type Diagram } from '../diagram/diagram'
 import { circuitOf } from '../diagram/joins'
 import type { FactorTerm } from './factors'
@@ -45,7 +45,7 @@ export function factorsOf(diagram: Diagram, meter: Meter, from: string, to: stri
 }
 
 function findFactors(diagram: Diagram, meter: Meter, from: string, to: string): readonly FactorTerm[] {
-  if (meter === 'volts' || meter === 'loz') {
+  if (isAcVolts(meter)) {
     const point = from === 'EARTH' ? to : from
     const between = isCarried(diagram, from) && isCarried(diagram, to) ? [] : [dividedFactor(from, to)]
     return [supplyFactor, ...transformersOf(diagram, point), ...between]

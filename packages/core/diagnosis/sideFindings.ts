@@ -1,4 +1,4 @@
-import { asTyped } from '../circuit/meters'
+import { asTyped, isAcVolts } from '../circuit/meters'
 import { partOfPoint, partWords, type Diagram, type Part } from '../diagram/diagram'
 import { controlFuses } from '../diagram/roles'
 import type { Evidence } from '../visit/evidence'
@@ -76,7 +76,7 @@ const onAnotherTap = ({ id, words }: Part, share: number): SideFinding => ({
 /** Whether volts were read that no transformer is in. */
 const isOfSupply = (diagram: Diagram, piece: Evidence): boolean =>
   piece.kind === 'reading' &&
-  (piece.meter === 'volts' || piece.meter === 'loz') &&
+  isAcVolts(piece.meter) &&
   piece.value !== 0 &&
   factorsOf(diagram, piece.meter, piece.from, piece.to).every(({ key }) => key === supplyFactor.key)
 

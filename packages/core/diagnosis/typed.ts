@@ -1,4 +1,4 @@
-import type { Meter } from '../circuit/meters'
+import { isAcVolts, type Meter } from '../circuit/meters'
 
 /** Volts that people say when they mean that it is there. */
 const nominalVolts: ReadonlySet<number> = new Set([24, 120, 208, 240, 277, 480])
@@ -21,7 +21,6 @@ export function coarsenessOf(meter: Meter, value: number | null, typed: string):
   const decimals = digits.includes('.') ? digits.length - digits.indexOf('.') - 1 : 0
   // a whole number may have lost up to half of its last digit; spread evenly, that is a step over the root of twelve
   const rounding = 10 ** -decimals / Math.sqrt(12)
-  const isVolts = meter === 'volts' || meter === 'loz'
-  const isBare = isVolts && decimals === 0 && nominalVolts.has(value)
+  const isBare = isAcVolts(meter) && decimals === 0 && nominalVolts.has(value)
   return { rounding, nominal: isBare ? (nominalShare * value) / 2 : 0 }
 }

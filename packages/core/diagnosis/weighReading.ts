@@ -1,4 +1,4 @@
-import { isDead, isOhms } from '../circuit/meters'
+import { isAcVolts, isDead, isOhms } from '../circuit/meters'
 import { partOfPoint } from '../diagram/diagram'
 import { boardHot } from '../diagram/roles'
 import { wiresAt } from '../diagram/wireAt'
@@ -51,7 +51,7 @@ export function readingWeigher(
     astray,
     terms: factorsOf(model.diagram, meter, from, to),
     isElectronic: meter === 'ohms' && isIntoElectronics(model, from, to),
-    collapsedBelow: meter === 'volts' || meter === 'loz' ? collapsedShare * healthy : 0,
+    collapsedBelow: isAcVolts(meter) ? collapsedShare * healthy : 0,
   }
   const leadOff = isOhms(meter) ? withLeadOff(model, situation, from, to) : null
   const density = movingDensity(piece, situation)
@@ -99,7 +99,7 @@ export function readingWeigher(
       stays: track.keeps,
     }
   }
-  const hot = meter === 'volts' || meter === 'loz' ? hotAt(model, situation, to) : NaN
+  const hot = isAcVolts(meter) ? hotAt(model, situation, to) : NaN
   const otherwise = notDrawnReading(meter, value, { healthy, hot, anything: density })
   return orNotDrawn(model, asKnown, isContradicted ? null : otherwise)
 }

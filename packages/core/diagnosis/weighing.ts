@@ -128,7 +128,7 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
 }
 
 /** What the rest of the evidence says of a reading: how far it may be trusted. */
-const beside = (evidence: readonly Evidence[], e: number): Beside => ({
+const besideOf = (evidence: readonly Evidence[], e: number): Beside => ({
   astray: astrayShare(evidence, e),
   isContradicted: isContradicted(evidence, e),
 })
@@ -148,7 +148,7 @@ function carryAll(context: Context, which: readonly number[]): ReadonlyMap<numbe
   const { model, evidence } = context
   const metered = lookedAtAndMetered(evidence)
   const pieces = evidence.map((piece, e) =>
-    JSON.stringify([piece, piece.kind === 'look' ? metered.includes(piece.of) : beside(evidence, e)]),
+    JSON.stringify([piece, piece.kind === 'look' ? metered.includes(piece.of) : besideOf(evidence, e)]),
   )
   return carriedThrough(model, { base: baseKey(context), pieces }, which, {
     start: (these) => startTracks(context, these),
@@ -285,7 +285,7 @@ function carrierAt(context: Context, e: number, which: readonly number[]): Carri
   const also = model.stillThere(repairedFaults, piece.standing)
   if (piece.kind === 'look' && storedIn(piece.what) !== null)
     return eachOf(plainly(storedChances(model, piece, callsMeant(context), also)))
-  const rest: Rest = { metered: lookedAtAndMetered(evidence), which, beside: beside(evidence, e) }
+  const rest: Rest = { metered: lookedAtAndMetered(evidence), which, beside: besideOf(evidence, e) }
   const { home } = context.findings
   const moment = new Moment(model, piece.standing, also, home)
   const settled = weigherOf(model, piece, moment, rest)
@@ -313,11 +313,15 @@ interface Rest {
 }
 
 /** What a piece of evidence makes of a track. */
-function weigherOf(model: UnitModel, piece: Evidence, moment: Moment, rest: Rest): Weigher {
-  const { metered, which } = rest
+function weigherOf(
+  model: UnitModel,
+  piece: Evidence,
+  moment: Moment,
+  { metered, which, beside }: Rest,
+): Weigher {
   switch (piece.kind) {
     case 'reading':
-      return readingWeigher(model, piece, moment, rest.beside)
+      return readingWeigher(model, piece, moment, beside)
     case 'look':
       return lookWeigher(model, piece, moment, metered.includes(piece.of))
     case 'drop-out':

@@ -48,6 +48,9 @@ export interface Standing {
   readonly standIns: readonly string[]
 }
 
+/** Whether the unit was not made to run otherwise from one to the other. */
+export const isSameRun = (a: Standing, b: Standing): boolean => a.ran.length === b.ran.length
+
 /** A run of the unit in a call. */
 export interface Run {
   readonly call: string
