@@ -328,9 +328,15 @@ function weigherOf(
       return plainly((h) => dropOutChance(moment.situation, piece, which, h))
     case 'found-set': {
       const { part, setting, to } = piece.found
-      return plainly((h) =>
+      const found = plainly((h) =>
         moment.situation.settingOf(h, part, setting) === to ? foundSetChance.hit : foundSetChance.miss,
       )
+      const menuShownBy = model.diagram.parts.get(part)?.kind.menuShownBy
+      if (menuShownBy === undefined) return found
+      // who reads a setting in a menu has seen the menu
+      const look = { kind: 'look', of: part, what: menuShownBy, standing: piece.standing } as const
+      const shown = lookWeigher(model, look, moment, false)
+      return (h, track) => shown(h, found(h, track))
     }
     case 'found-on': {
       const isIt = ({ of, landedOn }: Fault): boolean => of === piece.of && landedOn === piece.at

@@ -345,6 +345,8 @@ export interface PartKind {
   }
   /** What a person sets on it, by setting: a dial, a switch, a menu. */
   readonly dials?: Readonly<Record<string, Dial>>
+  /** What a look shows of it while those can be read and set: they stand in a menu of its own. */
+  readonly menuShownBy?: string
   /** The outdoor temperature up to which it lets outdoor air in, °F, where it goes by that alone. */
   dryBulbLimit?(settings: Settings): number | undefined
   /** Seconds that the energy stored in it is waited for before hands go in. */

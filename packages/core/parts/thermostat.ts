@@ -136,6 +136,7 @@ export const thermostat: PartKind = {
       matters: (s) => outputs(s).some((name) => name.startsWith('Y')),
     },
   },
+  menuShownBy: 'lamp-on',
   settings: {
     outputs: 'Y1,Y2,G,W1',
     signals: '',
