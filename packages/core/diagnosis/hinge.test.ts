@@ -18,11 +18,14 @@ const askedAgain = ({ next }: ReturnType<typeof found>) =>
   next.filter((step) => step.do === 'measure' && step.again === 'decides')
 const dead = volts('TB.Y1', 0)
 
-test('a reading of nothing that a verdict hangs on is asked for once more, first, in words', () => {
+test('a reading of nothing that a verdict hangs on is asked for once more, in words', () => {
   const once = found(dead)
-  const [first] = once.next
-  expect(first).toMatchObject({ do: 'measure', from: 'TB.Y1', to: 'TB.C', again: 'decides' })
-  expect(askOf(once, first).reason).toMatch(/^Once more, leads pressed on clean metal/)
+  const [again] = askedAgain(once)
+  expect(again).toMatchObject({ do: 'measure', from: 'TB.Y1', to: 'TB.C' })
+  expect(askOf(once, again).reason).toMatch(/^Once more, leads pressed on clean metal/)
+  // nothing goes before it but what would bear it out as well
+  const before = once.next.slice(0, once.next.indexOf(again))
+  expect(before.map((step) => step.do === 'measure' && [step.from, step.to])).toEqual([['TS.R', 'TS.Y1']])
 })
 
 test('what bears it out goes before: then nothing hangs on it any more', () => {

@@ -175,7 +175,7 @@ export function sharesOf(diagram: Diagram, faults: readonly Fault[]): readonly n
 /** The group that a fault is counted in. */
 export function groupOf(diagram: Diagram, fault: Fault): CauseGroup {
   const part = diagram.parts.get(fault.of)
-  if (fault.class === 'added') return 'added'
+  if (fault.countedWith) return fault.countedWith
   if (!part) {
     const isControl = diagram.wires.get(fault.of)?.wiring === 'control'
     return isControl && (fault.class === 'ground' || fault.class === 'crossed') ? 'short' : 'wires'

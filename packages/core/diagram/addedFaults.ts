@@ -16,6 +16,7 @@ export const addedFaults = (diagram: Diagram): readonly Fault[] =>
   leadsOfCalls(diagram).map((wire) => ({
     id: `${wire.id}:added`,
     class: 'added',
+    countedWith: 'added',
     words: `Wire ${wireName(wire)}: a switch in it that is not on the drawing, open`,
     of: wire.id,
     prior: 1,

@@ -9,11 +9,13 @@ import { wireAt } from './wireAt'
 import { wireName } from './wireName'
 
 /**
- * Weights of what goes wrong with wires, against each other: inside a panel, in a harness from one section of
- * the unit to another, and in a cable in the field, where staples, tools and teeth get at it.
+ * Weights of what goes wrong with wires, against each other: inside a panel, where those of the line burn at
+ * their terminals, in a harness from one section of the unit to another, and in a cable in the field, where
+ * staples, tools and teeth get at it.
  */
 const wireWeights = {
   panel: { open: 0.1, ground: 0.03, crossed: 0 },
+  panelLine: { open: 0.3, ground: 0.03, crossed: 0 },
   harness: { open: 0.25, ground: 0.1, crossed: 0.01 },
   field: { open: 2.5, ground: 0.2, crossed: 0.055 },
   // in conduit, of heavy wire
@@ -73,7 +75,7 @@ function partFaults(diagram: Diagram, part: Part): readonly Fault[] {
 /** Where a wire lies: a cable in the field leads from one place to another and lands on terminals at both. */
 function liesIn(diagram: Diagram, { from, to, wiring }: Wire): Lies {
   const { parts, plate } = diagram
-  if (inOnePlace(diagram, from, to)) return 'panel'
+  if (inOnePlace(diagram, from, to)) return wiring === 'line' ? 'panelLine' : 'panel'
   const isLanding = (end: PointId): boolean => {
     const part = parts.get(partOfPoint(end))
     return part !== undefined && (part.id === plate || landsField.has(part.kind.symbol))

@@ -111,7 +111,7 @@ export const contactor: PartKind = {
       name: 'welded',
       class: 'stuck',
       words: 'stays in without its coil: poles welded, or the armature sticks',
-      prior: 0.6,
+      prior: 1,
       cause: 'short cycling, low coil volts; dirt or wear of the carrier',
       shows: ['burnt'],
       effects: staysPut(s, 'in'),

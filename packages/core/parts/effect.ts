@@ -1,3 +1,4 @@
+import type { CauseGroup } from './causeGroup'
 import type { FaultClass } from './faultClass'
 
 /** `PART.TERMINAL`, or `EARTH` for the metal of the unit. */
@@ -48,6 +49,8 @@ export interface Fault {
   readonly prove: string
   /** The part or wire it belongs to. */
   readonly of: string
+  /** The causes of calls that it is counted with, where those are not its part's. */
+  readonly countedWith?: CauseGroup
   /** The other wire of two that touch: either one put right ends it. */
   readonly touching?: string
   /** The terminal that a lead was landed on, of a landing. */

@@ -1,3 +1,4 @@
+import type { CauseGroup } from './causeGroup'
 import type { Clearing } from './effect'
 import type { FaultClass } from './faultClass'
 import type { PartFault } from './kind'
@@ -6,6 +7,7 @@ interface Detail {
   /** Where it is of another class than its helper says. */
   readonly class?: FaultClass
   readonly cause?: string
+  readonly countedWith?: CauseGroup
   readonly prove?: string
   readonly shows?: readonly string[]
   readonly clears?: readonly Clearing[]

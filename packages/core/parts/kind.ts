@@ -103,6 +103,8 @@ export interface PartFault {
   /** Of a winding with turns shorted: the ohms that are left of it at most. */
   readonly mostOhms?: number
   readonly cause?: string
+  /** The causes of calls that it is counted with, where those are not its part's. */
+  readonly countedWith?: CauseGroup
   readonly prove?: string
   /** Marks of it that a look at the part may show, beside how it stands. */
   readonly shows?: readonly string[]

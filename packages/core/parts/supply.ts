@@ -167,10 +167,12 @@ export const supply: PartKind = {
   },
   faults: (s) => {
     const { legs } = systemOf(s.text('system'))
+    const isThreePhase = legs.length === 3
     return [
       ...legs.map((leg) =>
         sticks(`${leg.name}-lost`, [leg.name], 'dead', `leg ${leg.name} lost in the building supply`, 1.5, {
           class: 'supply',
+          ...(isThreePhase && { countedWith: 'phase' as const }),
           cause: 'a fuse or connection upstream',
         }),
       ),
@@ -183,10 +185,11 @@ export const supply: PartKind = {
         { class: 'off', cause: 'somebody switched it off: find out who and why' },
       ),
       opens('neutral', 'neutral open in the building supply', 0.4, { class: 'supply' }),
-      ...(legs.length === 3
+      ...(isThreePhase
         ? [
             sticks('reversed', ['L2', 'L3'], 'swapped', 'two legs of the supply exchanged', 0.5, {
               class: 'supply',
+              countedWith: 'phase',
               cause: 'work on the building switchgear',
             }),
           ]

@@ -200,15 +200,15 @@ export const thermostat: PartKind = {
   ],
   faults: (s) => [
     ...outputs(s).map((name) =>
-      opens(relay(name), `thermostat does not close ${name}`, 0.7, {
+      opens(relay(name), `thermostat does not close ${name}`, 0.4, {
         prove: `join R to ${name} at the thermostat for a moment`,
       }),
     ),
     ...outputs(s).map((name) =>
-      sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.4),
+      sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.2),
     ),
     ...signals(s).flatMap(signalFaults),
-    ...(s.text('power') === 'common' ? [opens('electronics', 'thermostat dead', 0.5)] : []),
+    ...(s.text('power') === 'common' ? [opens('electronics', 'thermostat dead', 0.8)] : []),
     ...(s.number('stages') > 1
       ? [
           misset('set-one-stage', 'stages', 1, 'thermostat set up for one stage', 1, {
