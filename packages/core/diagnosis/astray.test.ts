@@ -24,6 +24,14 @@ test('leads that have just read something stay on while the unit is made to run 
   expect(shareOfLast(cooling, volts('TB.R', 0), { kind: 'call', call: 'heat2' }, volts('TB.R', 0))).toBe(1)
 })
 
+test('who sees a number change under the leads has not lost a digit of it', () => {
+  const healthy = (...entries: readonly EntryBody[]): number =>
+    found(cooling, ...entries).belief.weight.at(-1)?.[0] ?? 0
+  const asSlip = healthy(volts('TB.R', 2))
+  const seen = healthy(volts('TB.R', 26), { kind: 'call', call: 'heat2' }, volts('TB.R', 2))
+  expect(seen).toBeLessThan(asSlip - 1)
+})
+
 test('whoever reads nothing between two points, and something at each, was there again', () => {
   const pulledIn: EntryBody = { kind: 'observation', what: 'pulled-in', of: 'CC1' }
   const pole = (...entries: readonly EntryBody[]): number => {

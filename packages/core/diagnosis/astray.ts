@@ -7,13 +7,14 @@ import { isNothing } from './likelihood'
 type Reading = Extract<Evidence, { readonly kind: 'reading' }>
 
 /**
- * Of what leads do wrong, not touching or on other points than meant, the share that is left: where they have
- * just read something between the same two points; and of nothing between two points, from each of which to
- * another something was read in the same run, so that who read nothing there was there again. Judgements.
+ * Of what goes wrong with a reading, the share that is left: where the leads have just read something between
+ * the same two points, so that they touch, and who types another number has seen it change; and of nothing
+ * between two points, from each of which to another something was read in the same run, so that who read
+ * nothing there was there again. Judgements.
  */
 const left = { stayed: 0.1, thereAgain: 0.3 } as const
 
-/** How much of what leads do wrong may be in a piece of evidence: 1, or what is left of it. */
+/** How much of what goes wrong may be in a piece of evidence: 1, or what is left of it. */
 export function astrayShare(evidence: readonly Evidence[], e: number): number {
   const piece = evidence[e]
   if (piece.kind !== 'reading') return 1

@@ -20,7 +20,7 @@ export interface Weighable {
   readonly meter: Meter
   readonly value: number | null
   readonly coarse: Coarseness
-  /** How much of what leads do wrong it may be; 1 where nothing speaks against that. */
+  /** How much of what goes wrong it may be; 1 where nothing speaks against that. */
   readonly astray: number
   readonly terms: readonly FactorTerm[]
   /**

@@ -199,7 +199,7 @@ const slipShare = 0.25
 const openLeadsShare = 0.5
 const touchingLeadsShare = 0.25
 
-/** Probability density of a reading that is a blunder; `astray`: how much of what leads do wrong may be. */
+/** Probability density of a reading that is a blunder; `astray`: how much of what goes wrong may be. */
 export function blunderDensity(
   meter: Meter,
   value: number | null,
@@ -211,14 +211,13 @@ export function blunderDensity(
   if (meter === 'megohms') return insulationBlunder(value)
   if (value === null || predicted === null) return 1
   const { floor, span } = tolerances[meter]
-  const elsewhere = astray * (deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span)
+  const elsewhere = deadLeadShare * bell(value, floor) + (1 - deadLeadShare) / span
   const center = predicted * (1 + sharing.mean)
   // a number that lost its last digit comes back ten times as coarse
   const slipped = (factor: number): number =>
     factor * bell(value * factor - center, Math.hypot(spreadOf(meter, predicted), sharing.rounding * factor))
-  return predicted < 1
-    ? elsewhere
-    : (1 - slipShare) * elsewhere + (slipShare / 2) * (slipped(10) + slipped(0.1))
+  if (predicted < 1) return astray * elsewhere
+  return astray * ((1 - slipShare) * elsewhere + (slipShare / 2) * (slipped(10) + slipped(0.1)))
 }
 
 const exactly: Sharing = { mean: 0, variance: 0, rounding: 0, nominal: 0 }

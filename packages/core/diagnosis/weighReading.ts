@@ -28,7 +28,7 @@ const standsStillWithin = 0.5
 
 /** What the rest of the evidence says of a reading. */
 export interface Beside {
-  /** How much of what leads do wrong it may be. */
+  /** How much of what goes wrong it may be. */
   readonly astray: number
   /** The same was read otherwise in the same run. */
   readonly isContradicted: boolean
