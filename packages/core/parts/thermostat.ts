@@ -205,10 +205,10 @@ export const thermostat: PartKind = {
       }),
     ),
     ...outputs(s).map((name) =>
-      sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.2),
+      sticks(`${relay(name)}-stuck`, [relay(name)], 'closed', `thermostat holds ${name} closed`, 0.1),
     ),
     ...signals(s).flatMap(signalFaults),
-    ...(s.text('power') === 'common' ? [opens('electronics', 'thermostat dead', 0.8)] : []),
+    ...(s.text('power') === 'common' ? [opens('electronics', 'thermostat dead', 0.3)] : []),
     ...(s.number('stages') > 1
       ? [
           misset('set-one-stage', 'stages', 1, 'thermostat set up for one stage', 1, {

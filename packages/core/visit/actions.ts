@@ -3,6 +3,7 @@ import type { Effect } from '../parts/effect'
 import { inPart } from '../diagram/faults'
 import { joinProblem } from '../diagram/joins'
 import { UnknownNameError } from '../diagram/nearest'
+import { wiresAt } from '../diagram/wireAt'
 import { movedLead, wireNamed } from './movedLead'
 import type { ActionVerb, AlterationSort } from './entry'
 
@@ -48,6 +49,35 @@ export function actAfter(
   return effects.length === 0 || left.some((action) => action.key === key)
     ? left
     : [...left, { key, verb, of, to, effects }]
+}
+
+/** A lead as it is told from others on its terminal. */
+export interface LeadAtTerminal {
+  readonly terminal: string
+  readonly color: string
+  readonly number: string
+}
+
+/**
+ * The standing actions after one lead is said to be back on its terminal, of which every lead was lifted: the others are
+ * still off.
+ */
+export const actionsAfterLanding = (
+  diagram: Diagram,
+  before: readonly StandingAction[],
+  { terminal, color, number }: LeadAtTerminal,
+): readonly StandingAction[] => {
+  const back = wiresAt(diagram, terminal).filter((wire) => wire.color === color && wire.number === number)
+  const isBack = (effect: Effect): boolean =>
+    effect.does === 'open' && back.some(({ id }) => id === effect.branch)
+  const isOfIt = ({ verb, of, effects }: StandingAction): boolean =>
+    verb === 'lift' && of === terminal && effects.some(isBack)
+  if (!before.some(isOfIt)) return before
+  return before.flatMap((action) => {
+    if (!isOfIt(action)) return [action]
+    const effects = action.effects.filter((effect) => !isBack(effect))
+    return effects.length === 0 ? [] : [{ ...action, effects }]
+  })
 }
 
 /** The standing actions after something was read or seen: a start that was watched is over. */

@@ -1,3 +1,5 @@
+import { partOfPoint } from '../diagram/diagram'
+import { wiresAt } from '../diagram/wireAt'
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from './entry'
 import { stillMovesIn } from './lateMovesIn'
@@ -127,6 +129,22 @@ test('what is undone stands no longer, and a value with its reason may stand', (
   expect(problems(standIn, { kind: 'repair', of: 'FU' }, proof('cool1'))).toBe('')
   const low = { what: 'Compressor 1', value: 8, unit: 'A', expected: 15.7 }
   expect(problems(repair, proof('cool1', { words: '58 °F outside, lightly loaded', values: [low] }))).toBe('')
+})
+
+test('leads of a lifted terminal that are ticked as back are back, once all of them are', () => {
+  const terminal = [...diagram.points.keys()].find((point) => wiresAt(diagram, point).length === 2) ?? ''
+  const [one, other] = wiresAt(diagram, terminal).map(({ color, number }): EntryBody => ({
+    kind: 'lead-landed',
+    of: partOfPoint(terminal),
+    terminal,
+    color,
+    number,
+  }))
+  const lift: EntryBody = { kind: 'action', do: 'lift', of: terminal }
+  expect(problems(lift, one, repair, proof('cool1'))).toMatch(/is still off/)
+  expect(problems(lift, one, other, repair, proof('cool1'))).toBe('')
+  // what was ticked before it was lifted again is off again
+  expect(problems(one, other, lift, repair, proof('cool1'))).toMatch(/is still off/)
 })
 
 test('a proof while a delay runs does not count; one after it, or after a proof that counts, does', () => {

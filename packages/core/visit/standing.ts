@@ -6,7 +6,13 @@ import { knownConditions, type Conditions } from '../parts/kind'
 import { isOfRunning } from '../parts/surroundings'
 import type { EntryBody } from './entry'
 import { powerAfter } from './powerState'
-import { actAfter, actionsWatched, alterationEffects, type StandingAction } from './actions'
+import {
+  actAfter,
+  actionsAfterLanding,
+  actionsWatched,
+  alterationEffects,
+  type StandingAction,
+} from './actions'
 import { movedLead, wireNamed } from './movedLead'
 
 /** A part's setting as somebody left it. */
@@ -144,6 +150,8 @@ function moved(diagram: Diagram, standing: Standing, entry: EntryBody): Standing
     case 'alteration-settled':
     case 'found-on':
       return { ...standing, actions: actionsAfterFinding(diagram, standing.actions, entry) }
+    case 'lead-landed':
+      return { ...standing, actions: actionsAfterLanding(diagram, standing.actions, entry) }
     case 'setting':
       return { ...standing, settings: settingsAfter(diagram, standing.settings, entry) }
     case 'repair':

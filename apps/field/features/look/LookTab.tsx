@@ -86,65 +86,72 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
     for (const body of looked.flatMap((item) => lookedAt(item, is))) await say(body)
   }
   return (
-    <View>
-      <Words strong quiet role="heading" aria-level={2}>
-        First look, before any power changes
-      </Words>
-      {items.map((item) => {
-        const { id, words } = item
-        const now = state.firstLook.get(id)?.body
-        const look = async (is: 'right' | 'wrong'): Promise<void> => {
-          await enter([item], is)
-          setNoting(is === 'wrong' ? id : null)
-        }
-        return (
-          <View
-            key={id}
-            style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair }}
-          >
-            <Line gap="small" align="center">
-              <Words grows>{words}</Words>
-              <PhotoPress visit={visit.id} shows={{ of: id }} label={words} />
-              <Line gap="hair">
-                <Press
-                  title="Right"
-                  label={`${words}: right`}
-                  selected={now?.is === 'right'}
-                  onPress={() => {
-                    void look('right')
-                  }}
-                />
-                <Press
-                  title="Wrong"
-                  label={`${words}: wrong`}
-                  selected={now?.is === 'wrong'}
-                  onPress={() => {
-                    void look('wrong')
-                  }}
-                />
+    <Stack gap="small">
+      <View>
+        <Words strong quiet role="heading" aria-level={2}>
+          First look, before any power changes
+        </Words>
+        {items.map((item) => {
+          const { id, words } = item
+          const now = state.firstLook.get(id)?.body
+          const look = async (is: 'right' | 'wrong'): Promise<void> => {
+            await enter([item], is)
+            setNoting(is === 'wrong' ? id : null)
+          }
+          return (
+            <View
+              key={id}
+              style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair }}
+            >
+              <Line gap="small" align="center">
+                <Words grows>{words}</Words>
+                <PhotoPress visit={visit.id} shows={{ of: id }} label={words} />
+                <Line gap="hair">
+                  <Press
+                    title="Right"
+                    label={`${words}: right`}
+                    selected={now?.is === 'right'}
+                    onPress={() => {
+                      void look('right')
+                    }}
+                  />
+                  <Press
+                    title="Wrong"
+                    label={`${words}: wrong`}
+                    selected={now?.is === 'wrong'}
+                    onPress={() => {
+                      void look('wrong')
+                    }}
+                  />
+                </Line>
               </Line>
-            </Line>
-            {noting === id ? (
-              <View>
-                <Field
-                  label="What is wrong, and who switched it off if somebody did"
-                  value={note}
-                  onChangeText={setNote}
-                />
-                <Press
-                  title="Keep the note"
-                  disabled={note.trim() === ''}
-                  onPress={() => {
-                    void say({ kind: 'first-look', item: id, is: 'wrong', words: `${words}: ${note.trim()}` })
-                    setNote('')
-                    setNoting(null)
-                  }}
-                />
-              </View>
-            ) : null}
-          </View>
-        )
-      })}
+              {noting === id ? (
+                <View>
+                  <Field
+                    label="What is wrong, and who switched it off if somebody did"
+                    value={note}
+                    onChangeText={setNote}
+                  />
+                  <Press
+                    title="Keep the note"
+                    disabled={note.trim() === ''}
+                    onPress={() => {
+                      void say({
+                        kind: 'first-look',
+                        item: id,
+                        is: 'wrong',
+                        words: `${words}: ${note.trim()}`,
+                      })
+                      setNote('')
+                      setNoting(null)
+                    }}
+                  />
+                </View>
+              ) : null}
+            </View>
+          )
+        })}
+      </View>
       <Press
         title="All of these are right"
         onPress={() => {
@@ -154,6 +161,6 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
           )
         }}
       />
-    </View>
+    </Stack>
   )
 }
