@@ -100,13 +100,17 @@ function asWhole(met: readonly Met[]): readonly Met[] {
 const staysFor = (before: number, each: number, entries: number): number =>
   0.5 + (before - 0.5) * (2 * each - 1) ** entries
 
-/** At one part a switch that opens is heard: the contactor that one stands at drops out. */
-const staysAtPart = 0.997
+/**
+ * What is read at one part is read within seconds; and a switch that opens there is heard: the contactor that
+ * one stands at drops out.
+ */
+const staysAtPart = { fault: 0.94, cycle: 0.997 } as const
 
 /** A track before something more is read or seen at the part where one stands. */
 export const atSamePart = (track: Track): Track => ({
   ...track,
-  cycle: { ...track.cycle, stays: Math.max(track.cycle.stays, staysAtPart) },
+  stays: Math.max(track.stays, staysAtPart.fault),
+  cycle: { ...track.cycle, stays: Math.max(track.cycle.stays, staysAtPart.cycle) },
 })
 
 /** The same while the leads stay where they are: what is done in between takes moments. */

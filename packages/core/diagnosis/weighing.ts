@@ -345,13 +345,26 @@ function weigherOf(
     case 'stand-in':
       return plainly((h) => standInChance(model, moment, piece, h))
     case 'touched':
-      return (h, track) => touched(track, model.hypotheses[h].of.includes(piece.of))
+      return (h, track) =>
+        touched(
+          track,
+          model.hypotheses[h].of.some((of) => isMovedWith(model, of, piece.of)),
+        )
   }
 }
 
 const plainly =
   (chance: (h: number) => number): Weigher =>
   (h, track) => ({ ...track, logWeight: track.logWeight + Math.log(chance(h)) })
+
+/** Whether a part or a wire is moved when a part is: it is that part, or a lead that lands on it. */
+function isMovedWith({ diagram }: UnitModel, of: string, touchedPart: string): boolean {
+  const wire = diagram.wires.get(of)
+  return (
+    of === touchedPart ||
+    (wire !== undefined && [wire.from, wire.to].some((end) => partOfPoint(end) === touchedPart))
+  )
+}
 
 /** Chance that a channel of a logged stretch falls, or holds, as a suspect has it. */
 const channelRight = 0.985
