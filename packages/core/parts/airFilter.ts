@@ -9,7 +9,7 @@ export const airFilter: PartKind = {
     words: 'air filter',
     symbol: 'switch',
     good: 'clean',
-    firstLook: { words: 'Filters clean', right: 'clean', wrong: 'dirty' },
+    firstLook: { words: 'Filters clean', right: 'clean', wrong: ['dirty'] },
     faults: [
       {
         name: 'blocked',

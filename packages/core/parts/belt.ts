@@ -9,7 +9,7 @@ export const belt: PartKind = {
     words: 'blower belt',
     symbol: 'motor',
     good: 'whole',
-    firstLook: { words: 'Belt whole and tight', right: 'whole', wrong: 'broken' },
+    firstLook: { words: 'Belt whole and tight', right: 'whole', wrong: ['broken'] },
     faults: [
       {
         name: 'off',

@@ -37,6 +37,7 @@ export const breaker: PartKind = {
     ['poles', 'Poles'],
   ],
   lookWords: () => ['on', 'off', 'tripped'],
+  firstLook: { words: 'Breakers on, none tripped', right: 'on', wrong: ['off', 'tripped'] },
   beforeEnergising: (fault) => (fault === 'trip' ? findTheShort : ''),
   settings: { poles: 2, amps: 60 },
   terminals: (s) => poleTerminals(s.number('poles')),

@@ -21,7 +21,7 @@ export const disconnect: PartKind = {
   words: 'disconnect',
   cause: 'disconnect',
   symbol: 'switch',
-  firstLook: { words: 'Disconnect on, breaker neither off nor tripped', right: 'on', wrong: 'off' },
+  firstLook: { words: 'Disconnect on', right: 'on', wrong: ['off'] },
   breaksLine: true,
   lookWords: () => ['on', 'off'],
   settings: { poles: 3 },

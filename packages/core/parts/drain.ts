@@ -9,7 +9,7 @@ export const drain = plainThing({
   symbol: 'valve',
   good: 'running',
   likelier: ['water'],
-  firstLook: { words: 'Drain pan and trap in order', right: 'running', wrong: 'blocked' },
+  firstLook: { words: 'Drain pan and trap in order', right: 'running', wrong: ['blocked'] },
   faults: [
     {
       name: 'blocked',

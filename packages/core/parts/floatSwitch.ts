@@ -8,7 +8,7 @@ export const floatSwitch: PartKind = {
   words: 'float switch',
   cause: 'drain',
   symbol: 'switch',
-  firstLook: { words: 'Float switch dry', right: 'dry', wrong: 'wet' },
+  firstLook: { words: 'Float switch dry', right: 'dry', wrong: ['wet'] },
   likelier: ['water'],
   lookWords: () => ['tripped', 'set', 'wet', 'dry'],
   settings: {},

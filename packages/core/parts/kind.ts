@@ -366,7 +366,11 @@ export interface PartKind {
   /** Its years in service are shown on the unit's record. */
   readonly ageShown?: true
   /** What a first look, before any power changes, says of it: right and wrong are words of its looks. */
-  readonly firstLook?: { readonly words: string; readonly right: string; readonly wrong: string }
+  readonly firstLook?: {
+    readonly words: string
+    readonly right: string
+    readonly wrong: readonly string[]
+  }
   /** What is put back where it belongs before a unit with such a part is left. */
   readonly putBack?: PutBack
   /** What does its work in its place, of a part that can be passed by with every guard in series. */

@@ -30,6 +30,23 @@ test('what looks right is evidence of the part that was looked at', async () => 
   expect(said(onSaid)[0]).toEqual({ kind: 'first-look', item: 'air-filter', is: 'right' })
 })
 
+test('of breakers that are not all on, it is said which is off or tripped, and nothing of the disconnect', async () => {
+  const onSaid = show(complaint)
+  fireEvent.press(screen.getByLabelText('Breakers on, none tripped: wrong'))
+  fireEvent.press(await screen.findByText(/: tripped$/))
+  expect(said(onSaid).filter(({ kind }) => kind === 'observation')).toEqual([
+    { kind: 'observation', of: 'BR', what: 'tripped' },
+  ])
+})
+
+test('a disconnect that is not on is off', async () => {
+  const onSaid = show(complaint)
+  fireEvent.press(screen.getByLabelText('Disconnect on: wrong'))
+  await waitFor(() => {
+    expect(said(onSaid)).toContainEqual({ kind: 'observation', of: 'DS', what: 'off' })
+  })
+})
+
 test('what looks wrong asks for its words, which are kept beside it', async () => {
   const onSaid = show(complaint)
   fireEvent.press(screen.getByLabelText('No burnt, chafed or hanging wires: wrong'))

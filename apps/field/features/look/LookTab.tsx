@@ -18,6 +18,7 @@ import { Conditions } from './Conditions'
 import { lookedAt, lookItemsFor, type LookItem } from './firstLook'
 import { Plate } from './Plate'
 import { Replaced } from './Replaced'
+import { WhichIsWrong } from './WhichIsWrong'
 
 /** The complaint, the first look, and the weather: what is known before a lead touches anything. */
 export function LookTab({ visit }: { readonly visit: OpenVisit }) {
@@ -127,6 +128,7 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
               </Line>
               {noting === id ? (
                 <View>
+                  <WhichIsWrong item={item} visit={visit} />
                   <Field
                     label="What is wrong, and who switched it off if somebody did"
                     value={note}

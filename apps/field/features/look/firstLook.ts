@@ -1,12 +1,27 @@
 import type { Diagram, Part } from '@jokulgale/core/diagram/diagram'
+import { seenWords } from '@jokulgale/core/parts/lookVocabulary'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
+
+/** A part that a first look speaks of: how it looks where it is right, and the ways in which it may be wrong. */
+interface PartLook {
+  readonly of: string
+  readonly words: string
+  readonly right: string
+  readonly wrong: readonly string[]
+}
 
 /** What a first look goes over, before any power changes; fitted to the parts that the unit has. */
 export interface LookItem {
   readonly id: string
   readonly words: string
-  /** Parts of the unit that the look speaks of, and what it says of them. */
-  readonly seen: readonly { readonly of: string; readonly right: string; readonly wrong: string }[]
+  readonly seen: readonly PartLook[]
+}
+
+/** One way in which one part of an item may be wrong. */
+export interface WrongLook {
+  readonly of: string
+  readonly what: string
+  readonly words: string
 }
 
 /** Looked at on every unit. */
@@ -24,18 +39,29 @@ export function lookItemsFor(diagram: Diagram): readonly LookItem[] {
     const { firstLook } = parts[0].kind
     if (!firstLook) return []
     const { words, right, wrong } = firstLook
-    // a look at several of a kind says nothing of any one of them
-    return [{ id, words, seen: parts.length === 1 ? [{ of: parts[0].id, right, wrong }] : [] }]
+    return [{ id, words, seen: parts.map((part) => ({ of: part.id, words: part.words, right, wrong })) }]
   })
   return [...fitted, ...everywhere]
 }
 
-/** What is entered when an item was looked at: the item, and of each part that it speaks of what was seen. */
-export const lookedAt = ({ id, words, seen }: LookItem, is: 'right' | 'wrong'): readonly EntryBody[] => [
-  { kind: 'first-look', item: id, is, ...(is === 'wrong' ? { words } : {}) },
-  ...seen.map(({ of, right, wrong }): EntryBody => ({
-    kind: 'observation',
-    of,
-    what: is === 'right' ? right : wrong,
-  })),
-]
+/** Every way in which an item may be wrong. */
+export const wrongLooks = ({ seen }: LookItem): readonly WrongLook[] =>
+  seen.flatMap(({ of, words, wrong }) =>
+    wrong.map((what) => ({ of, what, words: `${words}: ${seenWords(what)}` })),
+  )
+
+/**
+ * What is entered when an item was looked at: the item, and what was seen. Right is every part that it speaks
+ * of; of several ways to be wrong, somebody has to say which.
+ */
+export function lookedAt(item: LookItem, is: 'right' | 'wrong'): readonly EntryBody[] {
+  const { id, words, seen } = item
+  const ways = wrongLooks(item)
+  const wrong = ways.length === 1 ? ways : []
+  return [
+    { kind: 'first-look', item: id, is, ...(is === 'wrong' ? { words } : {}) },
+    ...(is === 'right' ? seen.map(({ of, right }) => ({ of, what: right })) : wrong).map(
+      ({ of, what }): EntryBody => ({ kind: 'observation', of, what }),
+    ),
+  ]
+}
