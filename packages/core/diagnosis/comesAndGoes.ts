@@ -39,7 +39,7 @@ const presentWhenTouched = 0.35
 /**
  * A pressure or a limit takes minutes to open its switch and to close it; what is read at one place, seconds.
  */
-export const cycleAtFirst: Cycle = { opened: 0.15, stays: 0.97 }
+export const cycleAtFirst: Cycle = { opened: 0.15, stays: 0.9 }
 /** Seconds from one entry to the next, as a rule. */
 const entrySeconds = 60
 

@@ -57,7 +57,8 @@ test('the way is shared by what is read after it: far and telling goes before ne
     { kind: 'reading', meter: 'amps', from: 'XF.S1', to: 'FU.L1', value: 0.6 },
     { kind: 'reading', meter: 'millivolts', from: 'XF.S1', to: 'FLT.2', value: 114 },
   ] as const
-  const [first] = diagnose(diagram, { complaint: 'not-cooling', entries }, { sorts: ['measure'] }).steps
+  const { steps, findings } = diagnose(diagram, { complaint: 'not-cooling', entries }, { sorts: ['measure'] })
+  const [first] = steps.filter(({ call }) => call === findings.now.call)
   const best = first.do === 'measure' ? first : null
   expect(diagram.points.get(best?.from ?? '')?.zone).toBe('outdoor')
   expect(first.reach).toBeGreaterThan(150)

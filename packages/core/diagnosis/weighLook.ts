@@ -1,5 +1,5 @@
 import type { Evidence } from '../visit/evidence'
-import { inCycle, whetherThere } from './comesAndGoes'
+import { cycleAtFirst, inCycle, whetherThere } from './comesAndGoes'
 import { lookLikelihood } from './likelihood'
 import type { Met, Moment } from './moment'
 import { notDrawnLook, orNotDrawn } from './notDrawn'
@@ -27,14 +27,16 @@ export function lookWeigher(
   const asKnown: Weigher = (h, track) => {
     const met = moment.met(h, track.blown, 'any', track.where)
     const around = isAsHealthy(h) ? elsewhere : null
-    if (track.present === null) {
-      const { chance, cycle } = inCycle(track, met, (states) => ({ chance: chanceOf(states) }))
-      return { ...inSurroundings(track, chance, around).track, cycle }
-    }
-    const there = chanceOf(met)
+    const { chance, cycle } = inCycle(track, met, (states) => ({ chance: chanceOf(states) }))
+    if (track.present === null) return { ...inSurroundings(track, chance, around).track, cycle }
     const away = seen(moment.away(h, track.blown))
-    const { own, present } = whetherThere(track.present, track.stays, there, away)
-    return { ...inSurroundings(track, own, around).track, present, stays: track.keeps }
+    const { own, present } = whetherThere(track.present, track.stays, chance, away)
+    return {
+      ...inSurroundings(track, own, around).track,
+      present,
+      stays: track.keeps,
+      cycle: present > 0.5 ? cycle : cycleAtFirst,
+    }
   }
   return orNotDrawn(model, asKnown, notDrawnLook(what))
 }

@@ -3,7 +3,7 @@ import { partOfPoint } from '../diagram/diagram'
 import { boardHot } from '../diagram/roles'
 import { wiresAt } from '../diagram/wireAt'
 import type { Evidence } from '../visit/evidence'
-import { inCycle, whetherThere } from './comesAndGoes'
+import { cycleAtFirst, inCycle, whetherThere } from './comesAndGoes'
 import type { Moving, Weighable } from './explained'
 import { Factors } from './factors'
 import { spreadsApart } from './likelihood'
@@ -81,22 +81,22 @@ export function readingWeigher(
   )
   const asKnown: Weigher = (h, track) => {
     const met = moment.met(h, track.blown, metBy(meter), track.where)
+    const { told, chance, cycle } = inCycle(track, met, (states) => under(states, track))
     if (track.present === null) {
-      const { told, chance, cycle } = inCycle(track, met, (states) => under(states, track))
       const { own, track: after } = inSurroundings(track, chance, isAsHealthy(h) ? elsewhere : null)
       // what the weather explains teaches nothing of the supply
       const { factors, where } = own > 0.5 ? told : track
       return { ...after, factors, where, cycle }
     }
-    const there = under(met, track)
     const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
-    const { own, present } = whetherThere(track.present, track.stays, there.chance, away.chance)
+    const { own, present } = whetherThere(track.present, track.stays, chance, away.chance)
     return {
       ...inSurroundings(track, own, isAsHealthy(h) ? elsewhere : null).track,
-      factors: present > 0.5 ? there.factors : away.factors,
-      where: present > 0.5 ? there.where : track.where,
+      factors: present > 0.5 ? told.factors : away.factors,
+      where: present > 0.5 ? told.where : track.where,
       present,
       stays: track.keeps,
+      cycle: present > 0.5 ? cycle : cycleAtFirst,
     }
   }
   const hot = isAcVolts(meter) ? hotAt(model, situation, to) : NaN
