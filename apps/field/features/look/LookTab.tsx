@@ -102,7 +102,12 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
           return (
             <View
               key={id}
-              style={{ borderBottomWidth: 1, borderColor: palette.line, paddingVertical: space.hair }}
+              style={{
+                borderBottomWidth: 1,
+                borderColor: palette.line,
+                paddingVertical: space.hair,
+                gap: space.small,
+              }}
             >
               <Line gap="small" align="center">
                 <Words grows>{words}</Words>
@@ -127,7 +132,7 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
                 </Line>
               </Line>
               {noting === id ? (
-                <View>
+                <Stack gap="small">
                   <WhichIsWrong item={item} visit={visit} />
                   <Field
                     label="What is wrong, and who switched it off if somebody did"
@@ -148,7 +153,7 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
                       setNoting(null)
                     }}
                   />
-                </View>
+                </Stack>
               ) : null}
             </View>
           )
