@@ -59,8 +59,8 @@ export interface LeadAtTerminal {
 }
 
 /**
- * The standing actions after one lead is said to be back on its terminal, of which every lead was lifted: the others are
- * still off.
+ * The standing actions after one lead is said to be back on its terminal, of which every lead was lifted:
+ * the others are still off.
  */
 export const actionsAfterLanding = (
   diagram: Diagram,

@@ -30,7 +30,7 @@ test('what looks right is evidence of the part that was looked at', async () => 
   expect(said(onSaid)[0]).toEqual({ kind: 'first-look', item: 'air-filter', is: 'right' })
 })
 
-test('of breakers that are not all on, it is said which is off or tripped, and nothing of the disconnect', async () => {
+test('of breakers that are not all on it is said which, and nothing of the disconnect', async () => {
   const onSaid = show(complaint)
   fireEvent.press(screen.getByLabelText('Breakers on, none tripped: wrong'))
   fireEvent.press(await screen.findByText(/: tripped$/))

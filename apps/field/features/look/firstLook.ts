@@ -2,7 +2,7 @@ import type { Diagram, Part } from '@jokulgale/core/diagram/diagram'
 import { seenWords } from '@jokulgale/core/parts/lookVocabulary'
 import type { EntryBody } from '@jokulgale/core/visit/entry'
 
-/** A part that a first look speaks of: how it looks where it is right, and the ways in which it may be wrong. */
+/** A part that a first look speaks of: how it looks where it is right, and where it is wrong. */
 interface PartLook {
   readonly of: string
   readonly words: string
