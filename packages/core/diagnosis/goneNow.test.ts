@@ -80,3 +80,18 @@ test('a story told entry by entry is the story told at once', () => {
   const singles = modelOf(diagram).everySingle
   for (const h of singles) expect(byAndBy[h]).toBeCloseTo(atOnce[h], 12)
 })
+
+test('what came back when a part was moved may be a lead that lands on it', () => {
+  const diagram = builtInUnit('fan-coil-cooling')
+  const odds = (...entries: readonly EntryBody[]): number => {
+    const { model, belief } = judge(diagram, {
+      complaint: 'comes-and-goes',
+      entries: [{ kind: 'call', call: 'cool1' }, volts('TB.R', 0), ...entries],
+    })
+    const share = (id: string): number =>
+      belief.probability[model.hypotheses.findIndex((each) => each.id === id)]
+    return share('BR.T1-SW.L1:open') / share('SV.L1-BR.L1:open')
+  }
+  const moved: EntryBody = { kind: 'action', do: 'wiggle', of: 'SW' }
+  expect(odds(moved, volts('TB.R', 26))).toBeGreaterThan(3 * odds(volts('TB.R', 26)))
+})

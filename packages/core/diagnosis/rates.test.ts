@@ -55,6 +55,15 @@ test('what the trade meets most is thought of most', () => {
   expect(whole('air-handler-heat', 'heat-switching')).toBeGreaterThan(whole('air-handler-heat', 'short'))
 })
 
+test.each([
+  ['rooftop-two-stage', 'phase'],
+  ['split-heat-pump', 'disconnect'],
+])('%s: a leg lost in the building is counted with %s', (id, group) => {
+  const diagram = builtInUnit(id)
+  const lost = faultsOf(diagram).find((fault) => fault.id === 'SV:L1-lost')
+  expect(lost && groupOf(diagram, lost)).toBe(group)
+})
+
 test('a contact that makes a heater’s current welds more often than one that makes a coil’s', () => {
   const given = shares(builtInUnitText('split-heat-pump'))
   expect(given.get('SEQ:make2-welded')).toBeGreaterThan(2 * (given.get('SEQ:make1-welded') ?? 1))
