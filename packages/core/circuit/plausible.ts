@@ -1,6 +1,7 @@
 import { feedingOf, ratedAmps } from '../diagram/feeding'
-import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
+import type { Diagram, Part } from '../diagram/diagram'
 import { controlFuses } from '../diagram/roles'
+import { wiresOn } from '../diagram/wireAt'
 import { Circuit } from './circuit'
 import { runsFromAmps } from './loadAmps'
 import { clampAmps } from './meter'
@@ -138,9 +139,7 @@ const plateShare = 0.15
 const motorAmps = (diagram: Diagram, healthy: readonly Circuit[]): readonly Implausible[] =>
   [...diagram.parts.values()].flatMap((part): readonly Implausible[] => {
     if (part.kind.symbol !== 'motor' || typeof part.kind.settings.amps !== 'number') return []
-    const own = [...diagram.wires.values()].filter(({ from, to }) =>
-      [from, to].some((end) => partOfPoint(end) === part.id),
-    )
+    const own = wiresOn(diagram, part.id)
     const amps = healthy.flatMap((circuit) =>
       own.map(({ id }) => clampAmps(circuit.healthy, linkOf(circuit, id))),
     )

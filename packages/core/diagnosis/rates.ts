@@ -3,7 +3,7 @@ import { supplies } from '../diagram/roles'
 import type { Fault } from '../parts/effect'
 import type { CauseGroup } from '../parts/causeGroup'
 import { feedingOf } from '../diagram/feeding'
-import { wiresAt } from '../diagram/wireAt'
+import { wiresAt, wiresOn } from '../diagram/wireAt'
 
 /** How often a group is the cause of a call, in hundredths: what careful and what generous people say. */
 type Opinion = readonly [low: number, high: number]
@@ -230,9 +230,7 @@ const inHeat: Readonly<Partial<Record<CauseGroup, CauseGroup>>> = {
 
 /** Whether a part is in the line of nothing but heaters. */
 function feedsHeat(diagram: Diagram, part: Part): boolean {
-  const own = [...diagram.wires.values()].filter(
-    ({ wiring, from, to }) => wiring === 'line' && [from, to].some((end) => partOfPoint(end) === part.id),
-  )
+  const own = wiresOn(diagram, part.id).filter(({ wiring }) => wiring === 'line')
   const fed = own.flatMap((wire) => feedingOf(diagram, wire).loads)
   const behind = fed.filter((id) => id !== part.id).map((id) => diagram.parts.get(id)?.kind.cause)
   return behind.length > 0 && behind.every((cause) => cause === 'elements')

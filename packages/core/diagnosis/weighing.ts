@@ -1,4 +1,5 @@
 import { partOfPoint } from '../diagram/diagram'
+import { wiresOn } from '../diagram/wireAt'
 import type { Fault } from '../parts/effect'
 import { storedIn } from '../parts/storedCode'
 import { complaintSaid } from '../visit/complaintSaid'
@@ -345,11 +346,7 @@ function weigherOf(
     case 'stand-in':
       return plainly((h) => standInChance(model, moment, piece, h))
     case 'touched':
-      return (h, track) =>
-        touched(
-          track,
-          model.hypotheses[h].of.some((of) => isMovedWith(model, of, piece.of)),
-        )
+      return touchedWeigher(model, piece.of)
   }
 }
 
@@ -357,13 +354,14 @@ const plainly =
   (chance: (h: number) => number): Weigher =>
   (h, track) => ({ ...track, logWeight: track.logWeight + Math.log(chance(h)) })
 
-/** Whether a part or a wire is moved when a part is: it is that part, or a lead that lands on it. */
-function isMovedWith({ diagram }: UnitModel, of: string, touchedPart: string): boolean {
-  const wire = diagram.wires.get(of)
-  return (
-    of === touchedPart ||
-    (wire !== undefined && [wire.from, wire.to].some((end) => partOfPoint(end) === touchedPart))
-  )
+/** What it makes of a track that a part was moved: the part itself, and the leads that land on it. */
+function touchedWeigher({ diagram, hypotheses }: UnitModel, part: string): Weigher {
+  const moved = new Set([part, ...wiresOn(diagram, part).map(({ id }) => id)])
+  return (h, track) =>
+    touched(
+      track,
+      hypotheses[h].of.some((of) => moved.has(of)),
+    )
 }
 
 /** Chance that a channel of a logged stretch falls, or holds, as a suspect has it. */

@@ -1,5 +1,5 @@
 import type { PointId } from '../parts/effect'
-import type { Diagram, Wire } from './diagram'
+import { partOfPoint, type Diagram, type Wire } from './diagram'
 
 /** The first wire that lands on a terminal; undefined: none does. */
 export const wireAt = ({ wires }: Pick<Diagram, 'wires'>, point: PointId): Wire | undefined =>
@@ -8,6 +8,10 @@ export const wireAt = ({ wires }: Pick<Diagram, 'wires'>, point: PointId): Wire 
 /** Every wire that lands on a terminal. */
 export const wiresAt = ({ wires }: Pick<Diagram, 'wires'>, point: PointId): readonly Wire[] =>
   [...wires.values()].filter(({ from, to }) => from === point || to === point)
+
+/** Every wire that lands on a part. */
+export const wiresOn = ({ wires }: Pick<Diagram, 'wires'>, part: string): readonly Wire[] =>
+  [...wires.values()].filter(({ from, to }) => [from, to].some((end) => partOfPoint(end) === part))
 
 /** Whether every lead of a terminal is off. */
 export const isFree = (diagram: Pick<Diagram, 'wires'>, point: PointId, off: ReadonlySet<string>): boolean =>

@@ -3,9 +3,9 @@ import type { Effect } from '../parts/effect'
 import { inPart } from '../diagram/faults'
 import { joinProblem } from '../diagram/joins'
 import { UnknownNameError } from '../diagram/nearest'
-import { wiresAt } from '../diagram/wireAt'
+import { wiresAt, wiresOn } from '../diagram/wireAt'
 import { movedLead, wireNamed } from './movedLead'
-import type { ActionVerb, AlterationSort } from './entry'
+import type { ActionVerb, AlterationSort, EntryBody } from './entry'
 
 /** An action that lasts: what it does to the circuit until it is undone. */
 export interface StandingAction {
@@ -51,13 +51,6 @@ export function actAfter(
     : [...left, { key, verb, of, to, effects }]
 }
 
-/** A lead as it is told from others on its terminal. */
-export interface LeadAtTerminal {
-  readonly terminal: string
-  readonly color: string
-  readonly number: string
-}
-
 /**
  * The standing actions after one lead is said to be back on its terminal, of which every lead was lifted:
  * the others are still off.
@@ -65,7 +58,7 @@ export interface LeadAtTerminal {
 export const actionsAfterLanding = (
   diagram: Diagram,
   before: readonly StandingAction[],
-  { terminal, color, number }: LeadAtTerminal,
+  { terminal, color, number }: EntryBody & { kind: 'lead-landed' },
 ): readonly StandingAction[] => {
   const back = wiresAt(diagram, terminal).filter((wire) => wire.color === color && wire.number === number)
   const isBack = (effect: Effect): boolean =>
@@ -93,9 +86,7 @@ function unplugged(diagram: Diagram, of: string): readonly Effect[] {
   if (!part) throw new UnknownNameError('part', of, diagram.parts.keys())
   const apart = part.kind.pulledApart?.(part.settings)
   if (apart) return apart.map((effect) => inPart(part, effect))
-  return [...diagram.wires.values()]
-    .filter((wire) => partOfPoint(wire.from) === part.id || partOfPoint(wire.to) === part.id)
-    .map((wire) => ({ does: 'open', branch: wire.id }))
+  return wiresOn(diagram, part.id).map((wire) => ({ does: 'open', branch: wire.id }))
 }
 
 /** What an action does to the circuit while it lasts. Throws UnknownNameError, ForbiddenActionError. */

@@ -18,7 +18,7 @@ export interface LookItem {
 }
 
 /** One way in which one part of an item may be wrong. */
-export interface WrongLook {
+interface WrongLook {
   readonly of: string
   readonly what: string
   readonly words: string

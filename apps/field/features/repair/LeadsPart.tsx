@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { View } from 'react-native'
 import type { Wire } from '@jokulgale/core/diagram/diagram'
+import { wiresOn } from '@jokulgale/core/diagram/wireAt'
 import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'
 import { Line } from '../../ui/Line'
@@ -19,9 +20,7 @@ const endAt = (wire: Wire, part: string): string => (wire.from.startsWith(`${par
 export function LeadsPart({ visit, part }: { readonly visit: OpenVisit; readonly part: string }) {
   const { diagram, state, say } = visit
   const [other, setOther] = useState(false)
-  const drawn = [...diagram.wires.values()].filter(
-    ({ from, to }) => from.startsWith(`${part}.`) || to.startsWith(`${part}.`),
-  )
+  const drawn = wiresOn(diagram, part)
   const found = state.leads.filter(({ body }) => body.of === part)
   const isFound = (wire: Wire): boolean =>
     found.some(
