@@ -13,7 +13,9 @@ export const fuse = benchTool({
   inputs: { rating: fuseAmps('Fuse'), load: amps('Current') },
   places: (diagram) =>
     atParts(diagram, (part) =>
-      part.kind.symbol === 'fuse' ? { readings: {}, known: { rating: settingOf(part, 'amps') } } : null,
+      part.kind.opensAs?.(part.settings) === 'fuse'
+        ? { readings: {}, known: { rating: settingOf(part, 'amps') } }
+        : null,
     ),
   find: ({ rating, load }) => {
     const multiple = load / rating

@@ -366,13 +366,13 @@ export class SituationModel {
   }
 
   private secondsToOpen(hypothesis: number, { part, links }: TrippingPart): number {
-    const { overcurrent } = part.kind
-    if (!overcurrent) return 0
+    const curve = part.kind.opensAs?.(part.settings)
+    if (!curve) return 0
     const before = this.beforeTrips(hypothesis)
     // a short that starves the relay which feeds it comes and goes: it is the stroke that opens
     const states = before.oscillates ? this.cycleOf(before) : [before]
     const most = Math.max(...states.flatMap((state) => links.map(({ link }) => clampAmps(state, link))))
-    return openingSeconds(overcurrent, most / part.settings.number('amps'))
+    return openingSeconds(curve, most / part.settings.number('amps'))
   }
 
   /** The settled state with every fuse, breaker and protector held where it was. */

@@ -48,6 +48,7 @@ export const breaker: PartKind = {
     memory('handle', ['on', 'off', 'tripped'], 'on'),
   ],
   overcurrent: 'breaker',
+  opensAs: () => 'breaker',
   senses: (s) => overcurrentSenses('breaker', poleBranches(s), s.number('amps')),
   late: {
     opens: poleBranches,

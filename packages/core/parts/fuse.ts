@@ -1,6 +1,6 @@
 import { opened, resistance } from '../electric/law'
 import { memory } from './contact'
-import { openingSeconds } from '../physics/fuseTimes'
+import { openingSeconds, type OpeningCurve } from '../physics/fuseTimes'
 import { findTheShort } from './energising'
 import { makesBadly } from './fault'
 import type { Branch, PartKind } from './kind'
@@ -17,7 +17,12 @@ const burstsAtShare = 3
 const fuseBranches = (s: Settings): readonly string[] =>
   poleNumbers(s.number('poles')).map((pole) => `fuse${pole}`)
 
-/** Fuses, one to three in a block; a control fuse has one. `amps` is the rating. */
+const opensAs = (s: Settings): OpeningCurve => (s.text('delay') === 'yes' ? 'time-delay-fuse' : 'fuse')
+
+/**
+ * Fuses, one to three in a block; a control fuse has one. `amps` is the rating. With a `delay` they let a motor start
+ * and a transformer fill.
+ */
 export const fuse: PartKind = {
   kind: 'fuse',
   words: 'fuse',
@@ -32,7 +37,7 @@ export const fuse: PartKind = {
   ],
   lookWords: (s) => (hasWindow(s) ? ['whole', 'blown-sagged', 'blown-silvered'] : []),
   beforeEnergising: (fault) => (fault === 'blown' ? findTheShort : ''),
-  settings: { poles: 1, amps: 3 },
+  settings: { poles: 1, amps: 3, delay: 'no' },
   terminals: (s) => poleTerminals(s.number('poles')),
   branches: (s): readonly Branch[] => [
     ...poleNumbers(s.number('poles')).map((pole): Branch => ({
@@ -46,6 +51,7 @@ export const fuse: PartKind = {
     memory('link', ['whole', 'sagged', 'burst'], 'whole'),
   ],
   overcurrent: 'fuse',
+  opensAs,
   senses: (s) => overcurrentSenses('fuse', fuseBranches(s), s.number('amps')),
   late: {
     opens: fuseBranches,
@@ -60,7 +66,7 @@ export const fuse: PartKind = {
         ...(opens ? { link: most >= burstsAtShare ? 'burst' : 'sagged' } : {}),
       }
     },
-    actsAfter: (now) => openingSeconds('fuse', overcurrentMultiple(now)),
+    actsAfter: (now) => openingSeconds(opensAs(now.settings), overcurrentMultiple(now)),
   },
   faults: (s) =>
     poleNumbers(s.number('poles')).flatMap((pole) => [

@@ -1,5 +1,6 @@
 import type { Complex } from '../electric/complex'
 import type { Law } from '../electric/law'
+import type { OpeningCurve } from '../physics/fuseTimes'
 import type { Clearing, Effect, Exclusion, Fault } from './effect'
 import type { CauseGroup } from './causeGroup'
 import type { FaultClass } from './faultClass'
@@ -285,6 +286,8 @@ export interface PartKind {
   readonly inrushTimes?: number
   /** It opens on too much current, and as what. */
   readonly overcurrent?: 'fuse' | 'breaker'
+  /** How long it takes to open. */
+  readonly opensAs?: (settings: Settings) => OpeningCurve
   delays?(settings: Settings): readonly Delay[]
   faults(settings: Settings): readonly PartFault[]
   /** The terminal that its windings share: with the lead off there, each reads by itself. */

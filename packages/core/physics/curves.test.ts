@@ -55,12 +55,12 @@ describe('10 kΩ thermistors', () => {
 })
 
 describe('fuses and breakers', () => {
-  test.each(['fuse', 'breaker'] as const)(
+  test.each(['fuse', 'time-delay-fuse', 'breaker'] as const)(
     'a %s holds its rating for ever, and more opens it sooner',
     (device) => {
       expect(openingSeconds(device, 1)).toBe(Infinity)
       expect(openingSeconds(device, 1.34)).toBe(Infinity)
-      const multiple = fc.double({ min: 1.35, max: 20, noNaN: true })
+      const multiple = fc.double({ min: 1.35, max: 100, noNaN: true })
       fc.assert(
         fc.property(multiple, multiple, (a, b) => {
           const [less, more] = a < b ? [a, b] : [b, a]
@@ -70,7 +70,7 @@ describe('fuses and breakers', () => {
     },
   )
 
-  test('within what their standards allow: ISO 8820-3 for blade fuses, UL 489 for breakers', () => {
+  test('within what their standards allow: ISO 8820-3 for blade fuses, UL 248 and UL 489', () => {
     expect(openingSeconds('fuse', 1.35)).toBeLessThanOrEqual(600)
     expect(openingSeconds('fuse', 2)).toBeGreaterThanOrEqual(0.15)
     expect(openingSeconds('fuse', 2)).toBeLessThanOrEqual(5)
@@ -78,7 +78,17 @@ describe('fuses and breakers', () => {
     expect(openingSeconds('breaker', 1.35)).toBeLessThanOrEqual(3600)
     expect(openingSeconds('breaker', 2)).toBeLessThanOrEqual(120)
     expect(openingSeconds('breaker', 10)).toBeLessThan(0.1)
+    expect(openingSeconds('time-delay-fuse', 1.35)).toBeLessThanOrEqual(3600)
+    expect(openingSeconds('time-delay-fuse', 5)).toBeGreaterThanOrEqual(10)
   })
+})
+
+test('a dead short melts the fuse behind a breaker before the breaker can move', () => {
+  // 5 A behind 15 A, and 45 A behind 110 A, a short of a third of an ohm on each
+  expect(openingSeconds('fuse', 400 / 5)).toBeLessThan(openingSeconds('breaker', 400 / 15))
+  expect(openingSeconds('time-delay-fuse', 920 / 45)).toBeLessThan(openingSeconds('breaker', 920 / 110))
+  // and what a motor takes on its start opens neither
+  expect(openingSeconds('time-delay-fuse', 3.5)).toBeGreaterThan(8)
 })
 
 test('a flame of a microampere is proven, one of a tenth is not', () => {
