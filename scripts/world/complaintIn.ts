@@ -15,6 +15,8 @@ export function complaintIn(world: World, random: Random): string {
     if (world.comesAndGoes)
       return means === 'comes-and-goes' && failing.some((one) => calls.includes(one.call))
     const own = failing.find((one) => one.call === call)
+    if (means === 'no-second-stage')
+      return own?.lacks === true && !failing.some((one) => one.call !== call && calls.includes(one.call))
     return (own?.lacks === true && ofLack.has(means)) || (own?.runsOn === true && means === 'runs-on')
   })
   const chosen = fitting[Math.floor(random() * fitting.length)]

@@ -49,3 +49,11 @@ test('of a second stage people speak where the first still cools', () => {
   // dirt and pressure stop the unit when it is hot, and let it go again
   expect(said('OC:blocked')).toBe(1)
 })
+
+test('a second stage that never comes is no dirty filter, and no fault that takes the first stage along', () => {
+  const said = (id: string): number => chanceOf('rooftop-two-stage', 'second-stage-never', id)
+  for (const id of ['TS.Y2-TB.Y2:open', 'CC2:coil-open', 'LPS2:tripped'])
+    expect([id, said(id)]).toEqual([id, 1])
+  for (const id of ['FILT:blocked', 'IFC:coil-open', 'DS:pole1-open', 'TS.Y1-TB.Y1:open', 'CC2:coil-shorted'])
+    expect([id, said(id) < 0.1]).toEqual([id, true])
+})

@@ -77,6 +77,7 @@ function findChance(heard: Heard, complaint: Complaint, h: number): number {
   if (id === notDrawn) return ofAnyUnit
   if (id === nothingWrong) return withoutSymptom
   if (!looksAtCalls(complaint.means)) return showsAnywhere(heard, complaint, h) ? 1 : withoutSymptom
+  if (complaint.means === 'no-second-stage') return failsLaterOnly(heard, complaint, h) ? 1 : withoutSymptom
   const chance = chanceByCall(heard, complaint, h) * (failsSooner(heard, complaint, h) ? ofLaterStage : 1)
   const most = whenDead[complaint.means] ?? 1
   return chance > most && isBlankAnywhere(heard, complaint, h) ? most : chance
@@ -87,6 +88,14 @@ function chanceByCall(heard: Heard, complaint: Complaint, h: number): number {
   if (complaint.means === 'no-air' && isInTheAir(heard, h)) return 1
   if (isShown(heard, complaint, usual, h)) return 1
   return others.some((call) => isShown(heard, complaint, call, h)) ? inAnotherCall : withoutSymptom
+}
+
+/** Whether the later stage fails, and the one before it does all that it should, by itself and in the later. */
+function failsLaterOnly(heard: Heard, { call, calls }: Complaint, h: number): boolean {
+  const sooner = calls.filter((each) => each !== call)
+  const fails = (each: string): boolean => isShown(heard, { means: 'any', calls }, each, h)
+  const ofFirst = new Set(sooner.flatMap((each) => [...heard.inCall(each).situation.motorsTurning()]))
+  return fails(call) && !sooner.some(fails) && !heard.inCall(call).situation.standsOtherwise(h, ofFirst)
 }
 
 /** Whether a hypothesis is of what air goes through, or of what moves it while its motor turns. */

@@ -75,6 +75,7 @@ export interface Complaint {
 export const symptoms = [
   'any',
   'no-cooling',
+  'no-second-stage',
   'no-heat',
   'weak-heat',
   'no-air',
