@@ -7,8 +7,8 @@ export interface Zone {
   readonly id: string
   readonly words: string
   readonly reachSeconds: number
-  /** It is on a roof: an edge, a ladder and weather go with it. */
-  readonly onRoof: boolean
+  /** What it stands on; null: not said. Of a roof, an edge, a ladder and weather go with it. */
+  readonly on: 'roof' | 'ground' | null
 }
 
 export interface Call {

@@ -168,8 +168,10 @@ class Reader {
       case 'zone': {
         const { id, words, settings } = statement
         const reachSeconds = numbers(settings).reach ?? defaultReachSeconds
-        const onRoof = settings.some(([name, value]) => name === 'on' && value === 'roof')
-        this.zones.set(id, { id, words, reachSeconds, onRoof })
+        const standsOn = (['roof', 'ground'] as const).find((ground) =>
+          settings.some(([name, value]) => name === 'on' && value === ground),
+        )
+        this.zones.set(id, { id, words, reachSeconds, on: standsOn ?? null })
         return
       }
       case 'complaint':

@@ -57,8 +57,8 @@ export function writeLadder(diagram: Diagram): string {
         `complaint ${each.id} "${each.words}" in ${each.calls.join(', ')}${each.means === 'any' ? '' : ` means ${each.means}`}`,
     ),
     ...[...diagram.zones.values()].map(
-      ({ id, words, reachSeconds, onRoof }) =>
-        `zone ${id} "${words}" : reach ${reachSeconds}${onRoof ? ', on roof' : ''}`,
+      ({ id, words, reachSeconds, on }) =>
+        `zone ${id} "${words}" : reach ${reachSeconds}${on === null ? '' : `, on ${on}`}`,
     ),
     ...[...diagram.parts.values()].map(partText),
     ...diagram.rungs.flatMap((rung) => rungText(diagram, rung)),

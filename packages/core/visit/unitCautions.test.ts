@@ -26,6 +26,8 @@ test('a roof edge is spoken of wherever a section stands on a roof', () => {
   expect(speaking(/Roof edge/)).toContain('split-heat-pump')
   expect(speaking(/Roof edge/)).not.toContain('fan-coil-two-pipe')
   expect(speaking(/Roof edge/)).not.toContain('air-handler-heat')
+  // a package unit in a yard
+  expect(speaking(/Roof edge/)).not.toContain('package-proving')
 })
 
 test('refrigerants that burn are spoken of where a unit holds any', () => {

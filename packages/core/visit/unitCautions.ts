@@ -21,8 +21,9 @@ const byPart: Partial<Record<CauseGroup, string>> = {
 /** What is said before somebody stands in front of a unit, fitted to what it is made of. */
 export function unitCautions({ unitClass, parts, zones }: Diagram): readonly string[] {
   const groups = new Set<string>([...parts.values()].map(({ kind }) => kind.cause))
+  const grounds = new Set([...zones.values()].map(({ on }) => on))
   // of a unit drawn on the spot nobody has said where its sections stand
-  const isOnRoof = unitClass === 'rooftop' || [...zones.values()].some(({ onRoof }) => onRoof)
+  const isOnRoof = grounds.has('roof') || (unitClass === 'rooftop' && !grounds.has('ground'))
   return [
     isOnRoof ? onRoofs : '',
     byClass[unitClass] ?? '',
