@@ -1,4 +1,3 @@
-import { display } from '../circuit/meters'
 import { partWords, type Diagram } from '../diagram/diagram'
 import { findTheShort } from '../parts/energising'
 import type { Diagnosis } from './diagnose'
@@ -9,13 +8,19 @@ import { situationIn } from './proposals'
 import type { Stop, Strip } from './strip'
 import { evidenceWords } from './words'
 
+type MeasuredStop = Stop & { readonly measured: NonNullable<Stop['measured']> }
+
+const isMeasured = (stop: Stop): stop is MeasuredStop => stop.measured !== null
+
 /**
  * The last live point and the first dead one of the call's path, as measured; null when there is no such
  * pair.
  */
-function stretchOf(strips: readonly Strip[]): { readonly live: Stop; readonly dead: Stop } | null {
+function stretchOf(
+  strips: readonly Strip[],
+): { readonly live: MeasuredStop; readonly dead: MeasuredStop } | null {
   for (const { stops } of strips) {
-    const measured = stops.filter((stop) => stop.measured !== null && stop.expected > 2)
+    const measured = stops.filter(isMeasured).filter(({ expected }) => expected > 2)
     const dead = measured.find(({ state }) => state === 'dead')
     if (!dead) continue
     const live = measured
@@ -38,7 +43,7 @@ export function storyOf(strips: readonly Strip[]): string {
   const stretch = stretchOf(strips)
   if (!stretch) return ''
   const { live, dead } = stretch
-  return `${display(live.measured, 'volts')} at ${live.point}, ${display(dead.measured, 'volts')} at ${dead.point}: it stops between these two.`
+  return `${live.measured.words} at ${live.point}, ${dead.measured.words} at ${dead.point}: it stops between these two.`
 }
 
 /**

@@ -1,6 +1,7 @@
 import { commonNear, commonsOf } from '../diagram/commonNear'
 import { partOfPoint, terminalOfPoint, zoneWords, type Trace } from '../diagram/diagram'
 import { nodeOf } from '../circuit/meter'
+import { asTyped } from '../circuit/meters'
 import { conductingPath, type PathStep } from '../circuit/path'
 import type { PartSymbol } from '../parts/kind'
 import type { Diagnosis } from './diagnose'
@@ -25,8 +26,8 @@ export interface Stop {
     | { readonly is: 'part'; readonly part: string; readonly words: string; readonly symbol: PartSymbol }
   /** Volts to common that a healthy unit has here now. */
   readonly expected: number
-  /** The newest reading to common in this call, volts. */
-  readonly measured: number | null
+  /** The newest reading to common in this call, volts, and in the digits it was typed in; null: none. */
+  readonly measured: { readonly volts: number; readonly words: string } | null
   readonly state: StopState
   /** The reading is not what a healthy unit has. */
   readonly contradicted: boolean
@@ -143,7 +144,7 @@ function stopOf(
     : 0
   const state: StopState =
     measured !== null
-      ? measured > threshold
+      ? measured.volts > threshold
         ? 'live'
         : 'dead'
       : findings.now.power === 'off' || point.id === diagram.common
@@ -162,7 +163,7 @@ function stopOf(
       expected,
       measured,
       state,
-      contradicted: measured !== null && Math.abs(measured - expected) > Math.max(1.5, 0.15 * expected),
+      contradicted: measured !== null && Math.abs(measured.volts - expected) > Math.max(1.5, 0.15 * expected),
     },
   ]
 }
@@ -182,7 +183,7 @@ function leads(situation: SituationModel, step: PathStep, before: PathStep | und
 function newestReading(
   { findings, model }: Pick<Diagnosis, 'model' | 'findings'>,
   point: string,
-): number | null {
+): Stop['measured'] {
   const { now, evidence } = findings
   const commons = commonsOf(model.diagram)
   for (const piece of [...evidence].reverse()) {
@@ -193,8 +194,10 @@ function newestReading(
       piece.standing.repairs !== now.repairs
     )
       continue
-    if (commons.has(piece.to) && piece.from === point) return piece.value
-    if (commons.has(piece.from) && piece.to === point) return piece.value
+    const isOfIt =
+      (commons.has(piece.to) && piece.from === point) || (commons.has(piece.from) && piece.to === point)
+    if (isOfIt && piece.value !== null)
+      return { volts: piece.value, words: asTyped(piece.value, piece.meter, piece.typed) }
   }
   return null
 }

@@ -45,7 +45,7 @@ export function stripSvg(strip: Strip): string {
       stop,
       k,
     ) => `<text x="${left + 16}" y="${y(k) + 4}" font-size="10" fill="#16242d">${escapeXml(words(stop))}</text>
-<text x="${width - 8}" y="${y(k) + 4}" font-size="10" text-anchor="end" fill="#16242d">${stop.measured === null ? '' : `${stop.contradicted ? '≠ ' : ''}${stop.measured.toFixed(1)} V, `}should ${stop.expected.toFixed(1)} V</text>`,
+<text x="${width - 8}" y="${y(k) + 4}" font-size="10" text-anchor="end" fill="#16242d">${stop.measured === null ? '' : `${stop.contradicted ? '≠ ' : ''}${stop.measured.words}, `}should ${stop.expected.toFixed(1)} V</text>`,
   )
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">
 <text x="0" y="14" font-size="12" fill="#16242d">${escapeXml(title)}</text>

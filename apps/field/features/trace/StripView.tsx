@@ -111,7 +111,7 @@ function rowOf(stops: readonly Stop[], k: number): Row {
     point,
     state,
     contradicted,
-    measured: stop.measured === null ? '' : `${stop.measured.toFixed(1)} V`,
+    measured: stop.measured?.words ?? '',
     expected: stop.expected.toFixed(1),
     under: [by.is === 'wire' ? `${by.color} ${by.number}` : '', zone === stops[k - 1]?.zone ? '' : zone]
       .filter(Boolean)

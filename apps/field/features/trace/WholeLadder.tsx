@@ -199,7 +199,7 @@ interface PointProps {
 function Point({ point: { point, at }, stop, lead, onStop }: PointProps) {
   const palette = usePalette()
   const [x, y] = at
-  const read = stop?.measured
+  const read = stop?.measured?.words ?? ''
   return (
     <G
       onPress={() => {
@@ -220,7 +220,7 @@ function Point({ point: { point, at }, stop, lead, onStop }: PointProps) {
       <SvgText x={x} y={y + 19} textAnchor="middle" fontFamily={fonts.text} fontSize={10} fill={palette.text}>
         {point}
       </SvgText>
-      {read === null || read === undefined ? null : (
+      {read === '' ? null : (
         <SvgText
           x={x}
           y={y + 31}
@@ -229,7 +229,7 @@ function Point({ point: { point, at }, stop, lead, onStop }: PointProps) {
           fontSize={11}
           fill={stop?.contradicted ? palette.wrong : palette.text}
         >
-          {`${read.toFixed(1)} V`}
+          {read}
         </SvgText>
       )}
     </G>
