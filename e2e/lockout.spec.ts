@@ -14,7 +14,7 @@ test('a lockout that stays open is traced, repaired, proven and reported, and is
   await technician.measure('LAL.1', 'TB.C', '25.0')
   await technician.measure('LAL.2', 'TB.C', '0')
   await expect(
-    page.getByText('25 V at LAL.1, 0 V at LAL.2: it stops between these two.').first(),
+    page.getByText('25.0 V at LAL.1, 0 V at LAL.2: it stops between these two.').first(),
   ).toBeVisible()
   await technician.repairLeader(/Low-ambient lockout: open/)
 
