@@ -22,7 +22,7 @@ import { oneRepairOf, worthOf, type OneRepair } from './oneRepair'
 import { pathPoints } from './pathPoints'
 import { Moment } from './moment'
 import type { UnitModel } from './predictor'
-import { repeats, type Told } from './repeats'
+import { repeats, repeatsLook, type Told } from './repeats'
 import { goesByStops, type School } from './schools'
 import type { Predictions, SituationModel } from './situationModel'
 import { putBackBetween, type Standing } from '../visit/standing'
@@ -289,6 +289,33 @@ const lookTrust = 0.6
 
 type Look = Extract<Evidence, { readonly kind: 'look' }>
 
+interface LookedAt {
+  readonly of: string
+  readonly repairs: number
+  /** The word that each of the suspects has for it, as it was looked at. */
+  readonly words: readonly (string | undefined)[]
+}
+
+const lookedAtKnown = new WeakMap<Search, readonly LookedAt[]>()
+
+/** What was looked at, with what each of the suspects had it look like. */
+function lookedAtSoFar(search: Search): readonly LookedAt[] {
+  const known = lookedAtKnown.get(search)
+  if (known) return known
+  const { findings, which } = search
+  const lookedAt = findings.evidence.flatMap((piece): readonly LookedAt[] => {
+    if (piece.kind !== 'look') return []
+    const { standing, of } = piece
+    const situation = situationIn(search, standing)
+    const seen = glancesAs(situation, of, which, standsIn(search, standing))
+    const words: string[] = []
+    for (const h of which) words[h] = situation.glanceWord(seen[h])
+    return [{ of, repairs: standing.repairs, words }]
+  })
+  lookedAtKnown.set(search, lookedAt)
+  return lookedAt
+}
+
 /** A fuse or breaker that was seen open is open until somebody puts it back. */
 const staysAsSeen = ({ parts }: Diagram, { of, what, standing }: Look, now: Standing): boolean =>
   showsOpened(what) && parts.get(of)?.kind.overcurrent !== undefined && !putBackBetween(standing, now, of)
@@ -311,6 +338,7 @@ export function lookSteps(
     ),
   )
   const stands = standsIn(search, standing)
+  const lookedAt = lookedAtSoFar(search)
   return [...model.diagram.parts.values()]
     .filter(
       (part) =>
@@ -319,13 +347,19 @@ export function lookSteps(
         !findings.unreachable.has(part.id) &&
         !findings.unreachable.has(part.zone),
     )
-    .map((part): LookStep => {
+    .flatMap((part): readonly LookStep[] => {
       const seen = glancesAs(situation, part.id, which, stands)
+      const now = (h: number): string => situation.glanceWord(seen[h])
+      const isKnown = lookedAt.some(
+        ({ of, repairs, words }) =>
+          of === part.id && repairs === standing.repairs && repeatsLook(words, now, belief, which),
+      )
+      if (isKnown) return []
       const reach = search.reach.toLook(part)
       let outcomes: readonly Outcome[] | null = null
       const among = (some: readonly number[]): number => lookBits(situation, seen, belief, some)
       const worth = worthOf(search.repair, among(which), among)
-      return {
+      const step: LookStep = {
         do: 'look',
         of: part.id,
         call: standing.call,
@@ -341,5 +375,6 @@ export function lookSteps(
         cost: lookSeconds + reach + deedSeconds,
         healthy: situation.glance(0, part.id),
       }
+      return [step]
     })
 }

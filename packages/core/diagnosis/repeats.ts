@@ -55,3 +55,21 @@ export const repeats = (
     }
     return misread < takenFrom * believed
   })
+
+/**
+ * Whether every suspect worth a word has it that a part looks as it did when it was looked at before: by
+ * hypothesis, the words of then and of now. The same look repeated counts once.
+ */
+export function repeatsLook(
+  then: readonly (string | undefined)[],
+  now: (h: number) => string,
+  { probability }: Belief,
+  which: readonly number[],
+): boolean {
+  let news = 0
+  for (const h of which) {
+    if (then[h] !== now(h)) news += probability[h]
+    if (news >= newsFrom) return false
+  }
+  return true
+}

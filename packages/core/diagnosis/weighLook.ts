@@ -6,22 +6,40 @@ import { notDrawnLook, orNotDrawn } from './notDrawn'
 import { elsewhereOf, looksLike } from './otherSurroundings'
 import type { UnitModel } from './predictor'
 import { inSurroundings } from './trackInSurroundings'
-import type { Weigher } from './tracks'
+import type { Track, Weigher } from './tracks'
 import { valueWithin, type Whereabouts } from './withinRange'
 
-/** What a look makes of a track; `isMetered`: leads were on terminals of what was looked at. */
-export function lookWeigher(
-  model: UnitModel,
-  { of, what, standing }: Extract<Evidence, { kind: 'look' }>,
-  moment: Moment,
-  isMetered: boolean,
-): Weigher {
-  const { situation } = moment
+type Look = Extract<Evidence, { kind: 'look' }>
+
+/** How likely a look is at one version of a suspect, and in the states that it may be met in. */
+function lookAt({ of, what }: Look, { situation }: Moment, isMetered: boolean) {
   const usual = what === 'code' ? situation.looks(0, of) : null
   const seen = (version: number): number =>
     lookLikelihood(what, shows(situation.looks(version, of), what, usual), isMetered)
   const chanceOf = (met: readonly Met[]): number =>
     met.reduce((sum, { versions, weight, where }) => sum + weight * meanOf(versions.map(seen), where), 0)
+  return { seen, chanceOf }
+}
+
+/** How likely a look is under a track; null where what is looked at may be otherwise the next time. */
+export type SeenUnder = (h: number, track: Track) => number | null
+
+export function seenUnder(look: Look, moment: Moment, isMetered: boolean): SeenUnder {
+  const { seen, chanceOf } = lookAt(look, moment, isMetered)
+  return (h, track) => {
+    const met = moment.met(h, track.blown, 'any', track.where)
+    if (met.some(({ recurs }) => recurs)) return null
+    const chance = chanceOf(met)
+    const isSteady = track.present === null || seen(moment.away(h, track.blown)) === chance
+    return isSteady ? chance : null
+  }
+}
+
+/** What a look makes of a track; `isMetered`: leads were on terminals of what was looked at. */
+export function lookWeigher(model: UnitModel, look: Look, moment: Moment, isMetered: boolean): Weigher {
+  const { of, what, standing } = look
+  const { situation } = moment
+  const { seen, chanceOf } = lookAt(look, moment, isMetered)
   const isAsHealthy = looksLike(situation, of)(0)
   const elsewhere = elsewhereOf(model, standing, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
   const asKnown: Weigher = (h, track) => {

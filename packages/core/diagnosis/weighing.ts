@@ -19,11 +19,12 @@ import { aroundAtFirst } from './otherSurroundings'
 import { pairsWorthTrying } from './pairs'
 import { passing } from './passing'
 import type { UnitModel } from './predictor'
+import { countedOnce, seenBefore } from './repeatedLook'
 import type { SituationModel } from './situationModel'
 import { standInChance } from './standIn'
 import type { Carrier, Track, Weigher } from './tracks'
 import { storedChances } from './weighStored'
-import { lookWeigher } from './weighLook'
+import { lookWeigher, seenUnder, type SeenUnder } from './weighLook'
 import { readingWeigher, type Beside } from './weighReading'
 import type { Whereabouts } from './withinRange'
 
@@ -286,15 +287,17 @@ function carrierAt(context: Context, e: number, which: readonly number[]): Carri
   const also = model.stillThere(repairedFaults, piece.standing)
   if (piece.kind === 'look' && storedIn(piece.what) !== null)
     return eachOf(plainly(storedChances(model, piece, callsMeant(context), also)))
-  const rest: Rest = { metered: lookedAtAndMetered(evidence), which, beside: besideOf(evidence, e) }
-  const { home } = context.findings
-  const moment = new Moment(model, piece.standing, also, home)
+  const metered = lookedAtAndMetered(evidence)
+  const momentOf = (standing: Standing): Moment => new Moment(model, standing, also, context.findings.home)
+  const before = seenBefore(evidence, e, metered, momentOf)
+  const rest: Rest = { metered, which, beside: besideOf(evidence, e), before }
+  const moment = momentOf(piece.standing)
   const settled = weigherOf(model, piece, moment, rest)
   const meanwhile = passing(evidence[e - 1], piece)
   const late =
     piece.standing.age === null
       ? settled
-      : weigherOf(model, piece, new Moment(model, { ...piece.standing, age: null }, also, home), rest)
+      : weigherOf(model, piece, momentOf({ ...piece.standing, age: null }), rest)
   return openedMeanwhile(
     (h, track) => (track.late ? late : settled)(h, meanwhile(track)),
     (h, blown) => moment.shareOpened(h, blown),
@@ -311,6 +314,8 @@ interface Rest {
   readonly beside: Beside
   readonly metered: readonly string[]
   readonly which: readonly number[]
+  /** Where it is a look: how likely the same was when it was taken before. */
+  readonly before: readonly SeenUnder[]
 }
 
 /** What a piece of evidence makes of a track. */
@@ -318,13 +323,16 @@ function weigherOf(
   model: UnitModel,
   piece: Evidence,
   moment: Moment,
-  { metered, which, beside }: Rest,
+  { metered, which, beside, before }: Rest,
 ): Weigher {
   switch (piece.kind) {
     case 'reading':
       return readingWeigher(model, piece, moment, beside)
-    case 'look':
-      return lookWeigher(model, piece, moment, metered.includes(piece.of))
+    case 'look': {
+      const isMetered = metered.includes(piece.of)
+      const weigher = lookWeigher(model, piece, moment, isMetered)
+      return countedOnce(weigher, seenUnder(piece, moment, isMetered), before)
+    }
     case 'drop-out':
       return plainly((h) => dropOutChance(moment.situation, piece, which, h))
     case 'found-set': {
