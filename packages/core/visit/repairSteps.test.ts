@@ -2,7 +2,7 @@ import { judge } from '../diagnosis/diagnose'
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from './entry'
 import { openCauses, repairOf } from './openCauses'
-import { repairSteps } from './repairSteps'
+import { repairSteps, repairWords, stepsFor } from './repairSteps'
 import { reportOf } from './report'
 import type { ReportAbout } from './reportHead'
 import { signOffProblems } from './signOff'
@@ -74,6 +74,17 @@ test('the steps of a repair are known from what was said, each by itself', () =>
   expect(steps({ kind: 'proof', call: 'cool1', words: '', passed: true }, cause, done)).toBe(
     'repaired power-on',
   )
+})
+
+test('what only opened is no part to renew: what opened it is found, and no lead comes off', () => {
+  const of = (fault: string) => ({ kind: 'cause', of: fault.split(':')[0], fault }) as const
+  expect(stepsFor(diagram, of('LPS1:tripped'))).toEqual(['repaired', 'power-on', 'proven'])
+  expect(repairWords(diagram, of('LPS1:tripped'))).toMatch(/What opened it/)
+  expect(stepsFor(diagram, of('LPS1:contact-open'))).toContain('leads-noted')
+  expect(stepsFor(diagram, of('BELT:off'))).toEqual(['isolated', 'repaired', 'power-on', 'proven'])
+  expect(stepsFor(diagram, of('TS:set-heat'))).not.toContain('isolated')
+  // a part of which nobody said what is wrong with it
+  expect(stepsFor(diagram, { kind: 'cause', of: 'CC1' })).toContain('leads-back')
 })
 
 test('ohms that prove the cause before it is renewed speak of the cause, and after it of what is new', () => {

@@ -1,4 +1,7 @@
-import type { At } from './fold'
+import type { Diagram } from '../diagram/diagram'
+import { faultsOf } from '../diagram/faults'
+import type { FaultClass } from '../parts/faultClass'
+import type { At, Of } from './fold'
 import type { VisitState } from './visitState'
 
 /** The steps of a repair, in the order in which the trade takes them. */
@@ -11,6 +14,45 @@ export const repairOrder = [
   'proven',
 ] as const
 export type RepairStep = (typeof repairOrder)[number]
+
+/** Nothing of it is taken apart: what opened by itself is no part to renew, a handle and a setting are moved. */
+const nothingApart: readonly RepairStep[] = ['repaired', 'power-on', 'proven']
+
+const byClass: Readonly<Partial<Record<FaultClass, readonly RepairStep[]>>> = {
+  trip: nothingApart,
+  off: nothingApart,
+  setting: nothingApart,
+  supply: nothingApart,
+  surroundings: nothingApart,
+  fouled: ['isolated', 'repaired', 'power-on', 'proven'],
+}
+
+/** What was taken for the cause, as the drawing knows it. */
+const classOf = (diagram: Diagram, { fault }: Of<'cause'>): FaultClass | undefined =>
+  faultsOf(diagram).find(({ id }) => id === fault)?.class
+
+/** The steps that the repair of a cause takes. */
+export function stepsFor(diagram: Diagram, cause: Of<'cause'>): readonly RepairStep[] {
+  const sort = classOf(diagram, cause)
+  return (sort && byClass[sort]) ?? repairOrder
+}
+
+/** What its repair is: a part that only opened is not renewed, but what made it open is found. */
+export function repairWords(diagram: Diagram, cause: Of<'cause'>): string {
+  switch (classOf(diagram, cause)) {
+    case 'trip':
+      return 'What opened it found and put right'
+    case 'fouled':
+      return 'Cleaned, cleared or renewed'
+    case 'off':
+    case 'setting':
+    case 'supply':
+    case 'surroundings':
+      return 'Put right'
+    default:
+      return 'Repaired, or a part fitted'
+  }
+}
 
 /** Which steps have been taken since something was taken for the cause. */
 export function repairSteps(state: VisitState, cause: At<'cause'>): ReadonlySet<RepairStep> {

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { At, Of } from '@jokulgale/core/visit/fold'
 import { openCauses, repairOf } from '@jokulgale/core/visit/openCauses'
-import { repairOrder, repairSteps, type RepairStep } from '@jokulgale/core/visit/repairSteps'
+import { repairSteps, repairWords, stepsFor, type RepairStep } from '@jokulgale/core/visit/repairSteps'
 import { Icon } from '../../ui/Icon'
 import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
@@ -18,10 +18,9 @@ const styles = StyleSheet.create({
   step: { flexDirection: 'row', alignItems: 'center', gap: space.small, paddingVertical: 2 },
 })
 
-const stepWords: Readonly<Record<RepairStep, string>> = {
+const stepWords: Readonly<Record<Exclude<RepairStep, 'repaired'>, string>> = {
   isolated: 'Isolated and proven dead',
   'leads-noted': 'Its leads noted',
-  repaired: 'Repaired, or a part fitted',
   'leads-back': 'Its leads back',
   'power-on': 'Power on',
   proven: 'Proven',
@@ -65,21 +64,26 @@ function Rewired({ rewired: { words, done } }: { readonly rewired: Of<'rewired'>
 }
 
 function Cause({ visit, cause }: { readonly visit: OpenVisit; readonly cause: At<'cause'> }) {
-  const { state, say } = visit
+  const { diagram, state, say } = visit
   const done = repairSteps(state, cause)
+  const steps = stepsFor(diagram, cause.body)
   const isOpen = openCauses(state).includes(cause)
   return (
     <Stack gap="small">
       <Named visit={visit} of={cause.body.of} words={cause.body.words ?? ''} />
       <View role="list" accessibilityLabel="How far its repair has come">
-        {repairOrder.map((step) => (
-          <Step key={step} words={stepWords[step]} done={done.has(step)} />
+        {steps.map((step) => (
+          <Step
+            key={step}
+            words={step === 'repaired' ? repairWords(diagram, cause.body) : stepWords[step]}
+            done={done.has(step)}
+          />
         ))}
       </View>
       {isOpen ? (
         <Press
           // the main thing to do before is to isolate it, which the power in the bar is for
-          kind={done.has('isolated') ? 'main' : 'side'}
+          kind={done.has('isolated') || !steps.includes('isolated') ? 'main' : 'side'}
           title="It is repaired"
           onPress={() => {
             void say(repairOf(state, cause.body.of))
