@@ -26,13 +26,14 @@ const isByWhatItWatches = ({ class: sort }: Fault): boolean => sort === 'trip' |
 /**
  * What was measured outside the circuit says of a hypothesis, by its number, as a factor on its prior. A
  * switch is not held open where what it watches has come back, unless it comes and goes, as `changing` of
- * those that may do; a pressure past its trip needs a reason, and surroundings that were measured are as
- * measured.
+ * those that may do; a pressure past its trip needs a reason, be it one that was `mended` since, by its
+ * number, and surroundings that were measured are as measured.
  */
 export function measuredChance(
   model: UnitModel,
   conditions: Conditions,
   changing: number,
+  mended: readonly number[] = [],
 ): (h: number) => number {
   if (Object.keys(conditions).length === 0) return () => 1
   const { hypotheses, everySingle } = model
@@ -43,6 +44,9 @@ export function measuredChance(
     ofUnit
       .filter(({ unless }) => unless && isBeyond(unless, conditions))
       .flatMap(({ effects }) => heldBy(effects)),
+  )
+  const heldUntilMended = new Set(
+    mended.flatMap((h) => (h < 0 ? [] : hypotheses[h].faults)).flatMap(({ effects }) => heldBy(effects)),
   )
   // as a rule the share covers that it was away just then
   const againstWhatReturns = Math.max(againstShare, changing * (1 - presentAtFirst))
@@ -55,7 +59,9 @@ export function measuredChance(
     // set higher
     const isExplained = (condition: string | undefined): boolean =>
       tripped.some(
-        ({ when, effects }) => when?.of === condition && heldBy(effects).some((state) => held.has(state)),
+        ({ when, effects }) =>
+          when?.of === condition &&
+          heldBy(effects).some((state) => held.has(state) || heldUntilMended.has(state)),
       )
     const unexplained = past.filter((condition) => !isExplained(condition))
     const ofExcluded = mayReturn ? againstWhatReturns : againstShare

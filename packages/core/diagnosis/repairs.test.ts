@@ -124,3 +124,19 @@ test('what is read in proof is evidence in the call that is proven', () => {
     gather(builtInUnit('rooftop-two-stage'), { complaint: '', entries: [{ ...proof, call: 'cool9' }] }),
   ).toThrow(/cool9/)
 })
+
+test('a pressure that what was mended had made low is no reason to suspect what else makes it low', () => {
+  const measured: EntryBody = { kind: 'condition', of: 'suctionPressure2', value: 20 }
+  const shares = (...pressure: readonly EntryBody[]): number => {
+    const entries: readonly EntryBody[] = [
+      { kind: 'call', call: 'cool2' },
+      volts('LPS2.1', 25),
+      volts('LPS2.2', 0),
+      ...pressure,
+      { kind: 'repair', of: 'LPS2', fault: 'LPS2:tripped', words: 'a service valve was closed' },
+      { kind: 'observation', of: 'CC2', what: 'dropped-out' },
+    ]
+    return given('package-proving', entries, 'RC2:low') / given('package-proving', entries, 'CC2:coil-open')
+  }
+  expect(shares(measured) / shares()).toBeLessThan(2)
+})

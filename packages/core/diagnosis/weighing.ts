@@ -1,5 +1,4 @@
 import { partOfPoint } from '../diagram/diagram'
-import { wiresOn } from '../diagram/wireAt'
 import type { Fault } from '../parts/effect'
 import { storedIn } from '../parts/storedCode'
 import { complaintSaid } from '../visit/complaintSaid'
@@ -8,7 +7,7 @@ import type { Evidence, Findings } from '../visit/evidence'
 import type { Standing } from '../visit/standing'
 import { astrayShare, isContradicted } from './astray'
 import { carriedThrough, type Carried } from './carriedThrough'
-import { changingIn, cycleAtFirst, presentAtFirst, touched } from './comesAndGoes'
+import { changingIn, cycleAtFirst, presentAtFirst } from './comesAndGoes'
 import { complaintChances } from './complaint'
 import { Factors } from './factors'
 import type { Hypothesis } from './hypothesis'
@@ -24,6 +23,7 @@ import type { SituationModel } from './situationModel'
 import { standInChance } from './standIn'
 import type { Carrier, Track, Weigher } from './tracks'
 import { storedChances } from './weighStored'
+import { touchedWeigher } from './weighTouch'
 import { lookWeigher, seenUnder, type SeenUnder } from './weighLook'
 import { readingWeigher, type Beside } from './weighReading'
 import type { Whereabouts } from './withinRange'
@@ -109,7 +109,8 @@ function weighAll(context: Context, which: readonly number[]): Weighed {
   const { model, factor, findings, evidence, good, complained } = context
   const { hypotheses } = model
   const prior = new Map<number, number>()
-  const measured = measuredChance(model, findings.measured, changingIn(evidence, findings).share)
+  const { share: changes } = changingIn(evidence, findings)
+  const measured = measuredChance(model, findings.measured, changes, context.repairedFaults)
   const heardOf = complaintChances(model, findings.complaint)
   for (const h of which) {
     const { faults, of } = hypotheses[h]
@@ -361,16 +362,6 @@ function weigherOf(
 const plainly =
   (chance: (h: number) => number): Weigher =>
   (h, track) => ({ ...track, logWeight: track.logWeight + Math.log(chance(h)) })
-
-/** What it makes of a track that a part was moved: the part itself, and the leads that land on it. */
-function touchedWeigher({ diagram, hypotheses }: UnitModel, part: string): Weigher {
-  const moved = new Set([part, ...wiresOn(diagram, part).map(({ id }) => id)])
-  return (h, track) =>
-    touched(
-      track,
-      hypotheses[h].of.some((of) => moved.has(of)),
-    )
-}
 
 /** Chance that a channel of a logged stretch falls, or holds, as a suspect has it. */
 const channelRight = 0.985

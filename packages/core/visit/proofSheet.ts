@@ -6,13 +6,17 @@ import { situationOf } from '../circuit/situation'
 import { terminalOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import type { Conditions } from '../parts/kind'
 import { isPowerLoad } from '../parts/powerLoad'
+import { isOfRunning } from '../parts/surroundings'
 import { returnAirSpan, supplyAirSpan } from './usualSpan'
 import type { ProofLine, ProofSheet } from './proofLine'
 
 /**
  * For every call of a unit: control volts, amps of each load that runs (of three legs each), and that off means off.
+ * What was measured of weather, water and supply holds; a pressure that was low for the fault is not what a unit in
+ * order has: it would take the compressor that it stops off the sheet.
  */
-export function proofSheets(diagram: Diagram, conditions: Conditions): readonly ProofSheet[] {
+export function proofSheets(diagram: Diagram, measured: Conditions): readonly ProofSheet[] {
+  const conditions = Object.fromEntries(Object.entries(measured).filter(([of]) => !isOfRunning(of)))
   return diagram.calls.map(({ id, words }) => ({ call: id, words, lines: linesOf(diagram, id, conditions) }))
 }
 
