@@ -156,7 +156,12 @@ export class Technician {
       .getByRole('button', { name: /^This is it$|^It is / })
       .first()
       .click()
-    await this.press('It is repaired')
+    const repaired = this.page.getByRole('button', { name: 'It is repaired', exact: true })
+    await expect(repaired).toBeVisible()
+    // what only opened has a reason
+    const tripped = this.page.getByLabel('What tripped it')
+    if (await tripped.isVisible()) await tripped.fill('a reason that was found')
+    await repaired.click()
   }
 
   async prove(call: string, note: string): Promise<void> {

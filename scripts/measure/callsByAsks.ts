@@ -84,6 +84,9 @@ async function repair(hand: Hand, found: string): Promise<void> {
   await hand.tab('Suspects')
   await hand.tap(hand.page.getByRole('button', { name: `${found}, ` }).first())
   await hand.press(/^This is it$|^It is /)
+  await hand.button('It is repaired').waitFor()
+  const tripped = hand.page.getByLabel('What tripped it')
+  if (await tripped.isVisible()) await tripped.fill('a reason that was found')
   await hand.press('It is repaired')
 }
 

@@ -214,6 +214,8 @@ type RepairEntry =
       readonly of: string
       readonly words?: string
       readonly fault?: string
+      /** What had tripped it, of what only opened by what it watches. */
+      readonly trippedBy?: string
       readonly reasoning?: Reasoning
     }
   /** The unit is no longer wired as its diagram: what the next visit starts from. */

@@ -297,7 +297,7 @@ const fields: Readonly<Record<EntryBody['kind'], ObjectShape>> = {
     bench: string().oneOf(['new', 'proven-on-bench', 'unknown']),
   },
   cause: { ...whatItWas },
-  repair: { ...whatItWas },
+  repair: { ...whatItWas, trippedBy: words('trippedBy') },
   'diagram-changed': { of: name('of'), words: said('words') },
   rewired: {
     words: said('words'),

@@ -92,7 +92,8 @@ const sentences: { readonly [K in EntryBody['kind']]: Sentence<K> } = {
     `Lead back at ${terminal || of}: ${joined([color, number], ' ')}`,
   'part-used': ({ of, words }, diagram) => joined([`Part fitted, ${partWords(diagram, of)}`, words]),
   cause: ({ of, words }, diagram) => joined(['Taken for the cause', words ?? partWords(diagram, of)]),
-  repair: ({ of, words }, diagram) => joined(['Repaired', words ?? partWords(diagram, of)]),
+  repair: ({ of, words, trippedBy }, diagram) =>
+    joined(['Repaired', words ?? partWords(diagram, of), trippedBy ? `tripped by ${trippedBy}` : '']),
   'diagram-changed': ({ of, words }, diagram) =>
     joined([`Wiring changed for good, ${partWords(diagram, of)}`, words]),
   rewired: ({ words, done }) => joined([`Wired as planned, ${words}`, ...done]),

@@ -79,12 +79,26 @@ test('the steps of a repair are known from what was said, each by itself', () =>
 test('what only opened is no part to renew: what opened it is found, and no lead comes off', () => {
   const of = (fault: string) => ({ kind: 'cause', of: fault.split(':')[0], fault }) as const
   expect(stepsFor(diagram, of('LPS1:tripped'))).toEqual(['repaired', 'power-on', 'proven'])
-  expect(repairWords(diagram, of('LPS1:tripped'))).toMatch(/What opened it/)
+  expect(repairWords(diagram, of('LPS1:tripped'))).toMatch(/What tripped it/)
   expect(stepsFor(diagram, of('LPS1:contact-open'))).toContain('leads-noted')
   expect(stepsFor(diagram, of('BELT:off'))).toEqual(['isolated', 'repaired', 'power-on', 'proven'])
   expect(stepsFor(diagram, of('TS:set-heat'))).not.toContain('isolated')
   // a part of which nobody said what is wrong with it
   expect(stepsFor(diagram, { kind: 'cause', of: 'CC1' })).toContain('leads-back')
+})
+
+test('a visit is not signed off while nobody has said what tripped what had only opened', () => {
+  const tripped = { of: 'LPS1', words: 'Low-pressure switch 1: open on low pressure', fault: 'LPS1:tripped' }
+  const problems = (...said: readonly EntryBody[]): string =>
+    signOffProblems(fold({ kind: 'cause', ...tripped }, ...said), diagram).join()
+  expect(problems({ kind: 'repair', ...tripped })).toMatch(/it tripped for a reason/)
+  expect(problems({ kind: 'repair', ...tripped, trippedBy: '' })).toMatch(/it tripped for a reason/)
+  const found = { kind: 'repair', ...tripped, trippedBy: 'a service valve left closed' } as const
+  expect(problems(found)).not.toMatch(/it tripped for a reason/)
+  const [line] = lines(fold({ kind: 'cause', ...tripped }, found), 'Repair')
+  expect(line.small).toBe('it had been tripped by: a service valve left closed')
+  // of what is broken the part itself is the reason
+  expect(signOffProblems(fold(cause, { kind: 'repair', of: 'CC1' }), diagram).join()).not.toMatch(/reason/)
 })
 
 test('ohms that prove the cause before it is renewed speak of the cause, and after it of what is new', () => {

@@ -1,5 +1,6 @@
 import type { Diagram } from '../diagram/diagram'
 import { faultsOf } from '../diagram/faults'
+import type { Fault } from '../parts/effect'
 import type { FaultClass } from '../parts/faultClass'
 import type { At, Of } from './fold'
 import type { VisitState } from './visitState'
@@ -28,8 +29,28 @@ const byClass: Readonly<Partial<Record<FaultClass, readonly RepairStep[]>>> = {
 }
 
 /** What was taken for the cause, as the drawing knows it. */
-const classOf = (diagram: Diagram, { fault }: Of<'cause'>): FaultClass | undefined =>
-  faultsOf(diagram).find(({ id }) => id === fault)?.class
+const faultTaken = (diagram: Diagram, { fault }: Of<'cause'>): Fault | undefined =>
+  faultsOf(diagram).find(({ id }) => id === fault)
+
+const classOf = (diagram: Diagram, cause: Of<'cause'>): FaultClass | undefined =>
+  faultTaken(diagram, cause)?.class
+
+/** What usually trips it, of a cause that only opened by what it watches; null of any other. */
+export function usualTrip(diagram: Diagram, cause: Of<'cause'>): string | null {
+  const fault = faultTaken(diagram, cause)
+  return fault?.class === 'trip' ? fault.cause : null
+}
+
+/** Causes that only opened, of which nobody has said yet what tripped them. */
+export const withoutTrip = (
+  { causes, repairs }: Pick<VisitState, 'causes' | 'repairs'>,
+  diagram: Diagram,
+): readonly At<'cause'>[] =>
+  causes.filter(
+    ({ body }) =>
+      usualTrip(diagram, body) !== null &&
+      !repairs.some((repair) => repair.body.of === body.of && (repair.body.trippedBy ?? '') !== ''),
+  )
 
 /** The steps that the repair of a cause takes. */
 export function stepsFor(diagram: Diagram, cause: Of<'cause'>): readonly RepairStep[] {
@@ -41,7 +62,7 @@ export function stepsFor(diagram: Diagram, cause: Of<'cause'>): readonly RepairS
 export function repairWords(diagram: Diagram, cause: Of<'cause'>): string {
   switch (classOf(diagram, cause)) {
     case 'trip':
-      return 'What opened it found and put right'
+      return 'What tripped it found and put right'
     case 'fouled':
       return 'Cleaned, cleared or renewed'
     case 'off':

@@ -18,7 +18,11 @@ export function repair(state: VisitState, diagram: Diagram): ReportSection {
     lines: [
       ...state.goAheads.map(({ body }) => line('Go-ahead', body.by, body.words)),
       ...state.repairs.map(({ body }) =>
-        line(partWords(diagram, body.of), seenOpen(state, body.of) ? 'renewed' : 'repaired'),
+        line(
+          partWords(diagram, body.of),
+          seenOpen(state, body.of) ? 'renewed' : 'repaired',
+          body.trippedBy ? `it had been tripped by: ${body.trippedBy}` : '',
+        ),
       ),
       ...openCauses(state).map(({ body }) => line(partWords(diagram, body.of), 'not repaired on this visit')),
       ...state.partsUsed.map(({ body }) =>

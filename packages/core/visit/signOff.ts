@@ -5,6 +5,7 @@ import { temporaryWords, unsafeFindings } from './temporary'
 import { needsReason } from './needsReason'
 import { proofsSinceRepair } from './proofsSinceRepair'
 import { proofWeakness, type StillMoves } from './proofStands'
+import { withoutTrip } from './repairSteps'
 import { supplyProblems, type ProofTaken, type VisitState } from './visitState'
 
 /**
@@ -17,6 +18,8 @@ export function signOffProblems(
   stillMoves: StillMoves = () => false,
 ): readonly string[] {
   const open = state.measures.filter(({ left }) => left === null)
+  const unrepaired = openCauses(state)
+  const repaired = state.causes.filter((cause) => !unrepaired.includes(cause))
   const unlanded = state.leads.filter(({ landed }) => landed === null)
   const unsettled = state.alterations.filter(({ settled }) => settled === null)
   return [
@@ -34,9 +37,13 @@ export function signOffProblems(
     ),
     ...unlanded.map(({ body }) => `Lead ${body.color} ${body.number} of ${body.terminal} is not back on`),
     ...standingProblems(state, diagram),
-    ...openCauses(state).map(
+    ...unrepaired.map(
       ({ body }) =>
         `${body.words ?? partWords(diagram, body.of)}: taken for the cause, and nothing says that it was repaired. Say what was done to it, under Repair`,
+    ),
+    ...withoutTrip({ ...state, causes: repaired }, diagram).map(
+      ({ body }) =>
+        `${body.words ?? partWords(diagram, body.of)}: it tripped for a reason. Say what it was, under Repair`,
     ),
     ...proofProblems(state, diagram, stillMoves),
     ...(state.power === 'on' ? [] : ['The unit is switched off: switch it on and prove it']),

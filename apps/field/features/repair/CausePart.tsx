@@ -1,8 +1,17 @@
+import { useState } from 'react'
 import { StyleSheet, View } from 'react-native'
 import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { At, Of } from '@jokulgale/core/visit/fold'
 import { openCauses, repairOf } from '@jokulgale/core/visit/openCauses'
-import { repairSteps, repairWords, stepsFor, type RepairStep } from '@jokulgale/core/visit/repairSteps'
+import {
+  repairSteps,
+  repairWords,
+  stepsFor,
+  usualTrip,
+  withoutTrip,
+  type RepairStep,
+} from '@jokulgale/core/visit/repairSteps'
+import { Field } from '../../ui/Field'
 import { Icon } from '../../ui/Icon'
 import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
@@ -67,6 +76,7 @@ function Cause({ visit, cause }: { readonly visit: OpenVisit; readonly cause: At
   const { diagram, state, say } = visit
   const done = repairSteps(state, cause)
   const steps = stepsFor(diagram, cause.body)
+  const usual = usualTrip(diagram, cause.body)
   const isOpen = openCauses(state).includes(cause)
   return (
     <Stack gap="small">
@@ -80,7 +90,14 @@ function Cause({ visit, cause }: { readonly visit: OpenVisit; readonly cause: At
           />
         ))}
       </View>
-      {isOpen ? (
+      {usual !== null && (isOpen || withoutTrip(state, diagram).includes(cause)) ? (
+        <TrippedBy
+          usual={usual}
+          onSaid={(trippedBy) => {
+            void say({ ...repairOf(state, cause.body.of), trippedBy })
+          }}
+        />
+      ) : isOpen ? (
         <Press
           // the main thing to do before is to isolate it, which the power in the bar is for
           kind={done.has('isolated') || !steps.includes('isolated') ? 'main' : 'side'}
@@ -115,6 +132,31 @@ function Named({ visit, of, words }: NamedProps) {
       </Stack>
       <PhotoPress visit={visit.id} shows={{ of }} label={of} />
     </Line>
+  )
+}
+
+interface TrippedByProps {
+  /** What usually trips it. */
+  readonly usual: string
+  readonly onSaid: (trippedBy: string) => void
+}
+
+/** What only opened has a reason, and is put right with it. */
+function TrippedBy({ usual, onSaid }: TrippedByProps) {
+  const [words, setWords] = useState('')
+  const said = words.trim()
+  return (
+    <Stack gap="small">
+      <Field label="What tripped it" placeholder={usual} value={words} onChangeText={setWords} />
+      <Press
+        kind="main"
+        title="It is repaired"
+        disabled={said === ''}
+        onPress={() => {
+          onSaid(said)
+        }}
+      />
+    </Stack>
   )
 }
 

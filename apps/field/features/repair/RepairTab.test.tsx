@@ -55,3 +55,19 @@ test('isolated, the caution is gone', () => {
   expect(screen.queryByText(/prove it dead before a lead is touched/)).toBeNull()
   expect(screen.getByLabelText('Isolated and proven dead: done')).toBeTruthy()
 })
+
+test('what only opened is not repaired before somebody says what tripped it', () => {
+  const tripped = { of: 'LPS1', words: 'Low-pressure switch 1: open on low pressure', fault: 'LPS1:tripped' }
+  const onSaid = show({ kind: 'cause', ...tripped })
+  expect(screen.queryByLabelText(/^Its leads noted/)).toBeNull()
+  fireEvent.press(screen.getByText('It is repaired'))
+  expect(onSaid).not.toHaveBeenCalled()
+  fireEvent.changeText(screen.getByLabelText('What tripped it'), ' coil frozen, filter blocked ')
+  fireEvent.press(screen.getByText('It is repaired'))
+  expect(onSaid).toHaveBeenCalledWith({
+    kind: 'repair',
+    ...tripped,
+    trippedBy: 'coil frozen, filter blocked',
+  })
+  expect(screen.queryByLabelText('What tripped it')).toBeNull()
+})
