@@ -147,7 +147,10 @@ function TrippedBy({ usual, onSaid }: TrippedByProps) {
   const said = words.trim()
   return (
     <Stack gap="small">
-      <Field label="What tripped it" placeholder={usual} value={words} onChangeText={setWords} />
+      <Words size="small" quiet>
+        {`Usually: ${usual}.`}
+      </Words>
+      <Field label="What tripped it" value={words} onChangeText={setWords} />
       <Press
         kind="main"
         title="It is repaired"
