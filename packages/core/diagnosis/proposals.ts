@@ -94,19 +94,20 @@ const manySuspects = 120
  * themselves.
  */
 function standsIn(search: Search, standing: Standing): Stands {
-  const known = standsKnown.get(search) ?? new Map<Standing, Stands>()
+  const known = standsKnown.get(search) ?? new Map<string, Stands>()
   standsKnown.set(search, known)
-  const before = known.get(standing)
+  const key = JSON.stringify(standing)
+  const before = known.get(key)
   if (before !== undefined) return before
   const stands = findStands(search, standing)
-  known.set(standing, stands)
+  known.set(key, stands)
   return stands
 }
 
 type Stands = ReadonlyMap<number, number> | null
 
-/** Readings and looks of one standing ask for the same. */
-const standsKnown = new WeakMap<Search, Map<Standing, Stands>>()
+/** Readings and looks of one standing, or of others alike, ask for the same. */
+const standsKnown = new WeakMap<Search, Map<string, Stands>>()
 
 function findStands({ model, belief, findings, which }: Search, standing: Standing): Stands {
   const moment = new Moment(model, standing, model.stillThere(belief.repairedFaults, standing), findings.home)
