@@ -159,7 +159,7 @@ export class Technician {
     const repaired = this.page.getByRole('button', { name: 'It is repaired', exact: true })
     await expect(repaired).toBeVisible()
     // what only opened has a reason
-    const tripped = this.page.getByLabel('What tripped it')
+    const tripped = this.page.getByRole('textbox', { name: 'What tripped it' })
     if (await tripped.isVisible()) await tripped.fill('a reason that was found')
     await repaired.click()
   }

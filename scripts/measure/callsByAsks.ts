@@ -85,7 +85,7 @@ async function repair(hand: Hand, found: string): Promise<void> {
   await hand.tap(hand.page.getByRole('button', { name: `${found}, ` }).first())
   await hand.press(/^This is it$|^It is /)
   await hand.button('It is repaired').waitFor()
-  const tripped = hand.page.getByLabel('What tripped it')
+  const tripped = hand.page.getByRole('textbox', { name: 'What tripped it' })
   if (await tripped.isVisible()) await tripped.fill('a reason that was found')
   await hand.press('It is repaired')
 }
