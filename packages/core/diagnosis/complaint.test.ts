@@ -1,6 +1,6 @@
-import { builtInUnit } from '../units/index'
+import { builtInUnit, builtInUnitIds } from '../units/index'
 import { complaintChance } from './complaint'
-import { modelOf } from './diagnose'
+import { judge, modelOf } from './diagnose'
 
 const chanceOf = (unit: string, complaint: string, id: string): number => {
   const model = modelOf(builtInUnit(unit))
@@ -56,4 +56,29 @@ test('a second stage that never comes is no dirty filter, and no fault that take
     expect([id, said(id)]).toEqual([id, 1])
   for (const id of ['FILT:blocked', 'IFC:coil-open', 'DS:pole1-open', 'TS.Y1-TB.Y1:open', 'CC2:coil-shorted'])
     expect([id, said(id) < 0.1]).toEqual([id, true])
+})
+
+test.each(builtInUnitIds)(
+  'on %s a blocked filter is a reason for every complaint of cold, heat or air',
+  (unit) => {
+    const diagram = builtInUnit(unit)
+    const filter = modelOf(diagram).hypotheses.find(({ id }) => id === 'FILT:blocked')
+    const ofRooms = diagram.complaints.filter(({ means }) =>
+      /^no-(cooling|heat|air)$|^weak-heat$/.test(means),
+    )
+    const given = filter ? ofRooms.map(({ id }) => [id, chanceOf(unit, id, filter.id) >= 0.5]) : []
+    expect(given).toEqual(filter ? ofRooms.map(({ id }) => [id, true]) : [])
+  },
+)
+
+test('a dirty filter that was seen leads the search of a heat pump that does not cool', () => {
+  const { model, ranked, belief } = judge(builtInUnit('package-heat-pump'), {
+    complaint: 'not-cooling',
+    entries: [
+      { kind: 'call', call: 'cool1' },
+      { kind: 'observation', what: 'dirty', of: 'FILT' },
+    ],
+  })
+  expect(model.hypotheses[ranked[0]].id).toBe('FILT:blocked')
+  expect(belief.probability[ranked[0]]).toBeGreaterThan(0.25)
 })

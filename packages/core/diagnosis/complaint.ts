@@ -19,6 +19,16 @@ const whenDead: Readonly<Partial<Record<Symptom, number>>> = {
 }
 /** Chance of people naming the later stage of a unit whose first stage fails them as well. */
 const ofLaterStage = 0.5
+/**
+ * Chance of people naming this where too little air goes through, though all else runs: a blocked filter
+ * cools no room either, and freezes a coil that no switch guards.
+ */
+const feltOfAir: Readonly<Partial<Record<Symptom, number>>> = {
+  'no-air': 1,
+  'no-cooling': 0.6,
+  'no-heat': 0.6,
+  'weak-heat': 0.6,
+}
 /** Chance of any complaint from a unit that is not like its drawing. */
 const ofAnyUnit = 0.2
 /**
@@ -85,9 +95,10 @@ function findChance(heard: Heard, complaint: Complaint, h: number): number {
 
 function chanceByCall(heard: Heard, complaint: Complaint, h: number): number {
   const [usual, ...others] = complaint.calls
-  if (complaint.means === 'no-air' && isInTheAir(heard, h)) return 1
-  if (isShown(heard, complaint, usual, h)) return 1
-  return others.some((call) => isShown(heard, complaint, call, h)) ? inAnotherCall : withoutSymptom
+  const felt = isInTheAir(heard, h) ? (feltOfAir[complaint.means] ?? 0) : 0
+  if (felt === 1 || isShown(heard, complaint, usual, h)) return 1
+  const shown = others.some((call) => isShown(heard, complaint, call, h)) ? inAnotherCall : withoutSymptom
+  return Math.max(felt, shown)
 }
 
 /** Whether the later stage fails, and the one before it does all that it should, by itself and in the later. */
