@@ -82,6 +82,11 @@ export class Moment {
     this.runs = standing.ran.map((run) => onDay(inRun(run)))
   }
 
+  /** The unit as it ran a call before anybody arrived; none where it has no such call. */
+  inCall(call: string): SituationModel | undefined {
+    return this.everyCall.find(({ circuit }) => circuit.situation.call === call)
+  }
+
   /** Whether a hypothesis opens a fuse or breaker in any call of the unit. */
   tripsSomewhere(h: number): boolean {
     return this.model.mayTrip(h) && this.everyCall.some((situation) => situation.trips(h).length > 0)

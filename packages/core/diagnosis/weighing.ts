@@ -11,6 +11,7 @@ import { changingIn, cycleAtFirst, presentAtFirst } from './comesAndGoes'
 import { complaintChances } from './complaint'
 import { Factors } from './factors'
 import type { Hypothesis } from './hypothesis'
+import { iceChances, isOfIce } from './ice'
 import { measuredChance } from './measured'
 import { Moment, type Blown } from './moment'
 import { openedMeanwhile } from './openedMeanwhile'
@@ -331,7 +332,9 @@ function weigherOf(
       return readingWeigher(model, piece, moment, beside)
     case 'look': {
       const isMetered = metered.includes(piece.of)
-      const weigher = lookWeigher(model, piece, moment, isMetered)
+      const weigher = isOfIce(model.diagram, piece)
+        ? plainly(iceChances(model, piece, moment))
+        : lookWeigher(model, piece, moment, isMetered)
       return countedOnce(weigher, seenUnder(piece, moment, isMetered), before)
     }
     case 'drop-out':

@@ -298,6 +298,8 @@ export interface PartKind {
   looks?(now: Now): readonly string[]
   /** Air is moved by it or goes through it: what is wrong with it is felt as no air, whatever turns. */
   readonly passesAir?: true
+  /** What has ice stay on it: heat that is not interrupted to defrost it, or too little air or charge. */
+  readonly icesWhen?: 'not-defrosted' | 'starved'
   /** Whether it runs is seen or heard with every panel on. */
   readonly runsAloud?: true
   /** The code or lamp that an electronic part shows now, as its unit’s table of codes has it. */

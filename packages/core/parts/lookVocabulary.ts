@@ -66,6 +66,7 @@ const lookWords: Readonly<Record<string, LookWord>> = {
   'blown-silvered': opened(false),
   'blown-sagged': opened(false),
   wet: told('plainly'),
+  iced: told('plainly'),
   'added-switch': { ...told('plainly'), words: 'a switch in it that is not drawn' },
 }
 

@@ -8,7 +8,8 @@ export const outdoorCoil = plainThing({
   symbol: 'valve',
   good: 'clean',
   likelier: ['hot-weather'],
-  firstLook: { words: 'Coil clean, not iced', right: 'clean', wrong: ['dirty'] },
+  firstLook: { words: 'Coil clean, not iced', right: 'clean', wrong: ['dirty', 'iced'] },
+  icesWhen: 'not-defrosted',
   faults: [
     {
       name: 'blocked',

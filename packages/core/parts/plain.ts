@@ -28,6 +28,7 @@ interface PlainThing {
   readonly likelier?: PartKind['likelier']
   readonly firstLook?: PartKind['firstLook']
   readonly putBack?: PartKind['putBack']
+  readonly icesWhen?: PartKind['icesWhen']
 }
 
 const trips = (s: Settings): readonly Effect[] =>
@@ -55,5 +56,7 @@ export const plainThing = ({ kind, words, symbol, good, faults, ...facts }: Plai
       effects: [{ does: 'hold', branch: 'state', state }, ...(silent ? [] : trips(s))],
     })),
   looks: (now) => [now.is.state],
-  lookWords: () => [good, ...new Set(faults.map(({ state }) => state))],
+  lookWords: () => [
+    ...new Set([good, ...faults.map(({ state }) => state), ...(facts.icesWhen ? ['iced'] : [])]),
+  ],
 })

@@ -7,6 +7,7 @@ export const refrigerantCircuit = plainThing({
   words: 'refrigerant circuit',
   symbol: 'valve',
   good: 'charged',
+  icesWhen: 'starved',
   faults: [
     {
       name: 'low',
