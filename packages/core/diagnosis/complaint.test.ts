@@ -50,7 +50,7 @@ test('of a second stage people speak where the first still cools', () => {
   expect(said('OC:blocked')).toBe(1)
 })
 
-test('a second stage that never comes is no dirty filter, and no fault that takes the first stage along', () => {
+test('a second stage that never comes is no dirty filter, nor what stops the first stage too', () => {
   const said = (id: string): number => chanceOf('rooftop-two-stage', 'second-stage-never', id)
   for (const id of ['TS.Y2-TB.Y2:open', 'CC2:coil-open', 'LPS2:tripped'])
     expect([id, said(id)]).toEqual([id, 1])

@@ -101,7 +101,7 @@ function chanceByCall(heard: Heard, complaint: Complaint, h: number): number {
   return Math.max(felt, shown)
 }
 
-/** Whether the later stage fails, and the one before it does all that it should, by itself and in the later. */
+/** Whether the later stage fails, and the one before it does all that it should, in the later call too. */
 function failsLaterOnly(heard: Heard, { call, calls }: Complaint, h: number): boolean {
   const sooner = calls.filter((each) => each !== call)
   const fails = (each: string): boolean => isShown(heard, { means: 'any', calls }, each, h)

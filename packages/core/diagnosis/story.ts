@@ -43,7 +43,8 @@ export function storyOf(strips: readonly Strip[]): string {
   const stretch = stretchOf(strips)
   if (!stretch) return ''
   const { live, dead } = stretch
-  return `${live.measured.words} at ${live.point}, ${dead.measured.words} at ${dead.point}: it stops between these two.`
+  const [above, below] = [live, dead].map(({ measured, point }) => `${measured.words} at ${point}`)
+  return `${above}, ${below}: it stops between these two.`
 }
 
 /**

@@ -35,6 +35,12 @@ export const stripSize = ({ stops }: Strip): { readonly width: number; readonly 
   height: 28 + rowHeight * stops.length,
 })
 
+/** What was read at a stop, and what it should be. */
+function said({ measured, contradicted, expected }: Stop): string {
+  const should = `should ${expected.toFixed(1)} V`
+  return measured === null ? should : `${contradicted ? '≠ ' : ''}${measured.words}, ${should}`
+}
+
 /** A path of a call as a drawing of its own, stop by stop from source to load. */
 export function stripSvg(strip: Strip): string {
   const { words: title, stops } = strip
@@ -45,7 +51,7 @@ export function stripSvg(strip: Strip): string {
       stop,
       k,
     ) => `<text x="${left + 16}" y="${y(k) + 4}" font-size="10" fill="#16242d">${escapeXml(words(stop))}</text>
-<text x="${width - 8}" y="${y(k) + 4}" font-size="10" text-anchor="end" fill="#16242d">${stop.measured === null ? '' : `${stop.contradicted ? '≠ ' : ''}${stop.measured.words}, `}should ${stop.expected.toFixed(1)} V</text>`,
+<text x="${width - 8}" y="${y(k) + 4}" font-size="10" text-anchor="end" fill="#16242d">${said(stop)}</text>`,
   )
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">
 <text x="0" y="14" font-size="12" fill="#16242d">${escapeXml(title)}</text>

@@ -20,8 +20,8 @@ const fuseBranches = (s: Settings): readonly string[] =>
 const opensAs = (s: Settings): OpeningCurve => (s.text('delay') === 'yes' ? 'time-delay-fuse' : 'fuse')
 
 /**
- * Fuses, one to three in a block; a control fuse has one. `amps` is the rating. With a `delay` they let a motor start
- * and a transformer fill.
+ * Fuses, one to three in a block; a control fuse has one. `amps` is the rating. With a `delay` they let a
+ * motor start and a transformer fill.
  */
 export const fuse: PartKind = {
   kind: 'fuse',

@@ -1,16 +1,19 @@
-/** Middle of the opening times of a device by multiples of its rating: [multiple, seconds], rising in the multiple. */
+/**
+ * Middle of the opening times of a device by multiples of its rating: [multiple, seconds], rising in the
+ * multiple.
+ */
 type OpeningTimes = readonly (readonly [multiple: number, seconds: number])[]
 
 /**
- * What opens by too much current, as its kind takes its time: a small quick fuse, a fuse that lets motors start, a
- * breaker.
+ * What opens by too much current, as its kind takes its time: a small quick fuse, a fuse that lets motors
+ * start, a breaker.
  */
 export type OpeningCurve = 'fuse' | 'time-delay-fuse' | 'breaker'
 
 /**
- * Blade and small cartridge fuses (ISO 8820-3); time-delay fuses (UL 248: 135 % within an hour, at least ten seconds at
- * 500 %); moulded-case breakers (UL 489: 135 % within an hour, 200 % within two minutes, instantaneous from five to ten
- * times).
+ * Blade and small cartridge fuses (ISO 8820-3); time-delay fuses (UL 248: 135 % within an hour, at least ten
+ * seconds at 500 %); moulded-case breakers (UL 489: 135 % within an hour, 200 % within two minutes,
+ * instantaneous from five to ten times).
  */
 const openingTimes: Readonly<Record<OpeningCurve, OpeningTimes>> = {
   fuse: [
@@ -36,7 +39,10 @@ const openingTimes: Readonly<Record<OpeningCurve, OpeningTimes>> = {
   ],
 }
 
-/** Seconds that a device takes to open at a multiple of its rating; Infinity below the first that is sure to open it. */
+/**
+ * Seconds that a device takes to open at a multiple of its rating; Infinity below the first that is sure to
+ * open it.
+ */
 export function openingSeconds(device: OpeningCurve, multiple: number): number {
   const times = openingTimes[device]
   if (multiple < times[0][0]) return Infinity
@@ -51,8 +57,8 @@ export function openingSeconds(device: OpeningCurve, multiple: number): number {
 }
 
 /**
- * A link that melts at once has no time to cool: it goes with the square of the current. What a breaker's spring and
- * contacts need stays.
+ * A link that melts at once has no time to cool: it goes with the square of the current. What a breaker's
+ * spring and contacts need stays.
  */
 function beyond(device: OpeningCurve, multiple: number): number {
   const times = openingTimes[device]

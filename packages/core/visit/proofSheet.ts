@@ -11,9 +11,9 @@ import { returnAirSpan, supplyAirSpan } from './usualSpan'
 import type { ProofLine, ProofSheet } from './proofLine'
 
 /**
- * For every call of a unit: control volts, amps of each load that runs (of three legs each), and that off means off.
- * What was measured of weather, water and supply holds; a pressure that was low for the fault is not what a unit in
- * order has: it would take the compressor that it stops off the sheet.
+ * For every call of a unit: control volts, amps of each load that runs (of three legs each), and that off
+ * means off. What was measured of weather, water and supply holds; a pressure that was low for the fault is
+ * not what a unit in order has: it would take the compressor that it stops off the sheet.
  */
 export function proofSheets(diagram: Diagram, measured: Conditions): readonly ProofSheet[] {
   const conditions = Object.fromEntries(Object.entries(measured).filter(([of]) => !isOfRunning(of)))

@@ -16,7 +16,7 @@ export const repairOrder = [
 ] as const
 export type RepairStep = (typeof repairOrder)[number]
 
-/** Nothing of it is taken apart: what opened by itself is no part to renew, a handle and a setting are moved. */
+/** Nothing is taken apart: what opened by itself is no part to renew, a handle and a setting are moved. */
 const nothingApart: readonly RepairStep[] = ['repaired', 'power-on', 'proven']
 
 const byClass: Readonly<Partial<Record<FaultClass, readonly RepairStep[]>>> = {
