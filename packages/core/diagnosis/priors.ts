@@ -63,7 +63,10 @@ const isMiswired = isOf('landing', 'setting', 'joined')
 /** A motor that has opened on its own heat. */
 const isHotMotor: Applies = (fault, part) => part?.kind.symbol === 'motor' && fault.class === 'trip'
 
-function rulesFor({ ageYears, symptom, outdoorDryBulb, replaced }: PriorContext): readonly Rule[] {
+function rulesFor(
+  diagram: Diagram,
+  { ageYears, symptom, outdoorDryBulb, replaced }: PriorContext,
+): readonly Rule[] {
   const rules: Rule[] = []
   if (ageYears !== undefined && ageYears >= oldYears)
     rules.push({
@@ -105,7 +108,7 @@ function rulesFor({ ageYears, symptom, outdoorDryBulb, replaced }: PriorContext)
     rules.push({
       reason: `Replaced lately: ${replaced.join(', ')}; fresh miswiring at it`,
       factor: 8,
-      applies: (fault, part) => isMiswired(fault, part) && replaced.some((id) => touches(fault, id)),
+      applies: (fault, part) => isMiswired(fault, part) && replaced.some((id) => touches(diagram, fault, id)),
     })
     rules.push({
       reason: `Replaced lately: ${replaced.join(', ')}; the part itself is new`,
@@ -116,10 +119,11 @@ function rulesFor({ ageYears, symptom, outdoorDryBulb, replaced }: PriorContext)
   return rules
 }
 
-const touches = ({ of, landedOn }: Fault, part: string): boolean =>
-  of === part ||
-  of.split('-').some((end) => partOfPoint(end) === part) ||
-  (landedOn !== undefined && partOfPoint(landedOn) === part)
+function touches({ wires }: Diagram, { of, landedOn }: Fault, part: string): boolean {
+  const wire = wires.get(of)
+  const ends = [...(wire ? [wire.from, wire.to] : []), ...(landedOn === undefined ? [] : [landedOn])]
+  return of === part || ends.some((end) => partOfPoint(end) === part)
+}
 
 /** The key under which a fault is counted in the shop's experience. */
 export const experienceKey = (diagram: Diagram, fault: Pick<Fault, 'of' | 'id' | 'class'>): string => {
@@ -133,7 +137,7 @@ export function weighPriors(
   hypotheses: readonly Hypothesis[],
   context: PriorContext,
 ): { readonly factor: (hypothesis: Hypothesis) => number; readonly table: readonly PriorReason[] } {
-  const rules = rulesFor(context)
+  const rules = rulesFor(diagram, context)
   const learned = learnedFactors(diagram, hypotheses, context.experience)
   const ofFault = new Map<string, number>()
   const counts = rules.map(() => 0)

@@ -6,9 +6,7 @@ import { Line } from '../../ui/Line'
 import { Part } from '../../ui/Part'
 import { Press } from '../../ui/Press'
 import { Stack } from '../../ui/Stack'
-import { space, usePalette } from '../../ui/theme'
 import { Words } from '../../ui/Words'
-import { PhotoPress } from '../photo/PhotoPress'
 import { PhotoRow } from '../photo/PhotoRow'
 import { ControlsForm } from '../call/ControlsForm'
 import type { OpenVisit } from '../visit/useVisit'
@@ -16,9 +14,9 @@ import { Alterations } from './Alterations'
 import { Codes } from './Codes'
 import { Conditions } from './Conditions'
 import { lookedAt, lookItemsFor, type LookItem } from './firstLook'
+import { LookRow } from './LookRow'
 import { Plate } from './Plate'
 import { Replaced } from './Replaced'
-import { WhichIsWrong } from './WhichIsWrong'
 
 /** The complaint, the first look, and the weather: what is known before a lead touches anything. */
 export function LookTab({ visit }: { readonly visit: OpenVisit }) {
@@ -78,10 +76,8 @@ function Complaint({ visit: { state, diagram, say } }: { readonly visit: OpenVis
 }
 
 function FirstLook({ visit }: { readonly visit: OpenVisit }) {
-  const palette = usePalette()
   const { state, diagram, say } = visit
   const [noting, setNoting] = useState<string | null>(null)
-  const [note, setNote] = useState('')
   const items = lookItemsFor(diagram)
   const enter = async (looked: readonly LookItem[], is: 'right' | 'wrong'): Promise<void> => {
     for (const body of looked.flatMap((item) => lookedAt(item, is))) await say(body)
@@ -92,72 +88,21 @@ function FirstLook({ visit }: { readonly visit: OpenVisit }) {
         <Words strong quiet role="heading" aria-level={2}>
           First look, before any power changes
         </Words>
-        {items.map((item) => {
-          const { id, words } = item
-          const now = state.firstLook.get(id)?.body
-          const look = async (is: 'right' | 'wrong'): Promise<void> => {
-            await enter([item], is)
-            setNoting(is === 'wrong' ? id : null)
-          }
-          return (
-            <View
-              key={id}
-              style={{
-                borderBottomWidth: 1,
-                borderColor: palette.line,
-                paddingVertical: space.hair,
-                gap: space.small,
-              }}
-            >
-              <Line gap="small" align="center">
-                <Words grows>{words}</Words>
-                <PhotoPress visit={visit.id} shows={{ of: id }} label={words} />
-                <Line gap="hair">
-                  <Press
-                    title="Right"
-                    label={`${words}: right`}
-                    selected={now?.is === 'right'}
-                    onPress={() => {
-                      void look('right')
-                    }}
-                  />
-                  <Press
-                    title="Wrong"
-                    label={`${words}: wrong`}
-                    selected={now?.is === 'wrong'}
-                    onPress={() => {
-                      void look('wrong')
-                    }}
-                  />
-                </Line>
-              </Line>
-              {noting === id ? (
-                <Stack gap="small">
-                  <WhichIsWrong item={item} visit={visit} />
-                  <Field
-                    label="What is wrong, and who switched it off if somebody did"
-                    value={note}
-                    onChangeText={setNote}
-                  />
-                  <Press
-                    title="Keep the note"
-                    disabled={note.trim() === ''}
-                    onPress={() => {
-                      void say({
-                        kind: 'first-look',
-                        item: id,
-                        is: 'wrong',
-                        words: `${words}: ${note.trim()}`,
-                      })
-                      setNote('')
-                      setNoting(null)
-                    }}
-                  />
-                </Stack>
-              ) : null}
-            </View>
-          )
-        })}
+        {items.map((item) => (
+          <LookRow
+            key={item.id}
+            item={item}
+            visit={visit}
+            isNoting={noting === item.id}
+            onLook={async (is) => {
+              await enter([item], is)
+              setNoting(is === 'wrong' ? item.id : null)
+            }}
+            onNoted={() => {
+              setNoting(null)
+            }}
+          />
+        ))}
       </View>
       <Press
         title="All of these are right"
