@@ -105,6 +105,8 @@ await page
   .waitFor()
 await shoot('repair')
 for (const lead of await page.getByRole('checkbox', { name: /^LPS1\./ }).all()) await lead.click()
+const tripped = page.getByRole('textbox', { name: 'What tripped it' })
+if (await tripped.isVisible()) await tripped.fill('a service valve that was left closed')
 await page.getByRole('button', { name: 'It is repaired' }).click()
 await page.getByRole('tab', { name: 'Prove' }).click()
 await page.getByRole('button', { name: 'Values for Cooling, first stage' }).click()
