@@ -150,7 +150,8 @@ export class Technician {
     // however far down the trace was
     await expect(this.page.getByRole('heading', { name: 'Suspects' })).toBeInViewport()
     const leader = this.page.getByRole('button', { name: words }).first()
-    await expect(leader).toBeVisible()
+    // all suspects are weighed before the first is named
+    await expect(leader).toBeVisible({ timeout: 90_000 })
     await leader.click()
     await this.page
       .getByRole('button', { name: /^This is it$|^It is / })
