@@ -25,9 +25,9 @@ const ofLaterStage = 0.5
  */
 const feltOfAir: Readonly<Partial<Record<Symptom, number>>> = {
   'no-air': 1,
-  'no-cooling': 0.6,
-  'no-heat': 0.6,
-  'weak-heat': 0.6,
+  'no-cooling': 0.4,
+  'no-heat': 0.4,
+  'weak-heat': 0.4,
 }
 /** Chance of any complaint from a unit that is not like its drawing. */
 const ofAnyUnit = 0.2

@@ -20,7 +20,8 @@ test.each([250, 290, 340])('%d V to a leg that the motor makes itself is a lost 
     volts('CC1.L1', made, 'CC1.L2'),
     volts('CC1.L1', made, 'CC1.L3'),
   )
-  expect(leader).toMatch(/^LF1:fuse1-open|^LF1\.T1-CC1\.L1:open/)
+  // a crankcase heater on its frame blows that fuse too, and leaves its leg on metal: 277 V to each other
+  expect(leader).toMatch(/^LF1:fuse1-open|^LF1\.T1-CC1\.L1:open|^CH1:1-grounded/)
 })
 
 test('a monitor that flashes over right volts is set for others, or the legs are exchanged', () => {

@@ -87,6 +87,11 @@ export class Moment {
     return this.everyCall.find(({ circuit }) => circuit.situation.call === call)
   }
 
+  /** Whether a hypothesis may have opened one fuse or breaker along with another, in any call of the unit. */
+  mayOpenWith(h: number, of: string): boolean {
+    return this.model.mayTrip(h) && this.everyCall.some((situation) => situation.mayOpenWith(h, of))
+  }
+
   /** Whether a hypothesis opens a fuse or breaker in any call of the unit. */
   tripsSomewhere(h: number): boolean {
     return this.model.mayTrip(h) && this.everyCall.some((situation) => situation.trips(h).length > 0)

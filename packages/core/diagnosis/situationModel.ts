@@ -51,6 +51,8 @@ const opensNothingAmps = 0.05
 
 /** Amps from which a heater heats. */
 const drawnFromAmps = 0.5
+/** What opens sooner does so by magnet, or with a flash. */
+const atOnceSeconds = 0.15
 
 /** A fuse or breaker that has opened, and the states that it then holds. */
 export interface Trip {
@@ -349,6 +351,16 @@ export class SituationModel {
       }
     }
     return effects.every(drawsLittle) && !circuit.meetsSequence(effects)
+  }
+
+  /**
+   * Whether what a hypothesis opens here draws so much through another fuse or breaker that it may go with
+   * it, though the other was quicker.
+   */
+  mayOpenWith(hypothesis: number, of: string): boolean {
+    const own = this.everyTripping().find(({ part }) => part.id === of)
+    if (!own || this.trips(hypothesis).length === 0) return false
+    return this.secondsToOpen(hypothesis, own) <= atOnceSeconds
   }
 
   private everyTripping(): readonly TrippingPart[] {

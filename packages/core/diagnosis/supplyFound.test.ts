@@ -16,8 +16,10 @@ const found = (...entries: readonly EntryBody[]) => {
     complaint: 'not-cooling',
     entries: [{ kind: 'call', call: 'cool1' }, ...entries],
   })
+  // a filter that nobody has looked at is no fault of the supply
+  const isInAir = (part: string): boolean => model.diagram.parts.get(part)?.kind.passesAir ?? false
   const most = ranked
-    .filter((h) => model.hypotheses[h].of.length > 0)
+    .filter((h) => model.hypotheses[h].of.length > 0 && !model.hypotheses[h].of.some(isInAir))
     .reduce((best, h) => Math.max(best, belief.probability[h]), 0)
   return { system: model.diagram.parts.get('SV')?.settings.text('system'), most }
 }

@@ -1,3 +1,4 @@
+import { showsOpened } from '../parts/lookVocabulary'
 import type { Evidence } from '../visit/evidence'
 import { cycleAtFirst, inCycle, whetherThere } from './comesAndGoes'
 import { lookLikelihood } from './likelihood'
@@ -11,26 +12,36 @@ import { valueWithin, type Whereabouts } from './withinRange'
 
 type Look = Extract<Evidence, { kind: 'look' }>
 
+/** How often a dead short that opens a small fuse trips a larger breaker before it as well. A judgement. */
+const takenAlong = 0.06
+
 /** How likely a look is at one version of a suspect, and in the states that it may be met in. */
-function lookAt({ of, what }: Look, { situation }: Moment, isMetered: boolean) {
+function lookAt({ of, what }: Look, moment: Moment, isMetered: boolean) {
+  const { situation } = moment
   const usual = what === 'code' ? situation.looks(0, of) : null
-  const seen = (version: number): number =>
-    lookLikelihood(what, shows(situation.looks(version, of), what, usual), isMetered)
-  const chanceOf = (met: readonly Met[]): number =>
-    met.reduce((sum, { versions, weight, where }) => sum + weight * meanOf(versions.map(seen), where), 0)
-  return { seen, chanceOf }
+  const isOpened = showsOpened(what)
+  const least = (h: number): number => (isOpened && moment.mayOpenWith(h, of) ? takenAlong : 0)
+  const seen = (version: number, atLeast: number): number =>
+    Math.max(atLeast, lookLikelihood(what, shows(situation.looks(version, of), what, usual), isMetered))
+  const chanceOf = (met: readonly Met[], atLeast: number): number =>
+    met.reduce((sum, { versions, weight, where }) => {
+      const chances = versions.map((version) => seen(version, atLeast))
+      return sum + weight * meanOf(chances, where)
+    }, 0)
+  return { least, seen, chanceOf }
 }
 
 /** How likely a look is under a track; null where what is looked at may be otherwise the next time. */
 export type SeenUnder = (h: number, track: Track) => number | null
 
 export function seenUnder(look: Look, moment: Moment, isMetered: boolean): SeenUnder {
-  const { seen, chanceOf } = lookAt(look, moment, isMetered)
+  const { least, seen, chanceOf } = lookAt(look, moment, isMetered)
   return (h, track) => {
     const met = moment.met(h, track.blown, 'any', track.where)
     if (met.some(({ recurs }) => recurs)) return null
-    const chance = chanceOf(met)
-    const isSteady = track.present === null || seen(moment.away(h, track.blown)) === chance
+    const atLeast = least(h)
+    const chance = chanceOf(met, atLeast)
+    const isSteady = track.present === null || seen(moment.away(h, track.blown), atLeast) === chance
     return isSteady ? chance : null
   }
 }
@@ -39,15 +50,16 @@ export function seenUnder(look: Look, moment: Moment, isMetered: boolean): SeenU
 export function lookWeigher(model: UnitModel, look: Look, moment: Moment, isMetered: boolean): Weigher {
   const { of, what, standing } = look
   const { situation } = moment
-  const { seen, chanceOf } = lookAt(look, moment, isMetered)
+  const { least, seen, chanceOf } = lookAt(look, moment, isMetered)
   const isAsHealthy = looksLike(situation, of)(0)
-  const elsewhere = elsewhereOf(model, standing, isAsHealthy, (k) => chanceOf(moment.met(k, 'not')))
+  const elsewhere = elsewhereOf(model, standing, isAsHealthy, (k) => chanceOf(moment.met(k, 'not'), 0))
   const asKnown: Weigher = (h, track) => {
     const met = moment.met(h, track.blown, 'any', track.where)
+    const atLeast = least(h)
     const around = isAsHealthy(h) ? elsewhere : null
-    const { chance, cycle } = inCycle(track, met, (states) => ({ chance: chanceOf(states) }))
+    const { chance, cycle } = inCycle(track, met, (states) => ({ chance: chanceOf(states, atLeast) }))
     if (track.present === null) return { ...inSurroundings(track, chance, around).track, cycle }
-    const away = seen(moment.away(h, track.blown))
+    const away = seen(moment.away(h, track.blown), atLeast)
     const { own, present } = whetherThere(track.present, track.stays, chance, away)
     return {
       ...inSurroundings(track, own, around).track,
