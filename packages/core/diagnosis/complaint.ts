@@ -2,6 +2,7 @@ import type { Complaint, Symptom } from '../diagram/diagram'
 import { complaintSaid } from '../visit/complaintSaid'
 import { atArrival } from '../visit/standing'
 import { nothingWrong, notDrawn } from './hypothesis'
+import { isInTheAir } from './inTheAir'
 import { Moment } from './moment'
 import type { UnitModel } from './predictor'
 import type { SituationModel } from './situationModel'
@@ -95,7 +96,7 @@ function findChance(heard: Heard, complaint: Complaint, h: number): number {
 
 function chanceByCall(heard: Heard, complaint: Complaint, h: number): number {
   const [usual, ...others] = complaint.calls
-  const felt = isInTheAir(heard, h) ? (feltOfAir[complaint.means] ?? 0) : 0
+  const felt = isInTheAir(heard.model, h) ? (feltOfAir[complaint.means] ?? 0) : 0
   if (felt === 1 || isShown(heard, complaint, usual, h)) return 1
   const shown = others.some((call) => isShown(heard, complaint, call, h)) ? inAnotherCall : withoutSymptom
   return Math.max(felt, shown)
@@ -108,10 +109,6 @@ function failsLaterOnly(heard: Heard, { call, calls }: Complaint, h: number): bo
   const ofFirst = new Set(sooner.flatMap((each) => [...heard.inCall(each).situation.motorsTurning()]))
   return fails(call) && !sooner.some(fails) && !heard.inCall(call).situation.standsOtherwise(h, ofFirst)
 }
-
-/** Whether a hypothesis is of what air goes through, or of what moves it while its motor turns. */
-const isInTheAir = ({ model }: Heard, h: number): boolean =>
-  model.hypotheses[h].faults.some(({ of }) => model.diagram.parts.get(of)?.kind.passesAir)
 
 /** Whether a symptom is one that the calls show, rather than one of the fault itself. */
 export const looksAtCalls = (symptom: Symptom): boolean =>

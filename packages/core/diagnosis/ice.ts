@@ -2,11 +2,10 @@ import type { Diagram } from '../diagram/diagram'
 import type { Fault } from '../parts/effect'
 import type { CauseGroup } from '../parts/causeGroup'
 import { isHeatingCall } from '../parts/heatingCall'
-import type { Evidence } from '../visit/evidence'
+import type { Look } from '../visit/evidence'
+import { isInTheAir } from './inTheAir'
 import type { Moment } from './moment'
 import type { UnitModel } from './predictor'
-
-type Look = Extract<Evidence, { kind: 'look' }>
 
 export const isOfIce = ({ parts }: Diagram, { of, what }: Look): boolean =>
   what === 'iced' && parts.get(of)?.kind.icesWhen !== undefined
@@ -36,9 +35,7 @@ export function iceChances(model: UnitModel, { of }: Look, moment: Moment): (h: 
   const melting = new Set([...compressors, ...outdoorFans, ...partsOf(diagram, 'reversing-valve')])
   const isFrosted = (h: number): boolean =>
     running.standsOtherwise(h, outdoorFans) || (inDefrost?.standsOtherwise(h, melting) ?? false)
-  const isStarvedOfAir = (h: number): boolean =>
-    hypotheses[h].faults.some((fault) => diagram.parts.get(fault.of)?.kind.passesAir) ||
-    running.standsOtherwise(h, ofRooms)
+  const isStarvedOfAir = (h: number): boolean => isInTheAir(model, h) || running.standsOtherwise(h, ofRooms)
   const hasLittleCharge = (h: number): boolean =>
     hypotheses[h].faults.some(
       (fault) => diagram.parts.get(fault.of)?.kind.icesWhen === 'starved' || isTrippedByCold(fault),

@@ -33,7 +33,7 @@ export function measuredChance(
   model: UnitModel,
   conditions: Conditions,
   changing: number,
-  mended: readonly number[] = [],
+  mended: readonly number[],
 ): (h: number) => number {
   if (Object.keys(conditions).length === 0) return () => 1
   const { hypotheses, everySingle } = model

@@ -1,5 +1,6 @@
 import type { Diagram, Part, Symptom } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
+import { withItsWires } from '../diagram/wireAt'
 import type { Fault } from '../parts/effect'
 import type { FaultClass } from '../parts/faultClass'
 import type { Liking } from '../parts/kind'
@@ -105,10 +106,13 @@ function rulesFor(
       applies: isOf('short', 'ground', 'crossed'),
     })
   if (replaced.length > 0) {
+    const near = new Set(replaced.flatMap((id) => withItsWires(diagram, id)))
+    const touches = ({ of, landedOn = '' }: Fault): boolean =>
+      near.has(of) || replaced.includes(partOfPoint(landedOn))
     rules.push({
       reason: `Replaced lately: ${replaced.join(', ')}; fresh miswiring at it`,
       factor: 8,
-      applies: (fault, part) => isMiswired(fault, part) && replaced.some((id) => touches(diagram, fault, id)),
+      applies: (fault, part) => isMiswired(fault, part) && touches(fault),
     })
     rules.push({
       reason: `Replaced lately: ${replaced.join(', ')}; the part itself is new`,
@@ -117,12 +121,6 @@ function rulesFor(
     })
   }
   return rules
-}
-
-function touches({ wires }: Diagram, { of, landedOn }: Fault, part: string): boolean {
-  const wire = wires.get(of)
-  const ends = [...(wire ? [wire.from, wire.to] : []), ...(landedOn === undefined ? [] : [landedOn])]
-  return of === part || ends.some((end) => partOfPoint(end) === part)
 }
 
 /** The key under which a fault is counted in the shop's experience. */

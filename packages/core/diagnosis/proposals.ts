@@ -3,7 +3,7 @@ import { actAfter } from '../visit/actions'
 import { costOf, pairKey, type Candidate, type CostRules } from './candidates'
 import { onDayOfVisit } from './dayOfVisit'
 import { showsOpened } from '../parts/lookVocabulary'
-import type { Evidence, Findings } from '../visit/evidence'
+import type { Findings, Look } from '../visit/evidence'
 import { isDoubted } from './doubt'
 import { isHinge } from './hinge'
 import { readingOf } from './grouping'
@@ -287,8 +287,6 @@ export function readingSteps(
 const lookSeconds = 8
 /** A look may miss or mislead: that much of its information is left. */
 const lookTrust = 0.6
-
-type Look = Extract<Evidence, { readonly kind: 'look' }>
 
 interface LookedAt {
   readonly of: string

@@ -1,10 +1,8 @@
-import type { Evidence } from '../visit/evidence'
+import type { Evidence, Look } from '../visit/evidence'
 import { putBackBetween, type Standing } from '../visit/standing'
 import type { Moment } from './moment'
 import type { Weigher } from './tracks'
 import { seenUnder, type SeenUnder } from './weighLook'
-
-type Look = Extract<Evidence, { kind: 'look' }>
 
 /** Whether a look said the same of the same part, with nothing mended or put back in between. */
 const saysTheSame = (piece: Evidence, look: Look): piece is Look =>

@@ -1,5 +1,5 @@
 import { showsOpened } from '../parts/lookVocabulary'
-import type { Evidence } from '../visit/evidence'
+import type { Look } from '../visit/evidence'
 import { cycleAtFirst, inCycle, whetherThere } from './comesAndGoes'
 import { lookLikelihood } from './likelihood'
 import type { Met, Moment } from './moment'
@@ -10,8 +10,6 @@ import { inSurroundings } from './trackInSurroundings'
 import type { Track, Weigher } from './tracks'
 import { valueWithin, type Whereabouts } from './withinRange'
 
-type Look = Extract<Evidence, { kind: 'look' }>
-
 /** How often a dead short that opens a small fuse trips a larger breaker before it as well. A judgement. */
 const takenAlong = 0.06
 
@@ -20,7 +18,13 @@ function lookAt({ of, what }: Look, moment: Moment, isMetered: boolean) {
   const { situation } = moment
   const usual = what === 'code' ? situation.looks(0, of) : null
   const isOpened = showsOpened(what)
-  const least = (h: number): number => (isOpened && moment.mayOpenWith(h, of) ? takenAlong : 0)
+  const along = new Map<number, boolean>()
+  const least = (h: number): number => {
+    if (!isOpened) return 0
+    const isAlong = along.get(h) ?? moment.mayOpenWith(h, of)
+    along.set(h, isAlong)
+    return isAlong ? takenAlong : 0
+  }
   const seen = (version: number, atLeast: number): number =>
     Math.max(atLeast, lookLikelihood(what, shows(situation.looks(version, of), what, usual), isMetered))
   const chanceOf = (met: readonly Met[], atLeast: number): number =>

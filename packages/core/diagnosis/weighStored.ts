@@ -1,6 +1,6 @@
 import type { Effect } from '../parts/effect'
 import { storedIn, noCode } from '../parts/storedCode'
-import type { Evidence } from '../visit/evidence'
+import type { Look } from '../visit/evidence'
 import type { Standing } from '../visit/standing'
 import { Moment } from './moment'
 import type { UnitModel } from './predictor'
@@ -19,7 +19,7 @@ const afterNone = 0.75
  */
 export function storedChances(
   model: UnitModel,
-  { of, what, standing }: Extract<Evidence, { kind: 'look' }>,
+  { of, what, standing }: Look,
   calls: readonly string[],
   also: readonly Effect[],
 ): (h: number) => number {

@@ -1,11 +1,11 @@
-import { wiresOn } from '../diagram/wireAt'
+import { withItsWires } from '../diagram/wireAt'
 import { touched } from './comesAndGoes'
 import type { UnitModel } from './predictor'
 import type { Weigher } from './tracks'
 
 /** What it makes of a track that a part was moved: the part itself, and the leads that land on it. */
 export function touchedWeigher({ diagram, hypotheses }: UnitModel, part: string): Weigher {
-  const moved = new Set([part, ...wiresOn(diagram, part).map(({ id }) => id)])
+  const moved = new Set(withItsWires(diagram, part))
   return (h, track) =>
     touched(
       track,

@@ -13,6 +13,12 @@ export const wiresAt = ({ wires }: Pick<Diagram, 'wires'>, point: PointId): read
 export const wiresOn = ({ wires }: Pick<Diagram, 'wires'>, part: string): readonly Wire[] =>
   [...wires.values()].filter(({ from, to }) => [from, to].some((end) => partOfPoint(end) === part))
 
+/** A part and every wire that lands on it. */
+export const withItsWires = (diagram: Pick<Diagram, 'wires'>, part: string): readonly string[] => [
+  part,
+  ...wiresOn(diagram, part).map(({ id }) => id),
+]
+
 /** Whether every lead of a terminal is off. */
 export const isFree = (diagram: Pick<Diagram, 'wires'>, point: PointId, off: ReadonlySet<string>): boolean =>
   wiresAt(diagram, point).every(({ id }) => off.has(id))

@@ -50,6 +50,9 @@ export type Evidence =
   /** Something was moved, pressed or touched: what comes and goes at it may have come or gone. */
   | { readonly kind: 'touched'; readonly standing: Standing; readonly of: string }
 
+/** A look at a part or a lead. */
+export type Look = Extract<Evidence, { readonly kind: 'look' }>
+
 /** The readings of a log, as they were taken. */
 export const readingsOf = ({ evidence }: Pick<Findings, 'evidence'>) =>
   evidence.filter((piece) => piece.kind === 'reading')

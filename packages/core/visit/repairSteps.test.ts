@@ -2,7 +2,7 @@ import { judge } from '../diagnosis/diagnose'
 import { builtInUnit } from '../units/index'
 import type { EntryBody } from './entry'
 import { openCauses, repairOf } from './openCauses'
-import { repairSteps, repairWords, stepsFor } from './repairSteps'
+import { repairPlan, repairSteps } from './repairSteps'
 import { reportOf } from './report'
 import type { ReportAbout } from './reportHead'
 import { signOffProblems } from './signOff'
@@ -78,13 +78,13 @@ test('the steps of a repair are known from what was said, each by itself', () =>
 
 test('what only opened is no part to renew: what opened it is found, and no lead comes off', () => {
   const of = (fault: string) => ({ kind: 'cause', of: fault.split(':')[0], fault }) as const
-  expect(stepsFor(diagram, of('LPS1:tripped'))).toEqual(['repaired', 'power-on', 'proven'])
-  expect(repairWords(diagram, of('LPS1:tripped'))).toMatch(/What tripped it/)
-  expect(stepsFor(diagram, of('LPS1:contact-open'))).toContain('leads-noted')
-  expect(stepsFor(diagram, of('BELT:off'))).toEqual(['isolated', 'repaired', 'power-on', 'proven'])
-  expect(stepsFor(diagram, of('TS:set-heat'))).not.toContain('isolated')
+  expect(repairPlan(diagram, of('LPS1:tripped')).steps).toEqual(['repaired', 'power-on', 'proven'])
+  expect(repairPlan(diagram, of('LPS1:tripped')).repaired).toMatch(/What tripped it/)
+  expect(repairPlan(diagram, of('LPS1:contact-open')).steps).toContain('leads-noted')
+  expect(repairPlan(diagram, of('BELT:off')).steps).toEqual(['isolated', 'repaired', 'power-on', 'proven'])
+  expect(repairPlan(diagram, of('TS:set-heat')).steps).not.toContain('isolated')
   // a part of which nobody said what is wrong with it
-  expect(stepsFor(diagram, { kind: 'cause', of: 'CC1' })).toContain('leads-back')
+  expect(repairPlan(diagram, { kind: 'cause', of: 'CC1' }).steps).toContain('leads-back')
 })
 
 test('a visit is not signed off while nobody has said what tripped what had only opened', () => {

@@ -16,24 +16,32 @@ export const repairOrder = [
 ] as const
 export type RepairStep = (typeof repairOrder)[number]
 
+/** How what was taken for the cause is put right: the steps of it, and what its repair is. */
+interface RepairPlan {
+  readonly steps: readonly RepairStep[]
+  readonly repaired: string
+}
+
+const renewing: RepairPlan = { steps: repairOrder, repaired: 'Repaired, or a part fitted' }
 /** Nothing is taken apart: what opened by itself is no part to renew, a handle and a setting are moved. */
 const nothingApart: readonly RepairStep[] = ['repaired', 'power-on', 'proven']
+const putRight: RepairPlan = { steps: nothingApart, repaired: 'Put right' }
 
-const byClass: Readonly<Partial<Record<FaultClass, readonly RepairStep[]>>> = {
-  trip: nothingApart,
-  off: nothingApart,
-  setting: nothingApart,
-  supply: nothingApart,
-  surroundings: nothingApart,
-  fouled: ['isolated', 'repaired', 'power-on', 'proven'],
+const byClass: Readonly<Partial<Record<FaultClass, RepairPlan>>> = {
+  trip: { steps: nothingApart, repaired: 'What tripped it found and put right' },
+  off: putRight,
+  setting: putRight,
+  supply: putRight,
+  surroundings: putRight,
+  fouled: {
+    steps: ['isolated', 'repaired', 'power-on', 'proven'],
+    repaired: 'Cleaned, cleared or renewed',
+  },
 }
 
 /** What was taken for the cause, as the drawing knows it. */
 const faultTaken = (diagram: Diagram, { fault }: Of<'cause'>): Fault | undefined =>
   faultsOf(diagram).find(({ id }) => id === fault)
-
-const classOf = (diagram: Diagram, cause: Of<'cause'>): FaultClass | undefined =>
-  faultTaken(diagram, cause)?.class
 
 /** What usually trips it, of a cause that only opened by what it watches; null of any other. */
 export function usualTrip(diagram: Diagram, cause: Of<'cause'>): string | null {
@@ -52,27 +60,10 @@ export const withoutTrip = (
       !repairs.some((repair) => repair.body.of === body.of && (repair.body.trippedBy ?? '') !== ''),
   )
 
-/** The steps that the repair of a cause takes. */
-export function stepsFor(diagram: Diagram, cause: Of<'cause'>): readonly RepairStep[] {
-  const sort = classOf(diagram, cause)
-  return (sort && byClass[sort]) ?? repairOrder
-}
-
-/** What its repair is: a part that only opened is not renewed, but what made it open is found. */
-export function repairWords(diagram: Diagram, cause: Of<'cause'>): string {
-  switch (classOf(diagram, cause)) {
-    case 'trip':
-      return 'What tripped it found and put right'
-    case 'fouled':
-      return 'Cleaned, cleared or renewed'
-    case 'off':
-    case 'setting':
-    case 'supply':
-    case 'surroundings':
-      return 'Put right'
-    default:
-      return 'Repaired, or a part fitted'
-  }
+/** How a cause is put right, by what sort of fault it is. */
+export function repairPlan(diagram: Diagram, cause: Of<'cause'>): RepairPlan {
+  const fault = faultTaken(diagram, cause)
+  return (fault && byClass[fault.class]) ?? renewing
 }
 
 /** Which steps have been taken since something was taken for the cause. */

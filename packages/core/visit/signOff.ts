@@ -1,5 +1,6 @@
 import { callWords, partWords, type Diagram } from '../diagram/diagram'
 import { complaintSaid } from './complaintSaid'
+import type { Of } from './fold'
 import { openCauses } from './openCauses'
 import { temporaryWords, unsafeFindings } from './temporary'
 import { needsReason } from './needsReason'
@@ -39,16 +40,18 @@ export function signOffProblems(
     ...standingProblems(state, diagram),
     ...unrepaired.map(
       ({ body }) =>
-        `${body.words ?? partWords(diagram, body.of)}: taken for the cause, and nothing says that it was repaired. Say what was done to it, under Repair`,
+        `${causeWords(diagram, body)}: taken for the cause, and nothing says that it was repaired. ` +
+        'Say what was done to it, under Repair',
     ),
     ...withoutTrip({ ...state, causes: repaired }, diagram).map(
-      ({ body }) =>
-        `${body.words ?? partWords(diagram, body.of)}: it tripped for a reason. Say what it was, under Repair`,
+      ({ body }) => `${causeWords(diagram, body)}: it tripped for a reason. Say what it was, under Repair`,
     ),
     ...proofProblems(state, diagram, stillMoves),
     ...(state.power === 'on' ? [] : ['The unit is switched off: switch it on and prove it']),
   ]
 }
+
+const causeWords = (diagram: Diagram, { of, words }: Of<'cause'>): string => words ?? partWords(diagram, of)
 
 /** What was done to the unit and has not been undone: a lead off, a plug out, a stand-in. */
 const standingProblems = ({ standing }: VisitState, diagram: Diagram): readonly string[] => [

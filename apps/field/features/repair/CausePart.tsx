@@ -4,9 +4,8 @@ import { partWords } from '@jokulgale/core/diagram/diagram'
 import type { At, Of } from '@jokulgale/core/visit/fold'
 import { openCauses, repairOf } from '@jokulgale/core/visit/openCauses'
 import {
+  repairPlan,
   repairSteps,
-  repairWords,
-  stepsFor,
   usualTrip,
   withoutTrip,
   type RepairStep,
@@ -75,7 +74,7 @@ function Rewired({ rewired: { words, done } }: { readonly rewired: Of<'rewired'>
 function Cause({ visit, cause }: { readonly visit: OpenVisit; readonly cause: At<'cause'> }) {
   const { diagram, state, say } = visit
   const done = repairSteps(state, cause)
-  const steps = stepsFor(diagram, cause.body)
+  const { steps, repaired } = repairPlan(diagram, cause.body)
   const usual = usualTrip(diagram, cause.body)
   const isOpen = openCauses(state).includes(cause)
   return (
@@ -83,11 +82,7 @@ function Cause({ visit, cause }: { readonly visit: OpenVisit; readonly cause: At
       <Named visit={visit} of={cause.body.of} words={cause.body.words ?? ''} />
       <View role="list" accessibilityLabel="How far its repair has come">
         {steps.map((step) => (
-          <Step
-            key={step}
-            words={step === 'repaired' ? repairWords(diagram, cause.body) : stepWords[step]}
-            done={done.has(step)}
-          />
+          <Step key={step} words={step === 'repaired' ? repaired : stepWords[step]} done={done.has(step)} />
         ))}
       </View>
       {usual !== null && (isOpen || withoutTrip(state, diagram).includes(cause)) ? (
