@@ -99,6 +99,13 @@ export class Circuit {
     return cycle.map((states) => this.standingStill(states, overrides, touched))
   }
 
+  /** The same with some links held as they stand in such states. */
+  holding({ overrides }: Settled, links: readonly number[], states: readonly string[]): Settled {
+    const held = new Map(overrides.held)
+    for (const link of links) held.set(link, states[link])
+    return { ...this.settling.settle({ ...overrides, held }), circuit: this }
+  }
+
   private standingStill(
     states: readonly string[],
     overrides: Overrides,

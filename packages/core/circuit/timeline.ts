@@ -3,7 +3,7 @@ import type { Effect } from '../parts/effect'
 import { Circuit, type Situation } from './circuit'
 import { effectsDuring } from './during'
 import type { Link } from './network'
-import { resolveEffects } from './overrides'
+import { resolveEffects, type Overrides } from './overrides'
 
 /** Something that changed by itself: which link, to what, when. */
 export interface TimelineEvent {
@@ -13,10 +13,18 @@ export interface TimelineEvent {
   readonly to: string
 }
 
+/** How everything stood for a while: the state of every link, by link number, and for how long. */
+export interface Stretch {
+  readonly states: readonly string[]
+  readonly seconds: number
+}
+
 export interface Timeline {
   readonly events: readonly TimelineEvent[]
   /** The circuit goes round and round: seconds a round, null when it comes to rest. */
   readonly periodSeconds: number | null
+  /** How it stands in one such round, from one change to the next; empty when it comes to rest. */
+  readonly round: readonly Stretch[]
   /** State of every link at the end, by link number of the circuit of the call. */
   readonly states: readonly string[]
 }
@@ -49,14 +57,26 @@ export function playTimeline(
     const isPutBack = letGo.has(id) && part !== null && diagram.isolators.includes(part.id)
     return overrides.held.get(number) ?? held.get(id) ?? (isPutBack ? own : (rest.states[number] ?? own))
   }
-  const states = circuit.network.links.map(startOf)
+  return playOn(circuit, overrides, circuit.network.links.map(startOf), untilSeconds)
+}
+
+/** The same of a circuit whose links stand in such states. */
+export function playOn(
+  circuit: Circuit,
+  overrides: Overrides,
+  from: readonly string[],
+  untilSeconds: number,
+): Timeline {
+  const states = [...from]
   const delays = delaysOf(circuit)
   const pending = new Map<number, { readonly to: string; readonly at: number }>()
   const events: TimelineEvent[] = []
-  const seen = new Map<string, number>()
+  const stretches: Stretch[] = []
+  const seen = new Map<string, { readonly at: number; readonly stretch: number }>()
   let seconds = 0
   let atOnce = 0
   let periodSeconds: number | null = null
+  let round: readonly Stretch[] = []
   const change = (link: number, to: string): void => {
     events.push({ seconds, link: circuit.network.links[link].id, from: states[link], to })
     states[link] = to
@@ -84,19 +104,21 @@ export function playTimeline(
       .sort()
       .join()}`
     const earlier = seen.get(signature)
-    if (earlier !== undefined && seconds > earlier) {
-      periodSeconds = seconds - earlier
+    if (earlier !== undefined && seconds > earlier.at) {
+      periodSeconds = seconds - earlier.at
+      round = stretches.slice(earlier.stretch)
       break
     }
-    seen.set(signature, seconds)
+    seen.set(signature, { at: seconds, stretch: stretches.length })
     const [next] = [...pending].sort((a, b) => a[1].at - b[1].at)
     if (!next) break
+    stretches.push({ states: [...states], seconds: next[1].at - seconds })
     seconds = next[1].at
     if (seconds > untilSeconds) break
     atOnce = 0
     change(next[0], next[1].to)
   }
-  return { events, periodSeconds, states }
+  return { events, periodSeconds, round, states }
 }
 
 /** What stands held in a situation: an isolator that is off, a switch that is stuck. */

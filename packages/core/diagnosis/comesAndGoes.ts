@@ -57,42 +57,77 @@ export function whetherThere(
   return { own, present: (now * there) / own }
 }
 
-/**
- * What a piece of evidence says under a track, and whether the switch that recurs was open when it was taken.
- */
-interface InCycle<Told> {
+/** What a piece of evidence says under a track, and what the track knows of how things stand after it. */
+interface InCycle<Told> extends Pick<Track, 'cycle' | 'startsOver'> {
   readonly told: Told
   readonly chance: number
-  readonly cycle: Cycle
 }
+
+type Under<Told> = (met: readonly Met[]) => Told
 
 /**
  * Evidence on a unit whose switch opens and closes again and again: what is read one after the other is read
  * of the same state, mostly. Where nothing recurs, it is as all its states have it.
  */
 export function inCycle<Told extends { readonly chance: number }>(
-  { cycle }: Track,
+  track: Track,
   met: readonly Met[],
-  under: (met: readonly Met[]) => Told,
+  under: Under<Told>,
 ): InCycle<Told> {
-  const open = met.filter(({ recurs }) => recurs)
-  if (open.length === 0) {
-    const told = under(met)
-    return { told, chance: told.chance, cycle }
-  }
-  const shut = met.filter(({ recurs }) => !recurs)
-  const [whenOpen, whenShut] = [open, shut].map((states) => under(asWhole(states)))
-  const { own, present } = whetherThere(cycle.opened, cycle.stays, whenOpen.chance, whenShut.chance)
-  return {
-    told: present > 0.5 ? whenOpen : whenShut,
-    chance: own,
-    cycle: { ...cycleAtFirst, opened: present },
-  }
+  const { cycle, startsOver } = track
+  const [open, shut] = parted(met, ({ recurs }) => recurs === true)
+  if (open.length === 0) return { ...whetherItStartsOver(startsOver, met, under), cycle }
+  const { told, chance, is } = eitherOf(cycle.opened, cycle.stays, [open, shut], under)
+  return { told, chance, cycle: { ...cycleAtFirst, opened: is }, startsOver }
 }
+
+/** So often a fault that has the unit start over and over does so still at the next entry, or still not. */
+const startsOverStill = 0.95
+
+/**
+ * The same of a fault with which the unit starts over at some of its resistances, and rests at others: it
+ * seldom goes from the one to the other.
+ */
+function whetherItStartsOver<Told extends { readonly chance: number }>(
+  before: number | null,
+  met: readonly Met[],
+  under: Under<Told>,
+): Pick<InCycle<Told>, 'told' | 'chance' | 'startsOver'> {
+  const [over, resting] = parted(met, ({ startsOver }) => startsOver === true)
+  if (over.length === 0 || resting.length === 0) {
+    const told = under(met)
+    return { told, chance: told.chance, startsOver: before }
+  }
+  const share = before ?? weightOf(over) / weightOf(met)
+  const { told, chance, is } = eitherOf(share, before === null ? 1 : startsOverStill, [over, resting], under)
+  return { told, chance, startsOver: is }
+}
+
+/**
+ * Evidence on what stands in one of two ways: what it says as it most likely stands, and how likely the first
+ * is.
+ */
+function eitherOf<Told extends { readonly chance: number }>(
+  before: number,
+  stays: number,
+  ways: readonly [readonly Met[], readonly Met[]],
+  under: Under<Told>,
+): { readonly told: Told; readonly chance: number; readonly is: number } {
+  const [first, second] = ways.map((states) => under(asWhole(states)))
+  const { own, present } = whetherThere(before, stays, first.chance, second.chance)
+  return { told: present > 0.5 ? first : second, chance: own, is: present }
+}
+
+const parted = (
+  met: readonly Met[],
+  isFirst: (state: Met) => boolean,
+): readonly [readonly Met[], readonly Met[]] => [met.filter(isFirst), met.filter((state) => !isFirst(state))]
+
+const weightOf = (met: readonly Met[]): number => met.reduce((sum, { weight }) => sum + weight, 0)
 
 /** States with weights that sum to one. */
 function asWhole(met: readonly Met[]): readonly Met[] {
-  const whole = met.reduce((sum, { weight }) => sum + weight, 0)
+  const whole = weightOf(met)
   return met.map((state) => ({ ...state, weight: state.weight / whole }))
 }
 

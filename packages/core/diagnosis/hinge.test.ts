@@ -25,7 +25,7 @@ test('a reading of nothing that a verdict hangs on is asked for once more, in wo
   expect(askOf(once, again).reason).toMatch(/^Once more, leads pressed on clean metal/)
   // nothing goes before it but what would bear it out as well
   const before = once.next.slice(0, once.next.indexOf(again))
-  expect(before.map((step) => step.do === 'measure' && [step.from, step.to])).toEqual([['TS.R', 'TS.Y1']])
+  for (const step of before) expect(step).toMatchObject({ do: 'measure', from: 'TS.R', to: 'TS.Y1' })
 })
 
 test('what bears it out goes before: then nothing hangs on it any more', () => {

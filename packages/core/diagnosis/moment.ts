@@ -1,3 +1,4 @@
+import type { LoopState } from '../circuit/loop'
 import { isInWire, isOhms, type Meter } from '../circuit/meters'
 import type { Effect } from '../parts/effect'
 import type { Run, Standing } from '../visit/standing'
@@ -19,6 +20,8 @@ export interface Met {
   readonly isRange?: true
   /** A switch has opened that closes again by itself: the next reading may be of the unit running. */
   readonly recurs?: true
+  /** The unit starts over and over, which at others of the fault's ohms it may not. */
+  readonly startsOver?: true
 }
 
 /**
@@ -32,6 +35,14 @@ const firstShare = { standIn: 0.25, clamped: 0.15 } as const
  */
 const slowFromSeconds = 10
 const beforeSlowTrip = 0.5
+
+/**
+ * Seconds that whoever reads has an eye on the meter, or the part: of a unit that starts over and over, what
+ * falls or stops meanwhile is what is put down. A judgement.
+ */
+const watchedSeconds = 20
+/** What stands for less is in no state that a meter or an eye would find it in, seconds. */
+const standsFromSeconds = 2
 
 const isSlow = (trips: readonly Trip[]): boolean => trips.every(({ seconds }) => seconds() >= slowFromSeconds)
 
@@ -182,7 +193,7 @@ export class Moment {
         ...standing,
       ]
     const { faults } = this.model.hypotheses[h]
-    if (!faults.some(hasRange)) return [{ versions: [settled], weight: left }, ...standing]
+    if (!faults.some(hasRange)) return [...this.inLoop([settled], left), ...standing]
     const isCold = by === 'ohmmeter' && faults.some(({ breaksDown }) => breaksDown)
     const places: readonly Resistance[] = isCold ? ['least', 'most', 'cold'] : rangeOf(faults)
     const range = (at: (ohms: Resistance) => number): readonly number[] => places.map(at)
@@ -190,11 +201,54 @@ export class Moment {
     const kept = where === null || isCold ? 0 : keepsOf(faults) * left
     return [
       ...(where && kept > 0 ? [{ versions, weight: kept, where }] : []),
-      { versions: [settled], weight: (left - kept) / 3 },
-      { versions, weight: (2 * (left - kept)) / 3, ...(!isCold && { isRange: true as const }) },
+      ...this.inLoop([settled], (left - kept) / 3),
+      ...this.inLoop(versions, (2 * (left - kept)) / 3).map((met) =>
+        met.versions.length === versions.length && !isCold ? { ...met, isRange: true as const } : met,
+      ),
       ...(first > 0 ? [{ versions: range((ohms) => this.model.firstInstant(h, ohms)), weight: first }] : []),
       ...standing,
     ]
+  }
+
+  /**
+   * Versions in a row, of which some may start over and over while others rest: between such two lies
+   * nothing. What starts over is caught as it falls or stops, or met in a state that it stays in for a while.
+   */
+  private inLoop(versions: readonly number[], weight: number): readonly Met[] {
+    const rounds = versions.map((version) => this.roundOf(version))
+    if (rounds.every((round) => round === null)) return [{ versions, weight }]
+    const each = weight / versions.length
+    const runs = versions.flatMap((_, k) => {
+      const isOver = (at: number): boolean => rounds[at] !== null
+      if (k > 0 && isOver(k) === isOver(k - 1)) return []
+      const next = versions.findIndex((__, other) => other > k && isOver(other) !== isOver(k))
+      const run = versions.slice(k, next < 0 ? undefined : next)
+      const caught = run.reduce((sum, __, at) => sum + (rounds[k + at]?.caught ?? 1), 0)
+      return [{ versions: run, weight: caught * each, ...(isOver(k) && { startsOver: true as const }) }]
+    })
+    const stays = rounds.flatMap((round) =>
+      (round?.stays ?? []).map((state) => ({ ...state, weight: state.weight * each })),
+    )
+    return [...runs, ...stays]
+  }
+
+  /**
+   * Of a version that starts over and over: how often it is caught as it falls or stops, and the states that
+   * it stays in for a while, with their weights. Null where it rests, or never stands for long.
+   */
+  private roundOf(version: number): { readonly caught: number; readonly stays: readonly Met[] } | null {
+    const loop = this.situation.loop(version)
+    const seconds = (states: readonly LoopState[]): number =>
+      states.reduce((sum, state) => sum + state.seconds, 0)
+    const long = loop.filter((state) => state.seconds >= standsFromSeconds)
+    if (long.length === 0) return null
+    const caught = Math.min(1, watchedSeconds / seconds(loop))
+    const stays = long.map((state) => ({
+      versions: [this.model.version(version, 'drawn', state.held)],
+      weight: ((1 - caught) * state.seconds) / seconds(long),
+      startsOver: true as const,
+    }))
+    return { caught, stays }
   }
 
   private shareOfFirst(tripping: readonly Trip[], isClamped: boolean): number {

@@ -1,5 +1,6 @@
 import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
 import { glanceOf } from '../circuit/glance'
+import { loopOf, type LoopState } from '../circuit/loop'
 import {
   clampAmps,
   currentIn,
@@ -94,6 +95,7 @@ export class SituationModel {
   private moving: readonly { readonly link: number; readonly rest: string }[] | null = null
   private turning: ReadonlySet<string> | undefined
   private readonly cycles = new WeakMap<Settled, readonly Settled[]>()
+  private readonly loops = new WeakMap<Settled, readonly LoopState[]>()
   private readonly knownLooks: (ReadonlyMap<string, readonly string[]> | undefined)[] = []
 
   /** `done` are effects of something that is done on top for a moment. */
@@ -204,6 +206,14 @@ export class SituationModel {
   private cycleOf(settled: Settled): readonly Settled[] {
     const known = this.cycles.get(settled) ?? this.circuit.cycle(settled)
     this.cycles.set(settled, known)
+    return known
+  }
+
+  /** How it stands, and for how long, in a round of the clock; empty where it rests. */
+  loop(hypothesis: number): readonly LoopState[] {
+    const settled = this.settle(hypothesis)
+    const known = this.loops.get(settled) ?? loopOf(settled)
+    this.loops.set(settled, known)
     return known
   }
 

@@ -11,6 +11,7 @@ export const trackWith = (known: Partial<Track>): Track => ({
   opens: [],
   present: null,
   cycle: cycleAtFirst,
+  startsOver: null,
   keeps: 0.9,
   stays: 0.9,
   late: false,

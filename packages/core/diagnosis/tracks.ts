@@ -24,6 +24,8 @@ export interface Track {
   readonly stays: number
   /** A switch that the fault makes open and close again and again. */
   readonly cycle: Cycle
+  /** Chance that the unit starts over and over, where at some ohms of the fault it does; null: not told. */
+  readonly startsOver: number | null
   /** The calls have stood for longer than anybody said: every delay is over. */
   readonly late: boolean
   /** What is known of surroundings that nobody has measured; null: none tell on this unit. */

@@ -42,7 +42,7 @@ export function seenUnder(look: Look, moment: Moment, isMetered: boolean): SeenU
   const { least, seen, chanceOf } = lookAt(look, moment, isMetered)
   return (h, track) => {
     const met = moment.met(h, track.blown, 'any', track.where)
-    if (met.some(({ recurs }) => recurs)) return null
+    if (met.some(({ recurs, startsOver }) => recurs || startsOver)) return null
     const atLeast = least(h)
     const chance = chanceOf(met, atLeast)
     const isSteady = track.present === null || seen(moment.away(h, track.blown), atLeast) === chance
@@ -61,8 +61,9 @@ export function lookWeigher(model: UnitModel, look: Look, moment: Moment, isMete
     const met = moment.met(h, track.blown, 'any', track.where)
     const atLeast = least(h)
     const around = isAsHealthy(h) ? elsewhere : null
-    const { chance, cycle } = inCycle(track, met, (states) => ({ chance: chanceOf(states, atLeast) }))
-    if (track.present === null) return { ...inSurroundings(track, chance, around).track, cycle }
+    const under = (states: readonly Met[]) => ({ chance: chanceOf(states, atLeast) })
+    const { chance, cycle, startsOver } = inCycle(track, met, under)
+    if (track.present === null) return { ...inSurroundings(track, chance, around).track, cycle, startsOver }
     const away = seen(moment.away(h, track.blown), atLeast)
     const { own, present } = whetherThere(track.present, track.stays, chance, away)
     return {

@@ -81,12 +81,12 @@ export function readingWeigher(
   )
   const asKnown: Weigher = (h, track) => {
     const met = moment.met(h, track.blown, metBy(meter), track.where)
-    const { told, chance, cycle } = inCycle(track, met, (states) => under(states, track))
+    const { told, chance, cycle, startsOver } = inCycle(track, met, (states) => under(states, track))
     if (track.present === null) {
       const { own, track: after } = inSurroundings(track, chance, isAsHealthy(h) ? elsewhere : null)
       // what the weather explains teaches nothing of the supply
       const { factors, where } = own > 0.5 ? told : track
-      return { ...after, factors, where, cycle }
+      return { ...after, factors, where, cycle, startsOver }
     }
     const away = under([{ versions: [moment.away(h, track.blown)], weight: 1 }], track)
     const { own, present } = whetherThere(track.present, track.stays, chance, away.chance)

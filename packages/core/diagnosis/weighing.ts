@@ -257,6 +257,7 @@ function startTracks(context: Context, which: readonly number[]): ReadonlyMap<nu
                 keeps: stays,
                 stays,
                 cycle: cycleAtFirst,
+                startsOver: null,
                 late,
                 around,
               },

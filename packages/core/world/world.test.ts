@@ -54,6 +54,14 @@ test('what is repaired is gone, with what it had tripped', () => {
   expect(world.measure(cooling, 'volts', 'TB.R', 'TB.C')).toBeGreaterThan(20)
 })
 
+test('what starts over and over is mostly met as it waits, and now and then as it runs', () => {
+  const world = new World(diagram, { faults: [fault('DS:pole1-burnt')] }, calm, seeded(2))
+  const read = Array.from({ length: 200 }, () => world.measure(cooling, 'volts', 'TB.Y1', 'TB.C') ?? NaN)
+  const waiting = read.filter((volts) => volts < 1).length / read.length
+  expect(waiting).toBeGreaterThan(0.9)
+  expect(waiting).toBeLessThan(1)
+})
+
 test('what comes and goes is there in six readings of ten, mostly as it was at the one before', () => {
   const world = new World(diagram, { faults: [fault('CC1:coil-open')], comesAndGoes: true }, calm, seeded(5))
   const looks = Array.from({ length: 300 }, () => world.look(cooling, 'CC1') === 'dropped-out')

@@ -1,4 +1,5 @@
 import { Circuit, type MetPhase, type Settled } from '../circuit/circuit'
+import { loopOf } from '../circuit/loop'
 import { meterValue } from '../circuit/meter'
 import type { Meter } from '../circuit/meters'
 import { situationOf } from '../circuit/situation'
@@ -38,6 +39,10 @@ const cycleDwellSeconds = 300
 const readingSeconds = 60
 /** So often what comes and goes is otherwise at the next reading: two states that last as long on average. */
 const changesShare = 0.5 * (1 - Math.exp((-2 * readingSeconds) / cycleDwellSeconds))
+/** A round that is shorter is a chatter to whoever reads, seconds. */
+const readableSeconds = 2
+/** Seconds that somebody looks on at a reading: what falls or stops meanwhile is what he puts down. */
+const lookedOnSeconds = 15
 /** How often the customer has run the unit in every call before anybody arrives. */
 const ranBefore = 0.85
 /**
@@ -74,6 +79,8 @@ export class World {
   private readonly ohms = new Map<string, number>()
   /** Of what opens and closes again by itself: for which call and power, and whether it is open. */
   private cycle = { begun: '', open: false }
+  /** Of a unit that starts over and over: for which call and power, and seconds since it began. */
+  private round = { begun: '', seconds: 0 }
 
   constructor(
     drawn: Diagram,
@@ -194,6 +201,10 @@ export class World {
     const circuit = this.circuit(call, power, off, done)
     const effects = [...this.effects(done), ...this.held()]
     const settled = circuit.vary(effects)
+    if (settled.oscillates) {
+      const now = this.inRound(`${call} ${power}`, settled, effects)
+      if (now) return now
+    }
     const phases = this.unlike.faults ? circuit.phases(settled) : []
     if (phases.length === 0) return settled
     const met =
@@ -202,6 +213,23 @@ export class World {
         phases.filter(({ recurs }) => recurs),
       ) ?? oneOf(this.random, [null, ...phases.filter(({ recurs }) => !recurs)])
     return met ? circuit.vary([...effects, ...met.held]) : settled
+  }
+
+  /**
+   * How everything stands at this moment of a round that begins again and again, or as it falls and stops; null
+   * where the clock brings it to rest, or in a blink.
+   */
+  private inRound(begun: string, settled: Settled, effects: readonly Effect[]): Settled | null {
+    const { circuit } = settled
+    const loop = loopOf(settled)
+    const whole = loop.reduce((sum, { seconds }) => sum + seconds, 0)
+    if (whole < readableSeconds) return null
+    const since = begun === this.round.begun ? this.round.seconds : this.random() * whole
+    this.round = { begun, seconds: since + 2 * this.random() * readingSeconds }
+    if (this.random() < lookedOnSeconds / whole) return oneOf(this.random, circuit.cycle(settled))
+    let left = this.round.seconds % whole
+    const stretch = loop.find(({ seconds }) => (left -= seconds) < 0)
+    return stretch ? circuit.vary([...effects, ...stretch.held]) : null
   }
 
   /**
