@@ -30,6 +30,12 @@ const feltOfAir: Readonly<Partial<Record<Symptom, number>>> = {
   'no-heat': 0.4,
   'weak-heat': 0.4,
 }
+/** The same where the refrigerant moves too little heat, in a call that a compressor runs in. */
+const feltOfRefrigerant: Readonly<Partial<Record<Symptom, number>>> = {
+  'no-cooling': 0.7,
+  'no-heat': 0.3,
+  'weak-heat': 0.7,
+}
 /** Chance of any complaint from a unit that is not like its drawing. */
 const ofAnyUnit = 0.2
 /**
@@ -96,10 +102,22 @@ function findChance(heard: Heard, complaint: Complaint, h: number): number {
 
 function chanceByCall(heard: Heard, complaint: Complaint, h: number): number {
   const [usual, ...others] = complaint.calls
-  const felt = isInTheAir(heard.model, h) ? (feltOfAir[complaint.means] ?? 0) : 0
+  const felt = chanceFelt(heard, complaint, h)
   if (felt === 1 || isShown(heard, complaint, usual, h)) return 1
   const shown = others.some((call) => isShown(heard, complaint, call, h)) ? inAnotherCall : withoutSymptom
   return Math.max(felt, shown)
+}
+
+/** Chance of its being felt though all runs as it should. */
+function chanceFelt({ model, inCall }: Heard, { means, calls }: Complaint, h: number): number {
+  const { diagram, hypotheses } = model
+  if (isInTheAir(model, h)) return feltOfAir[means] ?? 0
+  if (!hypotheses[h].faults.some(({ weakens }) => weakens)) return 0
+  const runsCompressor = (call: string): boolean =>
+    [...inCall(call).situation.motorsTurning()].some(
+      (id) => diagram.parts.get(id)?.kind.cause === 'compressor',
+    )
+  return calls.some(runsCompressor) ? (feltOfRefrigerant[means] ?? 0) : 0
 }
 
 /** Whether the later stage fails, and the one before it does all that it should, in the later call too. */

@@ -315,6 +315,8 @@ const lookChance: Readonly<Record<ToldBy, { readonly hit: number; readonly false
   stands: { hit: 0.97, falseAlarm: 0.012 },
   // a hum may be missed in the noise of a roof, and nobody hears one that is not there
   heard: { hit: 0.85, falseAlarm: 0.005 },
+  // nobody says that it turns against its arrow who has not held it against that
+  watched: { hit: 0.9, falseAlarm: 0.001 },
   // counted wrong it is one of several others, or none that the table has
   counted: { hit: 0.93, falseAlarm: 0.01 },
   closely: { hit: 0.95, falseAlarm: 0.03 },

@@ -243,6 +243,33 @@ const polarityFaults = (diagram: Diagram): readonly Fault[] =>
     ]
   })
 
+/** Weight of two leads of a motor that were exchanged when it was changed. */
+const swappedPrior = 0.1
+
+/** Two leads of a three-phase motor exchanged: it turns the other way, on a supply in the right order. */
+const swappedFaults = (diagram: Diagram): readonly Fault[] =>
+  [...diagram.parts.values()].flatMap((part): readonly Fault[] => {
+    if (!part.kind.threePhase || part.kind.symbol !== 'motor') return []
+    const points = ['T1', 'T2'].map((name) => `${part.id}.${name}`)
+    const [one, other] = points.map((point) => wireAt(diagram, point))
+    if (!one || !other) return []
+    return [
+      {
+        id: `${part.id}:leads-swapped`,
+        class: 'landing',
+        words: `${part.words}: two of its leads exchanged`,
+        of: part.id,
+        prior: swappedPrior,
+        effects: [
+          { does: 'move', wire: one.id, end: points[0], to: points[1] },
+          { does: 'move', wire: other.id, end: points[1], to: points[0] },
+        ],
+        cause: 'landed so when the motor, its contactor or its drive was changed',
+        prove: 'watch which way it turns as it stops, against its arrow; the supply’s order is right',
+      },
+    ]
+  })
+
 /** Weight of a jumper from hot to a call: to the first call that a unit has, its fan, and to any other. */
 const joinedPrior = { fan: 0.3, other: 0.05 } as const
 
@@ -281,6 +308,7 @@ export function faultsOf(diagram: Diagram): readonly Fault[] {
     ...joinedFaults(diagram),
     ...addedFaults(diagram),
     ...polarityFaults(diagram),
+    ...swappedFaults(diagram),
   ]
   known.set(diagram, faults)
   return faults

@@ -129,7 +129,20 @@ export const defrostControl: PartKind = {
     opens('fan', 'defrost control does not feed the outdoor fan', 1),
     opens('heat', 'defrost control does not call heat in defrost', 0.5),
     sticks('heat-stuck', ['heat'], 'closed', 'defrost control holds auxiliary heat on', 0.5),
-    sticks('reverse-stuck', ['reverse'], 'closed', 'defrost control holds the reversing valve on', 0.4),
+    sticks('reverse-stuck', ['reverse'], 'closed', 'defrost control holds the reversing valve on', 0.3),
+    {
+      name: 'defrost-stuck',
+      class: 'stuck',
+      words: 'defrost control stays in defrost: reversing valve and auxiliary heat on, outdoor fan off',
+      prior: 0.4,
+      effects: [
+        { does: 'hold', branch: 'reverse', state: 'closed' },
+        { does: 'hold', branch: 'heat', state: 'closed' },
+        { does: 'hold', branch: 'fan', state: 'open' },
+      ],
+      cause: 'its relay welded',
+      prove: 'longer than its time limit, or with no call: a defrost ends by itself in some ten minutes',
+    },
   ],
   pairs: (s) =>
     hasThermistors(s)

@@ -59,6 +59,8 @@ export interface Fault {
   readonly welds?: true
   /** It is a dead short at the volts that it works at, and may read many ohms with a meter's few. */
   readonly breaksDown?: true
+  /** All runs with it, and less heat is moved by the refrigerant. */
+  readonly weakens?: true
   readonly clears?: readonly Clearing[]
   readonly unless?: Exclusion
   /** Under this condition its part does by itself what the fault says: measured so, it needs a reason. */

@@ -107,6 +107,8 @@ export interface PartFault {
   /** The causes of calls that it is counted with, where those are not its part's. */
   readonly countedWith?: CauseGroup
   readonly prove?: string
+  /** All runs with it, and less heat is moved by the refrigerant. */
+  readonly weakens?: true
   /** Marks of it that a look at the part may show, beside how it stands. */
   readonly shows?: readonly string[]
   /**

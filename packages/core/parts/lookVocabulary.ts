@@ -4,10 +4,10 @@ import { storedIn, noCode } from './storedCode'
 /**
  * How a word of a look comes to be said: `handle`, of one that stands as hardly any does; `plainly`, what
  * nobody mistakes; of how a thing `stands` that moves or lights, where one in many looks is at another relay;
- * `heard`, which the noise of a roof may cover; `counted`, a code of flashes; `closely`, a mark that has to
- * be looked for.
+ * `heard`, which the noise of a roof may cover; `watched`, which way a shaft turns; `counted`, a code of
+ * flashes; `closely`, a mark that has to be looked for.
  */
-export type ToldBy = 'handle' | 'plainly' | 'stands' | 'heard' | 'counted' | 'closely'
+export type ToldBy = 'handle' | 'plainly' | 'stands' | 'heard' | 'watched' | 'counted' | 'closely'
 
 interface LookWord {
   readonly told: ToldBy
@@ -50,7 +50,7 @@ const lookWords: Readonly<Record<string, LookWord>> = {
   apart: glance('plainly'),
   humming: fed('heard'),
   noisy: glance('heard'),
-  backwards: glance('closely'),
+  backwards: glance('watched'),
   dark: glance('closely'),
   whole: glance('closely'),
   clean: glance('closely'),

@@ -144,3 +144,32 @@ test('a handle is seen where it stands, whichever of its poles does not make', (
   expect(seen('poles-not-home', 'DS')).toEqual(['on'])
   expect(seen('', 'DS', 'off')).toEqual(['off'])
 })
+
+test('with two of its leads exchanged a motor turns the other way, and on exchanged legs of the supply the right one', () => {
+  const seen: string[] = []
+  for (const id of builtInUnitIds) {
+    const diagram = builtInUnit(id)
+    const faults = new Map(faultsOf(diagram).map((fault) => [fault.id, fault.effects]))
+    for (const call of diagram.calls) {
+      const circuit = new Circuit(diagram, situationOf(diagram, call.id))
+      const lookAt = (part: string, ...which: readonly string[]): string | undefined =>
+        circuit
+          .looks(circuit.vary(which.flatMap((fault) => faults.get(fault) ?? [])))
+          .get(part)
+          ?.at(0)
+      for (const part of diagram.parts.values()) {
+        const swapped = `${part.id}:leads-swapped`
+        if (!faults.has(swapped) || lookAt(part.id) !== 'turning') continue
+        seen.push(part.id)
+        expect([id, part.id, lookAt(part.id, swapped)]).toEqual([
+          id,
+          part.id,
+          part.kind.lookWords?.(part.settings).includes('noisy') ? 'noisy' : 'backwards',
+        ])
+        // a monitor stops the unit on exchanged legs
+        expect(['turning', 'still']).toContain(lookAt(part.id, swapped, 'SV:reversed'))
+      }
+    }
+  }
+  expect(new Set(seen)).toEqual(new Set(['IFM', 'C1', 'C2']))
+})

@@ -17,6 +17,7 @@ export const outdoorCoil = plainThing({
       words: 'outdoor coil blocked: pressure climbs',
       prior: 1.4,
       state: 'dirty',
+      weakens: true,
       cause: 'lint, dust, ice, a panel of cardboard',
       prove: 'look through the fins against the light',
     },

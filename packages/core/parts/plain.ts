@@ -16,6 +16,8 @@ interface PlainFault {
   readonly prove: string
   /** It opens none of the protective switches that its others do. */
   readonly silent?: true
+  /** All runs, and less heat is moved by the refrigerant. */
+  readonly weakens?: true
 }
 
 interface PlainThing {

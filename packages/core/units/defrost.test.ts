@@ -25,3 +25,7 @@ test.each(['split-heat-pump', 'package-heat-pump'])('%s defrosts by its timer an
   expect(defrosts(id, { outdoorCoilTemperature: 60 }, 'DFT:stuck')).toBe(true)
   expect(defrosts(id, {}, 'DF.DT1-DFT.1:open')).toBe(false)
 })
+
+test.each(['split-heat-pump', 'package-heat-pump'])('%s stays in defrost with its relay welded', (id) => {
+  expect(defrosts(id, { outdoorCoilTemperature: 60 }, 'DF:defrost-stuck')).toBe(true)
+})
