@@ -1,8 +1,8 @@
-import type { Diagram } from '../diagram/diagram'
+import type { Diagram, Part } from '../diagram/diagram'
 import type { BranchId, Effect } from '../parts/effect'
 import { codeWord } from '../parts/codeWord'
 import { storedWord } from '../parts/storedCode'
-import type { Conditions } from '../parts/kind'
+import type { Conditions, Phase } from '../parts/kind'
 import { castOf } from './actors'
 import { buildNetwork, type Network } from './network'
 import { effectsDuring } from './during'
@@ -100,9 +100,8 @@ export class Circuit {
   }
 
   /** The same with some links held as they stand in such states. */
-  holding({ overrides }: Settled, links: readonly number[], states: readonly string[]): Settled {
-    const held = new Map(overrides.held)
-    for (const link of links) held.set(link, states[link])
+  holding({ overrides }: Settled, states: ReadonlyMap<number, string>): Settled {
+    const held = new Map([...overrides.held, ...states])
     return { ...this.settling.settle({ ...overrides, held }), circuit: this }
   }
 
@@ -152,23 +151,41 @@ export class Circuit {
    */
   phases(settled: Settled): readonly MetPhase[] {
     const met: MetPhase[] = []
-    for (const { part, now } of this.settling.feeling(settled, settled.states, settled.overrides))
-      for (const { states, weight, between = false, recurs = false } of part.kind.phases?.(now) ?? [])
+    const said = [...this.settling.feeling(settled, settled.states, settled.overrides)].flatMap(
+      ({ part, now }) => (part.kind.phases?.(now) ?? []).map((phase) => ({ part, phase })),
+    )
+    for (const { part, phase } of said) {
+      const { states, weight, between = false, recurs = false } = phase
+      if (this.isMet(settled, part, phase))
         met.push({
           part: part.id,
           weight,
           between,
           recurs,
-          held: [
-            ...Object.entries(states).map(([branch, state]) => ({
-              does: 'hold' as const,
-              branch: `${part.id}/${branch}`,
-              state,
-            })),
-            ...this.tripsHeld(settled),
-          ],
+          held: this.heldIn(settled, part.id, states),
         })
+    }
     return met
+  }
+
+  /** A part held in some states, with every fuse, breaker and other protector where it was. */
+  private heldIn(settled: Settled, part: string, states: Phase['states']): readonly Effect[] {
+    const own = Object.entries(states).map(([branch, state]): Effect => ({
+      does: 'hold',
+      branch: `${part}/${branch}`,
+      state,
+    }))
+    return [...this.tripsHeld(settled), ...own]
+  }
+
+  /** Whether a part would stay in the states that a phase of it depends on. */
+  private isMet(settled: Settled, { id }: Part, { onlyIf }: Phase): boolean {
+    if (!onlyIf) return true
+    const { held: states } = resolveEffects(this.network, this.heldIn(settled, id, onlyIf.states))
+    const held = this.holding(settled, states)
+    for (const { part, now } of this.settling.feeling(held, held.states, held.overrides))
+      if (part.id === id) return onlyIf.stays(now)
+    return false
   }
 
   /**

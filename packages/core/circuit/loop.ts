@@ -24,7 +24,7 @@ export function loopOf(settled: Settled): readonly LoopState[] {
     round.some(({ states }) => states[link] !== round[0].states[link]) ? [link] : [],
   )
   return round.map(({ states, seconds }: Stretch) => {
-    const rest = circuit.holding(settled, moving, states)
+    const rest = circuit.holding(settled, new Map(moving.map((link) => [link, states[link]])))
     // what would move in the end, had the round not begun anew before it does
     const ends = [rest.states, ...rest.cycle]
     const slow = links.flatMap((_, link) => (ends.every((end) => end[link] === states[link]) ? [] : [link]))

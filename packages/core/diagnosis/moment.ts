@@ -20,7 +20,7 @@ export interface Met {
   readonly isRange?: true
   /** A switch has opened that closes again by itself: the next reading may be of the unit running. */
   readonly recurs?: true
-  /** The unit starts over and over, which at others of the fault's ohms it may not. */
+  /** The unit, or a motor of it, starts over and over, which at others of the fault's ohms it may not. */
   readonly startsOver?: true
 }
 
@@ -41,6 +41,8 @@ const beforeSlowTrip = 0.5
  * falls or stops meanwhile is what is put down. A judgement.
  */
 const watchedSeconds = 20
+/** How often a bad joint is near the most of its ohms. */
+const worstShare = 1 / 3
 /** What stands for less is in no state that a meter or an eye would find it in, seconds. */
 const standsFromSeconds = 2
 
@@ -171,13 +173,7 @@ export class Moment {
     const isShorted = this.model.hypotheses[h].faults.some(isShort)
     const tripping = this.situation.trips(settled)
     const first = isShorted ? this.shareOfFirst(tripping, by === 'clamp') : 0
-    const left =
-      1 -
-      Math.min(
-        0.9,
-        phases.reduce((sum, { weight }) => sum + weight, first),
-      )
-    const standing = phases.flatMap(({ held: more, weight, between, recurs }): readonly Met[] => {
+    const ofPhases = phases.flatMap(({ held: more, weight, between, recurs }): readonly Met[] => {
       const version = this.model.version(h, 'drawn', [...held, ...more])
       return between
         ? [
@@ -186,6 +182,13 @@ export class Moment {
           ]
         : [{ versions: [version], weight, ...(recurs && { recurs }) }]
     })
+    const standing = phases.length > 0 ? ofPhases : this.atWorst(h, held)
+    const left =
+      1 -
+      Math.min(
+        0.9,
+        standing.reduce((sum, { weight }) => sum + weight, first),
+      )
     if (!isShorted && tripping.length > 0 && isSlow(tripping))
       return [
         { versions: [settled], weight: left * (1 - beforeSlowTrip) },
@@ -208,6 +211,18 @@ export class Moment {
       ...(first > 0 ? [{ versions: range((ohms) => this.model.firstInstant(h, ohms)), weight: first }] : []),
       ...standing,
     ]
+  }
+
+  /** States that a bad joint is met in with the most of its ohms alone: of any ohms from there down. */
+  private atWorst(h: number, held: readonly Effect[]): readonly Met[] {
+    const { faults } = this.model.hypotheses[h]
+    if (faults.some(isShort) || !faults.some(hasRange)) return []
+    const phases = this.situation.phases(this.model.version(h, 'most', held))
+    return phases.map(({ held: more, weight }) => ({
+      versions: (['drawn', 'most'] as const).map((ohms) => this.model.version(h, ohms, [...held, ...more])),
+      weight: worstShare * weight,
+      startsOver: true,
+    }))
   }
 
   /**

@@ -210,6 +210,11 @@ export interface Phase {
   readonly between?: true
   /** It goes back by itself, and all begins anew: the unit stops and comes back. */
   readonly recurs?: true
+  /** It is met only where the part, held in these states, would stay in them by what it then feels. */
+  readonly onlyIf?: {
+    readonly states: Readonly<Record<string, string>>
+    readonly stays: (now: Now) => boolean
+  }
 }
 
 /**

@@ -173,3 +173,30 @@ test('with two of its leads exchanged a motor turns the other way, and on exchan
   }
   expect(new Set(seen)).toEqual(new Set(['IFM', 'C1', 'C2']))
 })
+
+test('through a bad joint a compressor that runs may not come up again: it hums on what is left of its volts', () => {
+  const heatPump = builtInUnit('split-heat-pump')
+  const burnt = faultsOf(heatPump).find(({ id }) => id === 'CC1:pole2-burnt')
+  if (!burnt) throw new Error('there is no burnt pole')
+  const seen = (supplyVolts: number, at: 'least' | 'most') => {
+    const situation = situationOf(heatPump, 'cool1')
+    const conditions = { ...situation.conditions, supplyVolts }
+    const circuit = new Circuit(heatPump, { ...situation, conditions })
+    const { effects } = withOhms(burnt, at)
+    return circuit.phases(circuit.vary(effects)).map(({ held }) => {
+      const met = circuit.vary([...effects, ...held])
+      return [
+        circuit.looks(met).get('C1')?.at(0),
+        meterValue(met, 'volts', 'CC1.T1', 'CC1.T2') ?? NaN,
+      ] as const
+    })
+  }
+  const [humming, cooling] = seen(208, 'most')
+  expect(humming[0]).toBe('humming')
+  expect(humming[1]).toBeLessThan(0.7 * 208)
+  // its protector open, nothing drops on the joint
+  expect(cooling[0]).toBe('still')
+  expect(cooling[1]).toBeGreaterThan(0.9 * 208)
+  // on a supply that is low and firm it comes up
+  expect(seen(190, 'least')).toEqual([])
+})

@@ -51,6 +51,8 @@ export const fanDesign: SinglePhaseDesign = {
 const mainShare = 0.97
 const startShare = 0.7
 const runShare = 0.5
+/** Share of its volts that a motor has left, running, from which on a bad joint may be what is missing. */
+const droppedShare = 0.93
 /** Shares of full-load amps that the windings must draw at least. */
 const mainWindingShare = 0.1
 const startWindingShare = 0.02
@@ -109,10 +111,26 @@ function behaviour({ lockedShare, run, sections }: SinglePhaseDesign) {
    */
   const cannotStart = (now: Now): readonly Phase[] =>
     isAbove(now, startShare) && now.is.rotor === 'still' && now.is.protector === 'open'
-      ? [{ states: { protector: 'closed', ...all('stalled'), rotor: 'still' }, weight: 0.35 }]
+      ? [{ states: standing, weight: 0.35 }]
       : []
 
-  return { across, share, drawsAmps, timesLocked, act, protect, cannotStart }
+  /** Held where it was, it stands at locked-rotor amps. */
+  const standing = { protector: 'closed', ...all('stalled'), rotor: 'still' } as const
+
+  /**
+   * Through a bad joint it may run on and yet not come up from rest: what it draws at a stand leaves too
+   * little of the volts. It hums until its protector opens, cools, and hums again.
+   */
+  const cannotComeUp = (now: Now): readonly Phase[] => {
+    if (now.is.rotor !== 'turning' || isAbove(now, droppedShare)) return []
+    const onlyIf = { states: standing, stays: (then: Now) => !isAbove(then, startShare) }
+    return [
+      { states: standing, weight: 0.3, onlyIf },
+      { states: { ...standing, protector: 'open' }, weight: 0.35, onlyIf },
+    ]
+  }
+
+  return { across, share, drawsAmps, timesLocked, act, protect, cannotStart, cannotComeUp }
 }
 
 /**
@@ -131,7 +149,7 @@ export const singlePhaseMotor = (
   design: SinglePhaseDesign,
 ): PartKind => {
   const { lockedShare, run, sections } = design
-  const { across, share, drawsAmps, timesLocked, act, protect, cannotStart } = behaviour(design)
+  const { across, share, drawsAmps, timesLocked, act, protect, cannotStart, cannotComeUp } = behaviour(design)
   return {
     kind,
     words,
@@ -161,7 +179,7 @@ export const singlePhaseMotor = (
       wants: protect,
       actsAfter: (now) => protectorSeconds(timesLocked(now)),
     },
-    phases: cannotStart,
+    phases: (now) => [...cannotStart(now), ...cannotComeUp(now)],
     faults: (s) => motorFaults(s, words, design),
     commonTerminal: 'C',
     pairs: () => [

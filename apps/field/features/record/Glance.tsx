@@ -39,7 +39,7 @@ export function Glance({ glance }: { readonly glance: UnitGlance }) {
       ))}
       {old.length > 0 ? (
         <Words quiet>
-          {old.map(({ words, years }) => `${words} ${Math.round(years)} years old`).join(', ')}
+          {old.map(({ words, years }) => `${words}: ${Math.round(years)} years old`).join(', ')}
         </Words>
       ) : null}
     </Stack>
