@@ -37,6 +37,9 @@ interface Solved {
   readonly dc: Variation
 }
 
+/** Whether something has another resistance than it should. */
+const hasOhms = ({ rows }: Overrides): boolean => [...rows.values()].some(({ ac }) => ac !== null)
+
 /**
  * A unit in one situation, healthy but for what stands: factored once and settled. `vary` solves it with
  * faults or
@@ -181,6 +184,8 @@ export class Circuit {
   /** Whether a part would stay in the states that a phase of it depends on. */
   private isMet(settled: Settled, { id }: Part, { onlyIf }: Phase): boolean {
     if (!onlyIf) return true
+    // only a resistance that should not be there takes volts at a stand that it leaves a motor which runs
+    if (!hasOhms(settled.overrides)) return false
     const { held: states } = resolveEffects(this.network, this.heldIn(settled, id, onlyIf.states))
     const held = this.holding(settled, states)
     for (const { part, now } of this.settling.feeling(held, held.states, held.overrides))

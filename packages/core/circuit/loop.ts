@@ -8,17 +8,20 @@ export interface LoopState {
   readonly seconds: number
 }
 
-/** Long enough for a thermostat to come back and for its compressor delay to pass, several times. */
-const watchedSeconds = 3600
+/**
+ * Long enough for a thermostat to come back and for its compressor delay to pass, several times; what chatters
+ * is left sooner.
+ */
+const watched = { seconds: 3600, solves: 150 } as const
 
 /**
  * How a circuit that does not come to rest stands, in one of its rounds; empty where the clock brings it to
- * rest after all, or where it does not come round within the hour.
+ * rest after all, or where it does not come round within the hour: it may chatter.
  */
 export function loopOf(settled: Settled): readonly LoopState[] {
   if (!settled.oscillates) return []
   const { circuit, overrides } = settled
-  const { round } = playOn(circuit, overrides, settled.states, watchedSeconds)
+  const { round } = playOn(circuit, overrides, settled.states, watched)
   const { links } = circuit.network
   const moving = links.flatMap((_, link) =>
     round.some(({ states }) => states[link] !== round[0].states[link]) ? [link] : [],

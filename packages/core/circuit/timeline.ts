@@ -57,7 +57,15 @@ export function playTimeline(
     const isPutBack = letGo.has(id) && part !== null && diagram.isolators.includes(part.id)
     return overrides.held.get(number) ?? held.get(id) ?? (isPutBack ? own : (rest.states[number] ?? own))
   }
-  return playOn(circuit, overrides, circuit.network.links.map(startOf), untilSeconds)
+  const upto: Upto = { seconds: untilSeconds, solves: Infinity }
+  return playOn(circuit, overrides, circuit.network.links.map(startOf), upto)
+}
+
+/** How far a circuit is played on, at most. */
+interface Upto {
+  readonly seconds: number
+  /** Times that it is solved: what chatters while something slow runs comes round to nothing for hours. */
+  readonly solves: number
 }
 
 /** The same of a circuit whose links stand in such states. */
@@ -65,7 +73,7 @@ export function playOn(
   circuit: Circuit,
   overrides: Overrides,
   from: readonly string[],
-  untilSeconds: number,
+  upto: Upto,
 ): Timeline {
   const states = [...from]
   const delays = delaysOf(circuit)
@@ -82,7 +90,9 @@ export function playOn(
     states[link] = to
     pending.delete(link)
   }
-  while (seconds <= untilSeconds) {
+  let solves = 0
+  while (seconds <= upto.seconds && solves < upto.solves) {
+    solves += 1
     const solution = circuit.solveStates(states, overrides)
     const wanted = circuit.wantsIn(solution, states, overrides)
     for (const link of [...pending.keys()])
@@ -114,7 +124,7 @@ export function playOn(
     if (!next) break
     stretches.push({ states: [...states], seconds: next[1].at - seconds })
     seconds = next[1].at
-    if (seconds > untilSeconds) break
+    if (seconds > upto.seconds) break
     atOnce = 0
     change(next[0], next[1].to)
   }

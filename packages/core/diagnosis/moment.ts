@@ -196,7 +196,7 @@ export class Moment {
         ...standing,
       ]
     const { faults } = this.model.hypotheses[h]
-    if (!faults.some(hasRange)) return [...this.inLoop([settled], left), ...standing]
+    if (!faults.some(hasRange)) return [...this.inLoop(settled, [settled], left), ...standing]
     const isCold = by === 'ohmmeter' && faults.some(({ breaksDown }) => breaksDown)
     const places: readonly Resistance[] = isCold ? ['least', 'most', 'cold'] : rangeOf(faults)
     const range = (at: (ohms: Resistance) => number): readonly number[] => places.map(at)
@@ -204,8 +204,8 @@ export class Moment {
     const kept = where === null || isCold ? 0 : keepsOf(faults) * left
     return [
       ...(where && kept > 0 ? [{ versions, weight: kept, where }] : []),
-      ...this.inLoop([settled], (left - kept) / 3),
-      ...this.inLoop(versions, (2 * (left - kept)) / 3).map((met) =>
+      ...this.inLoop(settled, [settled], (left - kept) / 3),
+      ...this.inLoop(settled, versions, (2 * (left - kept)) / 3).map((met) =>
         met.versions.length === versions.length && !isCold ? { ...met, isRange: true as const } : met,
       ),
       ...(first > 0 ? [{ versions: range((ohms) => this.model.firstInstant(h, ohms)), weight: first }] : []),
@@ -227,24 +227,25 @@ export class Moment {
 
   /**
    * Versions in a row, of which some may start over and over while others rest: between such two lies
-   * nothing. What starts over is caught as it falls or stops, or met in a state that it stays in for a while.
+   * nothing. What starts over is caught as it falls or stops, or met in a state that it stays in for a while;
+   * for how long, the version as it is drawn tells for all of them.
    */
-  private inLoop(versions: readonly number[], weight: number): readonly Met[] {
-    const rounds = versions.map((version) => this.roundOf(version))
-    if (rounds.every((round) => round === null)) return [{ versions, weight }]
+  private inLoop(drawn: number, versions: readonly number[], weight: number): readonly Met[] {
+    const round = this.roundOf(drawn)
+    if (!round) return [{ versions, weight }]
     const each = weight / versions.length
+    const startsOver = versions.map((version) => this.situation.settle(version).oscillates)
     const runs = versions.flatMap((_, k) => {
-      const isOver = (at: number): boolean => rounds[at] !== null
-      if (k > 0 && isOver(k) === isOver(k - 1)) return []
-      const next = versions.findIndex((__, other) => other > k && isOver(other) !== isOver(k))
+      if (k > 0 && startsOver[k] === startsOver[k - 1]) return []
+      const next = startsOver.indexOf(!startsOver[k], k + 1)
       const run = versions.slice(k, next < 0 ? undefined : next)
-      const caught = run.reduce((sum, __, at) => sum + (rounds[k + at]?.caught ?? 1), 0)
-      return [{ versions: run, weight: caught * each, ...(isOver(k) && { startsOver: true as const }) }]
+      const share = run.length * each
+      return startsOver[k]
+        ? [{ versions: run, weight: round.caught * share, startsOver: true as const }]
+        : [{ versions: run, weight: share }]
     })
-    const stays = rounds.flatMap((round) =>
-      (round?.stays ?? []).map((state) => ({ ...state, weight: state.weight * each })),
-    )
-    return [...runs, ...stays]
+    const over = startsOver.filter(Boolean).length * each
+    return [...runs, ...round.stays.map((state) => ({ ...state, weight: state.weight * over }))]
   }
 
   /**

@@ -141,7 +141,7 @@ export const defrostControl: PartKind = {
         { does: 'hold', branch: 'fan', state: 'open' },
       ],
       cause: 'its relay welded',
-      prove: 'longer than its time limit, or with no call: a defrost ends by itself in some ten minutes',
+      prove: 'a defrost ends by itself in some ten minutes, and none begins with no call',
     },
   ],
   pairs: (s) =>
