@@ -46,7 +46,7 @@ test('what was left on, what is open, what drifts and what is old is said', () =
     'Open since 1 April 2026: Curb leaks',
     'Last visit 3 May 2026, repaired: Contactor replaced. Runs',
     'Drifting: Compressor 14.1 → 15.8 A',
-    'Contactor 1 9 years old',
+    'Contactor 1: 9 years old',
     'Not wired as its diagram. PK1 taken out of the path',
     'Repaired more than once: FU: 2 times',
   ])
