@@ -9,8 +9,8 @@ export interface LoopState {
 }
 
 /**
- * Long enough for a thermostat to come back and for its compressor delay to pass, several times; what chatters
- * is left sooner.
+ * Long enough for a thermostat to come back and for its compressor delay to pass, several times; what
+ * chatters is left sooner.
  */
 const watched = { seconds: 3600, solves: 150 } as const
 

@@ -24,6 +24,14 @@ export interface Met {
   readonly startsOver?: true
 }
 
+/** How a unit that starts over and over is met in one of its rounds. */
+interface Round {
+  /** How often it is caught as it falls or stops. */
+  readonly caught: number
+  /** The states that it stays in for a while, with their weights. */
+  readonly stays: readonly Met[]
+}
+
 /**
  * How often what a short trips is met before it has tripped: a stand-in is just in, or a clamp is on the wire
  * when the call is made.
@@ -196,16 +204,17 @@ export class Moment {
         ...standing,
       ]
     const { faults } = this.model.hypotheses[h]
-    if (!faults.some(hasRange)) return [...this.inLoop(settled, [settled], left), ...standing]
+    if (!faults.some(hasRange)) return [...this.inLoop(this.roundOf(settled), [settled], left), ...standing]
     const isCold = by === 'ohmmeter' && faults.some(({ breaksDown }) => breaksDown)
     const places: readonly Resistance[] = isCold ? ['least', 'most', 'cold'] : rangeOf(faults)
     const range = (at: (ohms: Resistance) => number): readonly number[] => places.map(at)
     const versions = range((ohms) => this.model.version(h, ohms, held))
+    const round = this.roundOf(settled)
     const kept = where === null || isCold ? 0 : keepsOf(faults) * left
     return [
       ...(where && kept > 0 ? [{ versions, weight: kept, where }] : []),
-      ...this.inLoop(settled, [settled], (left - kept) / 3),
-      ...this.inLoop(settled, versions, (2 * (left - kept)) / 3).map((met) =>
+      ...this.inLoop(round, [settled], (left - kept) / 3),
+      ...this.inLoop(round, versions, (2 * (left - kept)) / 3).map((met) =>
         met.versions.length === versions.length && !isCold ? { ...met, isRange: true as const } : met,
       ),
       ...(first > 0 ? [{ versions: range((ohms) => this.model.firstInstant(h, ohms)), weight: first }] : []),
@@ -228,10 +237,9 @@ export class Moment {
   /**
    * Versions in a row, of which some may start over and over while others rest: between such two lies
    * nothing. What starts over is caught as it falls or stops, or met in a state that it stays in for a while;
-   * for how long, the version as it is drawn tells for all of them.
+   * for how long, the `round` of the version as it is drawn tells for all of them.
    */
-  private inLoop(drawn: number, versions: readonly number[], weight: number): readonly Met[] {
-    const round = this.roundOf(drawn)
+  private inLoop(round: Round | null, versions: readonly number[], weight: number): readonly Met[] {
     if (!round) return [{ versions, weight }]
     const each = weight / versions.length
     const startsOver = versions.map((version) => this.situation.settle(version).oscillates)
@@ -248,11 +256,8 @@ export class Moment {
     return [...runs, ...round.stays.map((state) => ({ ...state, weight: state.weight * over }))]
   }
 
-  /**
-   * Of a version that starts over and over: how often it is caught as it falls or stops, and the states that
-   * it stays in for a while, with their weights. Null where it rests, or never stands for long.
-   */
-  private roundOf(version: number): { readonly caught: number; readonly stays: readonly Met[] } | null {
+  /** The round of a version that starts over and over; null where it rests, or never stands for long. */
+  private roundOf(version: number): Round | null {
     const loop = this.situation.loop(version)
     const seconds = (states: readonly LoopState[]): number =>
       states.reduce((sum, state) => sum + state.seconds, 0)

@@ -218,14 +218,24 @@ const landedElsewhere = (
       ),
   )
 
+/** What the leads of two terminals of a part do, landed the one on the other; null where one has none. */
+function exchanged(diagram: Diagram, part: Part, names: readonly [string, string]): readonly Effect[] | null {
+  const points = names.map((name) => `${part.id}.${name}`)
+  const [one, other] = points.map((point) => wireAt(diagram, point))
+  if (!one || !other) return null
+  return [
+    { does: 'move', wire: one.id, end: points[0], to: points[1] },
+    { does: 'move', wire: other.id, end: points[1], to: points[0] },
+  ]
+}
+
 /** Polarised leads landed the wrong way round. */
 const polarityFaults = (diagram: Diagram): readonly Fault[] =>
   [...diagram.parts.values()].flatMap((part): readonly Fault[] => {
     const { polarity } = part.kind
     if (!polarity) return []
-    const points = [polarity.plus, polarity.minus].map((name) => `${part.id}.${name}`)
-    const [plus, minus] = points.map((point) => wireAt(diagram, point))
-    if (!plus || !minus) return []
+    const effects = exchanged(diagram, part, [polarity.plus, polarity.minus])
+    if (!effects) return []
     return [
       {
         id: `${part.id}:leads-crossed`,
@@ -233,10 +243,7 @@ const polarityFaults = (diagram: Diagram): readonly Fault[] =>
         words: `${part.words}: + and − leads crossed`,
         of: part.id,
         prior: polarity.prior,
-        effects: [
-          { does: 'move', wire: plus.id, end: points[0], to: points[1] },
-          { does: 'move', wire: minus.id, end: points[1], to: points[0] },
-        ],
+        effects,
         cause: polarity.cause,
         prove: polarity.prove,
       },
@@ -250,9 +257,8 @@ const swappedPrior = 0.1
 const swappedFaults = (diagram: Diagram): readonly Fault[] =>
   [...diagram.parts.values()].flatMap((part): readonly Fault[] => {
     if (!part.kind.threePhase || part.kind.symbol !== 'motor') return []
-    const points = ['T1', 'T2'].map((name) => `${part.id}.${name}`)
-    const [one, other] = points.map((point) => wireAt(diagram, point))
-    if (!one || !other) return []
+    const effects = exchanged(diagram, part, ['T1', 'T2'])
+    if (!effects) return []
     return [
       {
         id: `${part.id}:leads-swapped`,
@@ -260,10 +266,7 @@ const swappedFaults = (diagram: Diagram): readonly Fault[] =>
         words: `${part.words}: two of its leads exchanged`,
         of: part.id,
         prior: swappedPrior,
-        effects: [
-          { does: 'move', wire: one.id, end: points[0], to: points[1] },
-          { does: 'move', wire: other.id, end: points[1], to: points[0] },
-        ],
+        effects,
         cause: 'landed so when the motor, its contactor or its drive was changed',
         prove: 'watch which way it turns as it stops, against its arrow; the supply’s order is right',
       },

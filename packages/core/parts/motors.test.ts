@@ -145,7 +145,7 @@ test('a handle is seen where it stands, whichever of its poles does not make', (
   expect(seen('', 'DS', 'off')).toEqual(['off'])
 })
 
-test('with two of its leads exchanged a motor turns the other way, and on exchanged legs of the supply the right one', () => {
+test('with two of its leads exchanged a motor turns the other way, unless the supply has them so too', () => {
   const seen: string[] = []
   for (const id of builtInUnitIds) {
     const diagram = builtInUnit(id)
@@ -174,7 +174,7 @@ test('with two of its leads exchanged a motor turns the other way, and on exchan
   expect(new Set(seen)).toEqual(new Set(['IFM', 'C1', 'C2']))
 })
 
-test('through a bad joint a compressor that runs may not come up again: it hums on what is left of its volts', () => {
+test('through a bad joint a compressor that runs may not come up again: it hums on the volts left', () => {
   const heatPump = builtInUnit('split-heat-pump')
   const burnt = faultsOf(heatPump).find(({ id }) => id === 'CC1:pole2-burnt')
   if (!burnt) throw new Error('there is no burnt pole')

@@ -216,8 +216,8 @@ export class World {
   }
 
   /**
-   * How everything stands at this moment of a round that begins again and again, or as it falls and stops; null
-   * where the clock brings it to rest, or in a blink.
+   * How everything stands at this moment of a round that begins again and again, or as it falls and stops;
+   * null where the clock brings it to rest, or in a blink.
    */
   private inRound(begun: string, settled: Settled, effects: readonly Effect[]): Settled | null {
     const { circuit } = settled
