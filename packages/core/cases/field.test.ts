@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { diagnose, judge, type Diagnosis, type Judgement } from '../diagnosis/diagnose'
+import { classesOf } from '../diagnosis/classes'
 import { sideFindings } from '../diagnosis/sideFindings'
 import { isShort } from '../diagnosis/resistance'
 import { readCaseFile } from '../formats/caseFile'
@@ -30,6 +31,15 @@ const share = ({ model, belief }: Judgement, ...ids: readonly (string | RegExp)[
     )
     return isIt ? sum + (belief.probability[h] ?? 0) : sum
   }, 0)
+
+/** Probability of all suspects that no reading parts from the leading one. */
+function shareOfClass({ model, belief, ranked }: Judgement): number {
+  const classes = classesOf(model)
+  return model.everySingle.reduce(
+    (sum, h) => (classes[h] === classes[ranked[0]] ? sum + belief.probability[h] : sum),
+    0,
+  )
+}
 
 const leader = ({ model, ranked }: Judgement): string => model.hypotheses[ranked[0]].id
 const shorts = ({ model, belief }: Judgement): number =>
@@ -99,6 +109,7 @@ test.each([
 ])('%s: a shorted coil leads, with %f or more, whatever is left of the secondary', (name, least) => {
   const found = judged(name)
   expect(leader(found)).toBe('HC1:coil-shorted')
+  expect(shareOfClass(found)).toBeGreaterThan(0.5)
   expect(share(found, /^HC1:(coil-shorted|A1-grounded)$/)).toBeGreaterThan(least)
 })
 
@@ -173,9 +184,10 @@ test('the second cause leads once the setting is put right', () => {
   expect(share(found, /^TS\.C-TB\.C:/)).toBeLessThan(0.02)
 })
 
-test('no fan call in heat and a blower that is still: the set-up leads, and no heater part stands before it', () => {
+test('no fan call in heat and a blower that is still: the set-up leads, then the lead, and no heater part', () => {
   const found = judged('21-fuel-set-up')
   expect(leader(found)).toBe('TS:set-heat')
+  expect(share(found, /^TS\.G-TB\.G:/)).toBeGreaterThan(share(found, 'TS:relayG-open'))
   expect(share(found, /^(HB|HC|HF)\d/)).toBeLessThan(0.1)
 })
 

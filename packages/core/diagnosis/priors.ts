@@ -1,6 +1,6 @@
 import type { Diagram, Part, Symptom } from '../diagram/diagram'
 import { partOfPoint } from '../diagram/diagram'
-import { withItsWires } from '../diagram/wireAt'
+import { wiresAt, wiresOn } from '../diagram/wireAt'
 import type { Fault } from '../parts/effect'
 import type { FaultClass } from '../parts/faultClass'
 import type { Liking } from '../parts/kind'
@@ -64,6 +64,12 @@ const isMiswired = isOf('landing', 'setting', 'joined')
 /** A motor that has opened on its own heat. */
 const isHotMotor: Applies = (fault, part) => part?.kind.symbol === 'motor' && fault.class === 'trip'
 
+/** Wires that are handled when a part is replaced: its own, and those under the same screws. */
+const handledWith = (diagram: Diagram, part: string): readonly string[] =>
+  wiresOn(diagram, part)
+    .flatMap(({ from, to }) => [...wiresAt(diagram, from), ...wiresAt(diagram, to)])
+    .map(({ id }) => id)
+
 function rulesFor(
   diagram: Diagram,
   { ageYears, symptom, outdoorDryBulb, replaced }: PriorContext,
@@ -106,13 +112,19 @@ function rulesFor(
       applies: isOf('short', 'ground', 'crossed'),
     })
   if (replaced.length > 0) {
-    const near = new Set(replaced.flatMap((id) => withItsWires(diagram, id)))
+    const handled = new Set(replaced.flatMap((id) => handledWith(diagram, id)))
+    const near = new Set([...replaced, ...handled])
     const touches = ({ of, landedOn = '' }: Fault): boolean =>
       near.has(of) || replaced.includes(partOfPoint(landedOn))
     rules.push({
       reason: `Replaced lately: ${replaced.join(', ')}; fresh miswiring at it`,
       factor: 8,
       applies: (fault, part) => isMiswired(fault, part) && touches(fault),
+    })
+    rules.push({
+      reason: `Replaced lately: ${replaced.join(', ')}; a lead at it loose or not landed again`,
+      factor: 3,
+      applies: ({ class: sort, of }) => sort === 'loose' && handled.has(of),
     })
     rules.push({
       reason: `Replaced lately: ${replaced.join(', ')}; the part itself is new`,

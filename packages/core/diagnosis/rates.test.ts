@@ -76,3 +76,14 @@ test('a switch that proves the air of an electric heater is counted with its lim
     expect(fault && groupOf(diagram, fault)).toBe('limits')
   }
 })
+
+test.each(builtInUnitIds)(
+  '%s: a thermostat’s outputs fail more seldom together than it is set up wrong',
+  (id) => {
+    const given = shares(builtInUnitText(id))
+    const sum = (wanted: RegExp): number =>
+      [...given].reduce((total, [fault, share]) => (wanted.test(fault) ? total + share : total), 0)
+    const setUp = sum(/^TS:set-/)
+    if (setUp > 0) expect(sum(/^TS:relay\w+-(open|stuck)$/)).toBeLessThan(setUp)
+  },
+)
