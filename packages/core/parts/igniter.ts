@@ -41,6 +41,8 @@ export const igniter: PartKind = {
     const gas = now.followed === 'open'
     return { burner: gas && (hot || now.is.burner === 'lit') ? 'lit' : 'out' }
   },
+  // what it cannot light does not burn on from the call before
+  startsFrom: { burner: 'out' },
   faults: (s) => [
     opens('element', 'cracked, open', 3, {
       cause: 'age; touched with bare fingers; knocked in handling',
