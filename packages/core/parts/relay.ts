@@ -22,6 +22,8 @@ const welded = (s: Settings, n: number): PartFault => ({
   prior: 1,
   cause: 'a load beyond its rating, or a short',
   welds: true,
+  // with nothing to hold open, the armature may drop and leave it behind
+  ...(throwsTwo(s) ? {} : { shows: ['dropped-out'] }),
   effects: [
     { does: 'hold', branch: `made${n}`, state: 'closed' },
     ...(throwsTwo(s) ? [{ does: 'hold', branch: `rest${n}`, state: 'open' } as const] : []),
