@@ -40,3 +40,17 @@ test('a leg with nothing to ground is lost until all three have read their volts
   const lost = [volts('LB.L1', 20, 'LB.L2'), volts('LB.L2', 18, 'LB.L3'), volts('LB.L3', 208, 'LB.L1')]
   expect(found(...lost, ...toGround(120, 0, 120)).system).toBe('208Y/120')
 })
+
+test('a monitor is set for the supply that its unit is on: it is no suspect for letting control power through', () => {
+  const control = [volts('TB.R', 30), volts('XF.S1', 30.4, 'XF.S2')]
+  const { model, belief } = judge(rooftop, {
+    complaint: 'not-cooling',
+    entries: [{ kind: 'call', call: 'cool1' }, ...between, ...control],
+  })
+  const ofMonitor = model.hypotheses.reduce(
+    (sum, { of }, h) => (of.includes('PM') ? sum + belief.probability[h] : sum),
+    0,
+  )
+  expect(model.diagram.parts.get('PM')?.settings.number('volts')).toBe(240)
+  expect(ofMonitor).toBeLessThan(0.05)
+})

@@ -3,7 +3,7 @@ import { supplies } from '../diagram/roles'
 import { systemsLike, type SupplySystem } from '../parts/supply'
 import type { PointId } from '../parts/effect'
 import type { Evidence } from '../visit/evidence'
-import { withValues } from '../visit/unitAsMeasured'
+import { onSupply, withValues } from '../visit/unitAsMeasured'
 import type { UnitModel } from './predictor'
 
 /** How near a healthy unit's volts a reading must be to tell of the supply: less is a fault, more another system. */
@@ -65,14 +65,14 @@ export function onSupplyFound(model: UnitModel, evidence: readonly Evidence[]): 
   const misfit = (system: SupplySystem): number =>
     telling.reduce((sum, reading) => sum + against(reading, drawn, system), 0)
   const corner = like.find((system) => isProvenCorner(readings, system))
-  if (corner) return withValues(diagram, new Map([[supply.id, { system: corner.name }]]))
+  if (corner) return withValues(diagram, onSupply(diagram, corner.name))
   const others = like.filter((system) => !isCorner(system))
   const ranked = others
     .map((system) => ({ system, misfit: misfit(system) }))
     .sort((a, b) => a.misfit - b.misfit)
   const [best] = ranked
   return best && misfit(drawn) - best.misfit > betterBy
-    ? withValues(diagram, new Map([[supply.id, { system: best.system.name }]]))
+    ? withValues(diagram, onSupply(diagram, best.system.name))
     : diagram
 }
 

@@ -16,10 +16,30 @@ export function unitAsMeasured(diagram: Diagram, entries: readonly EntryBody[]):
   const values = new Map<string, Values>()
   for (const entry of entries) {
     if (entry.kind === 'supply')
-      for (const { id } of supplies(diagram)) values.set(id, { ...values.get(id), system: entry.system })
+      for (const [id, own] of onSupply(diagram, entry.system)) values.set(id, { ...values.get(id), ...own })
     if (entry.kind === 'plate') values.set(entry.of, { ...values.get(entry.of), ...entry.values })
   }
   return values.size === 0 ? diagram : withValues(diagram, values)
+}
+
+/** How far from the volts that it is drawn for the dial of a monitor goes: share. */
+const dialReach = 0.2
+
+/**
+ * What stands otherwise on a unit that is on another supply than drawn: the supply itself, and what whoever
+ * installs a unit sets by a dial for the volts of its line, as a phase monitor. One left where it was made
+ * would have let nothing run since. By part.
+ */
+export function onSupply(diagram: Diagram, system: string): ReadonlyMap<string, Values> {
+  const [supply] = supplies(diagram)
+  const values = new Map<string, Values>(supplies(diagram).map(({ id }) => [id, { system }]))
+  const volts = supply?.kind.nominalVolts?.(supply.settings.with('system', system))
+  if (volts === undefined) return values
+  for (const { id, kind, settings } of diagram.parts.values()) {
+    if (!kind.dials?.volts || kind.madeFor?.circuit !== 'line') continue
+    if (Math.abs(volts / settings.number('volts') - 1) <= dialReach) values.set(id, { volts })
+  }
+  return values
 }
 
 /** A diagram with settings of some parts in the place of those drawn; the same values give the same diagram. */
