@@ -1,4 +1,4 @@
-import { isAcVolts } from '../circuit/meters'
+import { isAcVolts, isOhms } from '../circuit/meters'
 import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { endOf } from '../diagram/endOf'
 import { supplies } from '../diagram/roles'
@@ -9,8 +9,11 @@ import type { Search } from './proposals'
 import { isShort } from './resistance'
 import { rate, sortOf, type ReadingStep, type Step } from './steps'
 
-/** Probability of shorts from which power stays off behind a trip. */
-const heldOffFrom = 0.2
+/**
+ * Probability of shorts from which power stays off behind a trip: before anything was read on the dead unit,
+ * and after.
+ */
+const heldOffFrom = { unread: 0.02, read: 0.2 } as const
 /** Millivolts are not asked for across what may stand open: beyond so many, with more than this probability. */
 const openMillivolts = { from: 2000, probability: 0.01 } as const
 /** A reading at the building's panel is left out where another tells at least this share of it. */
@@ -18,7 +21,7 @@ const sameShare = 0.9
 
 /** What a good technician would not be asked to do: steps of that sort are left out, whatever they would tell. */
 export function mannerly(search: Search, steps: readonly Step[]): readonly Step[] {
-  const held = isHeldOff(search)
+  const held = heldOffBehind(search) !== 'nothing'
   const allowed = steps.filter(
     (step) => !(held && needsPower(step)) && !mayStandOpen(search, step) && !isIdle(search, step),
   )
@@ -57,28 +60,38 @@ const needsPower = (step: Step): boolean =>
   step.power === 'on' && sortOf(step) !== 'look' && sortOf(step) !== 'condition'
 
 /**
- * Something was found tripped or blown and has not been put back, and what tripped it may still be there:
- * isolate, then ohms of what it feeds. A manual limit or rollout is never put back to see.
+ * Behind what power stays off: something was found tripped or blown and has not been put back, and what
+ * tripped it may still be there: isolate, then ohms of what it feeds. A manual limit or rollout is never put
+ * back to see.
  */
-function isHeldOff({ findings, model, belief, which }: Search): boolean {
+export function heldOffBehind({
+  findings,
+  model,
+  belief,
+  which,
+}: Search): 'nothing' | 'guard' | 'overcurrent' {
   const { evidence, now } = findings
-  const parts = evidence.flatMap((piece) => {
+  const found = evidence.flatMap((piece, at) => {
     const part = partOpened(model.diagram, piece)
     // renewed since it was found so: it may open again, and then it is found open again
-    return part === null || putBackBetween(piece.standing, now, part.id) ? [] : [part]
+    return part === null || putBackBetween(piece.standing, now, part.id) ? [] : [{ part, at }]
   })
+  const parts = found.map(({ part }) => part)
   if (
     parts.some(
       ({ kind, settings }) =>
         kind.guard && kind.faults(settings).some(({ clears }) => clears?.includes('reset')),
     )
   )
-    return true
-  if (!parts.some(({ kind }) => kind.overcurrent)) return false
+    return 'guard'
+  if (!parts.some(({ kind }) => kind.overcurrent)) return 'nothing'
   const shorts = which
     .filter((h) => model.hypotheses[h].faults.some(isShort))
     .reduce((sum, h) => sum + belief.probability[h], 0)
-  return shorts >= heldOffFrom
+  const isRead = evidence
+    .slice(found[0].at + 1)
+    .some((piece) => piece.kind === 'reading' && isOhms(piece.meter))
+  return shorts >= heldOffFrom[isRead ? 'read' : 'unread'] ? 'overcurrent' : 'nothing'
 }
 
 /** The part that a piece of evidence found open: by its look, or a fuse or breaker by ohms through a pole. */

@@ -1,7 +1,7 @@
 import type { LoopState } from '../circuit/loop'
 import { isInWire, isOhms, type Meter } from '../circuit/meters'
 import type { Effect } from '../parts/effect'
-import type { Run, Standing } from '../visit/standing'
+import { isPutBack, type Run, type Standing } from '../visit/standing'
 import { onDayOfVisit } from './dayOfVisit'
 import type { UnitModel } from './predictor'
 import { hasRange, isShort, rangeOf, type Resistance } from './resistance'
@@ -302,19 +302,28 @@ export class Moment {
 
   private held(h: number, blown: Blown): readonly Effect[] {
     if (!this.model.mayTrip(h) || blown === 'untold') return []
-    const { renewed, standIns } = this.standing
     const trips = new Map<string, Trip>()
     const tripping = this.model.version(h, blown === 'not' ? 'drawn' : blown, [])
     const note = (opened: readonly Trip[], since: number): void => {
-      for (const trip of opened) {
-        const isBack = (renewed[trip.part] ?? -1) > since || standIns.includes(trip.part)
-        if (!isBack && !trips.has(trip.part)) trips.set(trip.part, trip)
-      }
+      for (const trip of opened)
+        if (!isPutBack(this.standing, trip.part, since) && !trips.has(trip.part)) trips.set(trip.part, trip)
     }
     if (blown !== 'not') note(this.trippedAtFirst(h, blown), -1)
     this.runs.forEach((situation, run) => {
       note(situation.trips(tripping), run)
     })
-    return [...trips.values()].flatMap(({ held }) => held)
+    return [...[...trips.values()].flatMap(({ held }) => held), ...this.openedBeside(h, trips)]
+  }
+
+  /** What was seen open, and opened along with what a hypothesis trips. */
+  private openedBeside(h: number, trips: ReadonlyMap<string, Trip>): readonly Effect[] {
+    if (trips.size === 0) return []
+    const { standing, everyCall } = this
+    return Object.entries(standing.seenOpen).flatMap(([part, since]) => {
+      if (trips.has(part) || isPutBack(standing, part, since - 1)) return []
+      return (
+        everyCall.map((situation) => situation.openedBeside(h, part)).find(({ length }) => length > 0) ?? []
+      )
+    })
   }
 }

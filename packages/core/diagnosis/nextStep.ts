@@ -12,7 +12,7 @@ import { deedSteps, readingsLeftAlone } from './deeds'
 import { pathDrops } from './drops'
 import { readingsOf, type Findings } from '../visit/evidence'
 import { supplyDanger } from '../visit/supplyDanger'
-import { mannerly } from './manners'
+import { heldOffBehind, mannerly } from './manners'
 import { meetFirst } from './meetFirst'
 import type { UnitModel } from './predictor'
 import { lookSteps, readingSteps, searchOf, situationIn, type Search } from './proposals'
@@ -74,7 +74,8 @@ export function stepsInOrder(
       some.filter((step) => wants(sortOf(step)) && !(isDanger && needsPower(step))),
     )
   const answered = isAnswered(model, findings, belief)
-  if (!answered && (bestRate(askable(steps)) < tellingRate || school === 'pull')) {
+  const isTripped = heldOffBehind(search) === 'overcurrent'
+  if (!answered && (isTripped || bestRate(askable(steps)) < tellingRate || school === 'pull')) {
     if (now.power === 'on') steps.push(...readingSteps(search, now, pathDrops(here.circuit), here))
     steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))
   }
@@ -84,7 +85,15 @@ export function stepsInOrder(
   )
   const inOrder = inOrderOf(school, search, askable(all))
   const deciding = decidingFirst(now, school === 'best' ? littleLast(inOrder) : inOrder)
-  return surroundingsFirst(search, meetFirst(search, deciding, tellsMuchBits))
+  const ordered = isTripped ? deadFirst(deciding) : deciding
+  return surroundingsFirst(search, meetFirst(search, ordered, tellsMuchBits))
+}
+
+/** Behind a fuse or breaker that has opened: what it feeds is read dead before anything else is looked at. */
+function deadFirst(steps: readonly Step[]): readonly Step[] {
+  const isDead = (step: Step): boolean =>
+    step.do === 'measure' && step.power === 'off' && step.bits >= tellsLittleBits
+  return [...steps.filter(isDead), ...steps.filter((step) => !isDead(step))]
 }
 
 /** Whether a step looks for what is wrong, rather than for what everything depends on. */

@@ -64,6 +64,9 @@ export interface Trip {
 }
 
 /** A fuse or breaker, with its branches. */
+/** What the poles of a fuse or breaker, and its handle, are called once it has opened. */
+const openedStates = ['open', 'tripped'] as const
+
 interface TrippingPart {
   readonly part: Part
   readonly links: readonly { readonly name: string; readonly link: number }[]
@@ -90,6 +93,7 @@ export class SituationModel {
   private readonly symptoms: (boolean | undefined)[] = []
   private readonly knownPhases: (readonly MetPhase[] | undefined)[] = []
   private readonly knownTrips: (readonly Trip[] | undefined)[] = []
+  private readonly knownOpenings = new Map<string, boolean>()
   private trippingParts: readonly TrippingPart[] | null = null
   private heating: readonly { readonly link: number; readonly amps: number }[] | null = null
   private moving: readonly { readonly link: number; readonly rest: string }[] | null = null
@@ -368,9 +372,28 @@ export class SituationModel {
    * it, though the other was quicker.
    */
   mayOpenWith(hypothesis: number, of: string): boolean {
+    const key = `${of} ${hypothesis}`
+    const known = this.knownOpenings.get(key)
+    if (known !== undefined) return known
     const own = this.everyTripping().find(({ part }) => part.id === of)
-    if (!own || this.trips(hypothesis).length === 0) return false
-    return this.secondsToOpen(hypothesis, own) <= atOnceSeconds
+    const may =
+      own !== undefined &&
+      this.trips(hypothesis).length > 0 &&
+      this.secondsToOpen(hypothesis, own) <= atOnceSeconds
+    this.knownOpenings.set(key, may)
+    return may
+  }
+
+  /** How it stands once it has gone so; empty where it may not, or where nobody said which of its fuses. */
+  openedBeside(hypothesis: number, of: string): readonly Effect[] {
+    const own = this.everyTripping().find(({ part }) => part.id === of)
+    const isOneFuse = own?.links.length === 1 || own?.part.kind.overcurrent === 'breaker'
+    if (!own || !isOneFuse || !this.mayOpenWith(hypothesis, of)) return []
+    const { links } = this.circuit.network
+    return own.links.flatMap(({ name, link }): readonly Effect[] => {
+      const state = openedStates.find((each) => each in links[link].states)
+      return state ? [{ does: 'hold', branch: `${of}/${name}`, state }] : []
+    })
   }
 
   private everyTripping(): readonly TrippingPart[] {

@@ -12,7 +12,15 @@ import { isSurrounding } from '../parts/surroundings'
 import { complaintSaid } from './complaintSaid'
 import type { CaseFile, DropPoint, EntryBody, StandInResult } from './entry'
 import { faultOfLanding, wireBetween, wireNamed } from './movedLead'
-import { atArrival, follow, settingIn, settingOf, type SettingChange, type Standing } from './standing'
+import {
+  afterLook,
+  atArrival,
+  follow,
+  settingIn,
+  settingOf,
+  type SettingChange,
+  type Standing,
+} from './standing'
 import { observedWord } from './observedWords'
 
 /** One thing seen or measured, and what held when it was. */
@@ -94,6 +102,8 @@ export function gather(diagram: Diagram, { complaint, entries }: Omit<CaseFile, 
     const before = standing
     standing = follow(diagram, standing, entry)
     evidence.push(...told(diagram, before, standing, entry))
+    if (entry.kind === 'observation')
+      standing = afterLook(diagram, standing, { of: entry.of, what: observedWord(entry) })
     if (entry.kind === 'repair') repaired.push(entry.of)
     const putRight = faultPutRight(diagram, entry)
     if (putRight) {

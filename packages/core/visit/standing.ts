@@ -1,3 +1,4 @@
+import { showsOpened } from '../parts/lookVocabulary'
 import type { Power } from '../circuit/situation'
 import type { Diagram } from '../diagram/diagram'
 import { settingSaid } from '../diagram/dials'
@@ -52,6 +53,8 @@ export interface Standing {
   readonly renewed: Readonly<Record<string, number>>
   /** Fuses in whose place a resettable stand-in is. */
   readonly standIns: readonly string[]
+  /** Fuses and breakers that were seen open, by how many runs there had been: so they stay until put back. */
+  readonly seenOpen: Readonly<Record<string, number>>
 }
 
 /** Whether the unit was not made to run otherwise from one to the other. */
@@ -80,6 +83,7 @@ export function atArrival(diagram: Diagram, asked: string): Standing {
     ran: [],
     renewed: {},
     standIns: [],
+    seenOpen: {},
   }
 }
 
@@ -106,6 +110,20 @@ function ranAfter({ ran, call, actions }: Standing): readonly Run[] {
   const last = ran.at(-1)
   return last?.call === call && last.actions === actions ? ran : [...ran, { call, actions }]
 }
+
+/** The standing after a look: a fuse or breaker that was seen open is open from there on. */
+export function afterLook(
+  { parts }: Diagram,
+  standing: Standing,
+  { of, what }: { readonly of: string; readonly what: string },
+): Standing {
+  if (!showsOpened(what) || !parts.get(of)?.kind.overcurrent) return standing
+  return { ...standing, seenOpen: { ...standing.seenOpen, [of]: standing.ran.length } }
+}
+
+/** Whether a part that opened, or was seen open, after so many runs has been put back or renewed since. */
+export const isPutBack = ({ renewed, standIns }: Standing, part: string, after: number): boolean =>
+  (renewed[part] ?? -1) > after || standIns.includes(part)
 
 /** A part is as new from here on: it holds until something trips it again. */
 const renewing = (standing: Standing, part: string): Standing['renewed'] => ({
