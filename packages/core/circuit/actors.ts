@@ -1,5 +1,5 @@
 import type { Diagram, Part } from '../diagram/diagram'
-import type { Conditions, Late, Now, Phasor, Wants } from '../parts/kind'
+import type { Conditions, Late, NamesPart, Now, Phasor, Wants } from '../parts/kind'
 import type { Settings } from '../parts/settings'
 import type { Felt, Senses } from './factored'
 import type { Analysis, Network } from './network'
@@ -26,6 +26,7 @@ export interface Actor {
     direct: Record<string, number>
     is: Record<string, string>
     followed: string
+    compressor: string
     settings: Settings
     readonly call: string
     readonly conditions: Conditions
@@ -38,6 +39,7 @@ export interface Actor {
   readonly directs: readonly { readonly at: number; readonly name: string; readonly across: number }[]
   readonly own: ReadonlyMap<string, number>
   readonly followedLink: number
+  readonly compressorLink: number
 }
 
 /** What is felt all over a circuit in one solution: phasors at supply frequency, and direct volts. */
@@ -124,22 +126,26 @@ export function castOf(
           across: link,
         })
       }
-      const follows =
-        part.kind.settings.follows === undefined ? undefined : diagram.parts.get(settings.text('follows'))
-      const followedLink = follows?.kind.moving ? linkOf(follows, follows.kind.moving) : -1
+      const movingIn = (setting: NamesPart): number => {
+        const named = setting in part.kind.settings ? diagram.parts.get(settings.text(setting)) : undefined
+        return named?.kind.moving ? linkOf(named, named.kind.moving) : -1
+      }
+      const followedLink = movingIn('follows')
+      const compressorLink = movingIn('compressor')
       const own = new Map(
         part.kind
           .branches(settings, network.conditions)
           .map((branch) => [branch.name, linkOf(part, branch.name)]),
       )
       for (const link of own.values()) concerned[link].push(actor)
-      if (followedLink >= 0) concerned[followedLink].push(actor)
+      for (const link of [followedLink, compressorLink]) if (link >= 0) concerned[link].push(actor)
       return {
         part,
         own,
         phasors,
         directs,
         followedLink,
+        compressorLink,
         behave: part.kind.behave?.bind(part.kind),
         late: part.kind.late,
         now: {
@@ -148,6 +154,7 @@ export function castOf(
           direct: {},
           is: {},
           followed: '',
+          compressor: '',
           settings,
           call,
           conditions: network.conditions,
@@ -220,6 +227,7 @@ export function fill(
     now.direct[name] = breakOf(across) === 'open' ? 0 : felt.dc.re[at]
   for (const [branch, link] of actor.own) now.is[branch] = states[link]
   now.followed = actor.followedLink >= 0 ? states[actor.followedLink] : ''
+  now.compressor = actor.compressorLink >= 0 ? states[actor.compressorLink] : ''
   now.settings = settings
 }
 

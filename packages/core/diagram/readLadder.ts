@@ -1,5 +1,6 @@
 import { parse } from '../generated/ladderParser'
 import { partKinds } from '../parts/index'
+import { namesPart } from '../parts/kind'
 import { dialledNumber } from '../parts/dialMarks'
 import { Settings } from '../parts/settings'
 import type {
@@ -324,9 +325,11 @@ class Reader {
       if (!this.zones.has(part.zone))
         this.problem(part.line, `${part.id}: no zone “${part.zone}”; add a line zone ${part.zone} "words"`)
       this.checkWired(part, wired)
-      const follows = part.kind.settings.follows === undefined ? '' : part.settings.text('follows')
-      if (follows !== '' && !this.parts.has(follows))
-        this.problem(part.line, `${part.id}: follows ${follows}, which is not a part`)
+      for (const setting of namesPart) {
+        const named = setting in part.kind.settings ? part.settings.text(setting) : ''
+        if (named !== '' && !this.parts.has(named))
+          this.problem(part.line, `${part.id}: ${setting} ${named}, which is not a part`)
+      }
     }
     if (this.problems.length === 0)
       this.problems.push(...unsoundWiring(this.parts.values(), this.wires.values()))

@@ -63,10 +63,16 @@ export interface Now {
   readonly is: Readonly<Record<string, string>>
   /** State of the moving branch of the part named by the setting `follows`. */
   readonly followed: string
+  /** The same of the part named by the setting `compressor`. */
+  readonly compressor: string
   readonly call: string
   readonly conditions: Conditions
   readonly settings: Settings
 }
+
+/** Settings that name another part, whose moving branch the part that has them feels. */
+export const namesPart = ['follows', 'compressor'] as const
+export type NamesPart = (typeof namesPart)[number]
 
 /** States a part wants for its own branches; those not named stay. */
 export type Wants = Readonly<Record<string, string>>
@@ -330,6 +336,8 @@ export interface PartKind {
       readonly to: string
     }[]
   }
+  /** What of it stands so only because it stood so before: how it is once its call begins from rest. */
+  readonly fromRest?: (now: Now) => Wants
   /**
    * States of its own branches before a call comes, of a control that goes through a sequence: a fault of
    * what the sequence uses was there before it began.

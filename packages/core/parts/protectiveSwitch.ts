@@ -33,7 +33,10 @@ interface Words {
   /** What must be known before power goes back on behind a trip of it, where that is its own. */
   readonly afterTrip?: string
   readonly likelier?: PartKind['likelier']
-  /** In cooling it opens before long when the fan stands that its setting `follows` names. */
+  /**
+   * In cooling it opens before long when the fan stands that its setting `follows` names, and the one that
+   * `compressor` names turns; where none is named, when it carries what lets one run.
+   */
   readonly needsFan?: true
   readonly openPrior: number
   readonly watch: Watch
@@ -65,8 +68,10 @@ const carryingAmps = 0.02
 const openedByHeat: Phase = { states: { contact: 'open' }, weight: 0.4, recurs: true }
 
 /** Whether its compressor runs in cooling while the fan that it follows stands. */
-const lacksFan = ({ call, followed, amps }: Now): boolean =>
-  followed === 'still' && (call === 'cool1' || call === 'cool2') && amps.contact.size > carryingAmps
+const lacksFan = ({ call, followed, compressor, amps }: Now): boolean =>
+  followed === 'still' &&
+  (call === 'cool1' || call === 'cool2') &&
+  (compressor === '' ? amps.contact.size > carryingAmps : compressor === 'turning')
 
 /** What opens a switch that watches a water pipe. */
 const waterCause = 'water too hot or standing: boiler, mixing valve, pump, air in the line'
@@ -95,7 +100,7 @@ export const protectiveSwitch = ({
     opensAt: watch.opensAt,
     closesAt: watch.closesAt,
     ...untouched,
-    ...(needsFan ? { follows: '' } : {}),
+    ...(needsFan ? { follows: '', compressor: '' } : {}),
   },
   terminals: () => [
     { name: '1', words: `${words}, in` },
@@ -112,7 +117,7 @@ export const protectiveSwitch = ({
     : {}),
   faults: (s) => [
     opens('contact', `${words} itself open`, openPrior),
-    makesBadly('contact-high', 'contact', 120, `${words} makes badly`, 0.3),
+    makesBadly('contact-high', 'contact', 120, `${words} makes badly`, 0.1),
     {
       name: 'bridged',
       class: 'joined',

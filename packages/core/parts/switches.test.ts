@@ -2,7 +2,9 @@ import { Circuit } from '../circuit/circuit'
 import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import { bench } from '../circuit/testBench'
+import { faultsOf } from '../diagram/faults'
 import { readLadder } from '../diagram/readLadder'
+import { builtInUnit } from '../units/index'
 import type { Condition } from './kind'
 
 /** A switch in series with a lamp across 120 V; whether the lamp has its volts under a condition. */
@@ -78,3 +80,18 @@ test('a float switch stops the call when its pan fills, and gives its alarm inst
   expect(lampWith(float, 'AL')({ panWater: 0 })).toBe(false)
   expect(lampWith(float, 'AL')({ panWater: 1 })).toBe(true)
 })
+
+test.each([
+  ['FM:protector-open', true],
+  ['CC1:jammed', false],
+  ['CC1:coil-open', false],
+])(
+  'behind %s a high-pressure switch opens for want of its fan: %s, for its compressor must turn',
+  (id, opens) => {
+    const unit = builtInUnit('split-heat-pump')
+    const circuit = new Circuit(unit, situationOf(unit, 'cool1'))
+    const effects = faultsOf(unit).find((fault) => fault.id === id)?.effects ?? []
+    const phases = circuit.phases(circuit.vary(effects))
+    expect(phases.some(({ part, recurs }) => part === 'HPS' && recurs)).toBe(opens)
+  },
+)
