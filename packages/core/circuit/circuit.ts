@@ -6,7 +6,7 @@ import type { Conditions, Phase } from '../parts/kind'
 import { castOf } from './actors'
 import { buildNetwork, type Network } from './network'
 import { effectsDuring } from './during'
-import { resolveEffects, type Overrides, type Replacement } from './overrides'
+import { hasOhms, resolveEffects, type Overrides, type Replacement } from './overrides'
 import { Settling, type Settlement, type Wanted } from './settling'
 import type { Variation } from './variation'
 
@@ -36,9 +36,6 @@ interface Solved {
   readonly ac: Variation
   readonly dc: Variation
 }
-
-/** Whether something has another resistance than it should. */
-const hasOhms = ({ rows }: Overrides): boolean => [...rows.values()].some(({ ac }) => ac !== null)
 
 /**
  * A unit in one situation, healthy but for what stands: factored once and settled. `vary` solves it with

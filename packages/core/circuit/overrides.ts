@@ -34,6 +34,9 @@ export interface Overrides {
 
 export const noOverrides: Overrides = { rows: new Map(), held: new Map(), settings: new Map(), joins: [] }
 
+/** Whether something has another resistance than it should. */
+export const hasOhms = ({ rows }: Overrides): boolean => [...rows.values()].some(({ ac }) => ac !== null)
+
 const openRows: Replacement = { ac: null, dc: null, closedOnly: false }
 
 /** Resolves effects. Throws UnknownNameError for a branch, point or part that the unit does not have. */

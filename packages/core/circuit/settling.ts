@@ -14,7 +14,7 @@ import {
 import { DirectSide } from './directSide'
 import { Factored } from './factored'
 import type { Analysis, Network } from './network'
-import { noOverrides, type Overrides } from './overrides'
+import { hasOhms, noOverrides, type Overrides } from './overrides'
 import { Rows } from './rows'
 import { meetsSequence, sequenceOf, type Sequence } from './sequence'
 import { Variation, type Change } from './variation'
@@ -131,6 +131,7 @@ export class Settling {
     const passed: (readonly string[])[] = []
     let base: Base | undefined = this.bases[0]
     let ground: Ground = base ?? this.ac
+    let hasBegunAnew = !hasOhms(overrides)
     for (let round = 1; ; round++) {
       let changes: readonly Change[] = this.rows.changes(ground, 'ac', states, touched, overrides)
       if (base && changes.length > farFrom) {
@@ -148,6 +149,10 @@ export class Settling {
       if (
         !this.act(base, !this.direct.isHealthy(direct), round > startingRounds, states, touched, overrides)
       ) {
+        if (!hasBegunAnew) {
+          hasBegunAnew = true
+          if (this.beginAnew(states, touched, overrides)) continue
+        }
         if (
           base &&
           changes.length > farFrom &&
@@ -356,6 +361,22 @@ export class Settling {
     const atOnce = this.actAtOnce(states, touched, overrides)
     const late = (!atOnce || hurried) && this.actLate(states, touched, overrides)
     return atOnce || late
+  }
+
+  /**
+   * Lets go of what stands so only because it stood so in the healthy state: volts that hold an armature may
+   * not bring it in.
+   */
+  private beginAnew(states: string[], touched: Set<number>, overrides: Overrides): boolean {
+    const breakOf = this.breaksUnder(overrides)
+    let changed = false
+    for (const actor of this.cast.actors) {
+      const { fromRest } = actor.part.kind
+      if (!fromRest) continue
+      fill(actor, this.felt, states, this.settingsOf(actor, overrides), breakOf)
+      changed = this.take(actor, fromRest(actor.now), states, touched, overrides) || changed
+    }
+    return changed
   }
 
   private actAtOnce(states: string[], touched: Set<number>, overrides: Overrides): boolean {

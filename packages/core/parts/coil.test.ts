@@ -1,7 +1,10 @@
 import { Circuit } from '../circuit/circuit'
+import { meterValue } from '../circuit/meter'
 import { situationOf } from '../circuit/situation'
 import { bench } from '../circuit/testBench'
 import { readLadder } from '../diagram/readLadder'
+import { builtInUnit } from '../units/index'
+import { dropOutShare, pullInShare } from './coil'
 
 /** One coil across a 120 V leg: whether what it drives is in at these volts. */
 const withCoil = (part: string, branch: string) => {
@@ -41,3 +44,23 @@ describe.each([
     expect(swept.slice(swept.indexOf(true)).every(Boolean)).toBe(true)
   })
 })
+
+test.each([
+  [8, 'in', 'brings it in'],
+  [60, 'out', 'would hold it and do not bring it in'],
+])(
+  'through a joint of %s Ω a contactor of 24 V is %s once its call begins: the volts there %s',
+  (ohms, stands) => {
+    const unit = builtInUnit('fan-coil-cooling')
+    const circuit = new Circuit(unit, situationOf(unit, 'cool1'))
+    const { healthy, network } = circuit
+    const settled = circuit.vary([{ does: 'ohms', branch: 'TS.Y1-TB.Y1', ohms }])
+    const armature = network.linkNumbers.get('CC1/armature') ?? -1
+    const volts = meterValue(settled, 'volts', 'CC1.A1', 'CC1.A2') ?? NaN
+    expect(healthy.states[armature]).toBe('in')
+    expect(settled.states[armature]).toBe(stands)
+    expect(settled.oscillates).toBe(false)
+    expect(volts).toBeGreaterThan(dropOutShare * 24)
+    if (stands === 'out') expect(volts).toBeLessThan(pullInShare * 24)
+  },
+)

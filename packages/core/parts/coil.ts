@@ -1,6 +1,6 @@
 import { impedanceForVoltAmperes } from '../electric/complex'
 import { impedance } from '../electric/law'
-import type { Branch, Phasor, Senses } from './kind'
+import type { Branch, Now, Phasor, Senses, Wants } from './kind'
 
 /**
  * A coil of rated volts and holding volt-amperes; its direct-current resistance is much lower than its
@@ -39,3 +39,13 @@ export const armatureSenses = (ratedVolts: number): Senses => ({
   volts: ['coil'],
   steps: { coil: [ratedVolts * dropOutShare, ratedVolts * pullInShare] },
 })
+
+/**
+ * Of a coil that holds its armature by volts that would not bring it in: `out`, how the part stands once its
+ * call has begun anew; nothing of any other.
+ */
+export function unlessHeld(now: Now, wasIn: boolean, out: Wants): Wants {
+  const ratedVolts = now.settings.number('coilVolts')
+  const isHeld = wasIn && armatureIn(now.volts.coil, ratedVolts, true)
+  return isHeld && !armatureIn(now.volts.coil, ratedVolts, false) ? out : {}
+}

@@ -1,5 +1,5 @@
 import { resistance } from '../electric/law'
-import { armatureIn, armatureSenses, coilBranch, ohmsAt } from './coil'
+import { armatureIn, armatureSenses, coilBranch, unlessHeld, ohmsAt } from './coil'
 import { contact, fixed, memory, position } from './contact'
 import { feedsWindings } from './energising'
 import { grounds, makesBadly, opens, shorts, sticks } from './fault'
@@ -10,17 +10,24 @@ import type { Settings } from './settings'
 const switched = (s: Settings): readonly number[] =>
   poleNumbers(s.number('poles')).filter((pole) => !s.list('bars').includes(String(pole)))
 const hasAuxiliary = (s: Settings): boolean => s.text('auxiliary') === 'yes'
-/** What stays put when the armature does: every contact on its carrier. */
-const staysPut = (s: Settings, armature: 'in' | 'out'): PartFault['effects'] => [
-  { does: 'hold', branch: 'armature', state: armature },
-  ...[...switched(s).map((pole) => `pole${pole}`), ...(hasAuxiliary(s) ? ['auxiliary'] : [])].map(
-    (branch) => ({ does: 'hold' as const, branch, state: armature === 'in' ? 'closed' : 'open' }),
-  ),
-]
 /** Impedance of a coil wound for a line voltage, on 24 V; ohms. */
 const wrongCoilOhms = 2500
 const isIn = (now: Now): boolean =>
   armatureIn(now.volts.coil, now.settings.number('coilVolts'), now.is.armature === 'in')
+
+/** How its armature, poles and auxiliary switch stand. */
+function standsAs(s: Settings, armature: 'in' | 'out'): Readonly<Record<string, string>> {
+  const made = position(armature === 'in')
+  return {
+    armature,
+    ...Object.fromEntries(switched(s).map((pole) => [`pole${pole}`, made])),
+    ...(hasAuxiliary(s) ? { auxiliary: made } : {}),
+  }
+}
+
+/** What stays put when the armature does: every contact on its carrier. */
+const staysPut = (s: Settings, armature: 'in' | 'out'): PartFault['effects'] =>
+  Object.entries(standsAs(s, armature)).map(([branch, state]) => ({ does: 'hold', branch, state }))
 
 /**
  * A contactor: coil `A1`–`A2`, poles `Ln`–`Tn`. Poles named in `bars` are bridged by a fixed bar and never
@@ -71,13 +78,9 @@ export const contactor: PartKind = {
   ],
   senses: (s) => armatureSenses(s.number('coilVolts')),
   behave: (now): Wants => {
-    const made = position(isIn(now))
-    return {
-      armature: made === 'closed' ? 'in' : 'out',
-      ...Object.fromEntries(switched(now.settings).map((pole) => [`pole${pole}`, made])),
-      ...(hasAuxiliary(now.settings) ? { auxiliary: made } : {}),
-    }
+    return standsAs(now.settings, isIn(now) ? 'in' : 'out')
   },
+  fromRest: (now) => unlessHeld(now, now.is.armature === 'in', standsAs(now.settings, 'out')),
   faults: (s): readonly PartFault[] => [
     opens('coil', 'coil open', 2.5, {
       cause: 'heat, age, a plate that did not come home',

@@ -1,4 +1,4 @@
-import { armatureIn, armatureSenses, coilBranch, ohmsAt } from './coil'
+import { armatureIn, armatureSenses, coilBranch, unlessHeld, ohmsAt } from './coil'
 import { contact, position } from './contact'
 import { shorts, opens, sticks } from './fault'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'
@@ -7,11 +7,16 @@ import type { Settings } from './settings'
 
 const poles = (s: Settings): readonly number[] => poleNumbers(s.number('poles'))
 const throwsTwo = (s: Settings): boolean => s.text('throws') === '2'
-const isIn = (now: Now): boolean =>
-  armatureIn(
-    now.volts.coil,
-    now.settings.number('coilVolts'),
-    now.is[`made${poles(now.settings)[0]}`] === 'closed',
+const wasIn = (now: Now): boolean => now.is[`made${poles(now.settings)[0]}`] === 'closed'
+const isIn = (now: Now): boolean => armatureIn(now.volts.coil, now.settings.number('coilVolts'), wasIn(now))
+
+/** How its contacts stand with the armature in, or out. */
+const standsAs = (s: Settings, isMade: boolean): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    poles(s).flatMap((n) => [
+      [`made${n}`, position(isMade)],
+      ...(throwsTwo(s) ? [[`rest${n}`, position(!isMade)]] : []),
+    ]),
   )
 
 /** A contact that stays made; the same armature holds its resting contact open. */
@@ -87,14 +92,9 @@ export const relay: PartKind = {
   ],
   senses: (s) => armatureSenses(s.number('coilVolts')),
   behave: (now): Wants => {
-    const inNow = isIn(now)
-    return Object.fromEntries(
-      poles(now.settings).flatMap((n) => [
-        [`made${n}`, position(inNow)],
-        ...(throwsTwo(now.settings) ? [[`rest${n}`, position(!inNow)]] : []),
-      ]),
-    )
+    return standsAs(now.settings, isIn(now))
   },
+  fromRest: (now) => unlessHeld(now, wasIn(now), standsAs(now.settings, false)),
   delays: (s) =>
     poles(s)
       .flatMap((n) => [
