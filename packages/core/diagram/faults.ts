@@ -250,6 +250,28 @@ const polarityFaults = (diagram: Diagram): readonly Fault[] =>
     ]
   })
 
+/** Ohms of a poor joint in a control cable, in the middle of what is met, and its weight. */
+const poorJoint = { ohms: 60, prior: 0.5 } as const
+
+/**
+ * A splice or screw of a cable in the field that still passes some current: volts are there until the load
+ * behind it draws.
+ */
+const poorJointFaults = (diagram: Diagram): readonly Fault[] =>
+  [...diagram.wires.values()]
+    .filter((wire) => liesIn(diagram, wire) === 'field')
+    .map((wire) => ({
+      id: `${wire.id}:poor-joint`,
+      class: 'loose',
+      words: `Wire ${wireName(wire)}: a poor joint in it`,
+      of: wire.id,
+      prior: poorJoint.prior,
+      effects: [{ does: 'ohms', branch: wire.id, ohms: poorJoint.ohms }],
+      shows: ['loose', 'burnt', 'wet'],
+      cause: 'a splice that corrodes, a strand left under its screw',
+      prove: 'volts from end to end while its load is called; power off, ohms end to end',
+    }))
+
 /** Weight of two leads of a motor that were exchanged when it was changed. */
 const swappedPrior = 0.1
 
@@ -312,6 +334,7 @@ export function faultsOf(diagram: Diagram): readonly Fault[] {
     ...addedFaults(diagram),
     ...polarityFaults(diagram),
     ...swappedFaults(diagram),
+    ...poorJointFaults(diagram),
   ]
   known.set(diagram, faults)
   return faults

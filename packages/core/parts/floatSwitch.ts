@@ -53,7 +53,7 @@ export const floatSwitch: PartKind = {
       ],
     },
     sticks('stuck', ['contact'], 'closed', 'float switch stuck closed', 0.4),
-    makesBadly('contact-high', 'contact', 120, 'float switch makes badly', 0.3),
+    makesBadly('contact-high', 'contact', 120, 'float switch makes badly', 0.1),
   ],
   looks: (now) => [now.is.contact === 'open' ? 'tripped' : 'set', now.is.pan],
   testBridge: 'momentary',
