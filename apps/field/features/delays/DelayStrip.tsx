@@ -52,7 +52,7 @@ export function DelayStrip({
       <Words strong tabular color={palette.live}>
         {minutesWords(next.secondsLeft)}
       </Words>
-      <Words size="small" grows>{`${next.words}: too early to judge what comes after it`}</Words>
+      <Words size="small" grows>{`${next.words}: too early to judge`}</Words>
       {asking ? (
         <Press
           kind="quiet"

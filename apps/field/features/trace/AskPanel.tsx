@@ -54,9 +54,7 @@ function leftOut(ask: Ask): { readonly of: string; readonly words: string } | nu
 function nothingAsked({ busy, leading, answered }: Asked): string {
   if (busy) return 'Working out the next reading …'
   if (answered) return answered
-  return leading
-    ? `No reading tells the rest apart. Leading: ${leading}.`
-    : 'No reading would tell the rest apart.'
+  return leading ? `No reading tells more. Leading: ${leading}.` : 'No reading would tell the rest apart.'
 }
 
 /** The next step, as one would say it to a helper, and the way to enter what came of it. */
@@ -121,7 +119,12 @@ export function AskPanel({ visit, asked, searching, doings }: AskPanelProps) {
           />
         ) : null}
         {toSuspects ? (
-          <Press grow kind={first ? 'side' : 'main'} title="Go to the suspects" onPress={doings.onSuspects} />
+          <Press
+            grow="from-words"
+            kind={first ? 'side' : 'main'}
+            title="Go to the suspects"
+            onPress={doings.onSuspects}
+          />
         ) : null}
         {first || toSuspects ? null : (
           <Press

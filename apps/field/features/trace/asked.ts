@@ -11,7 +11,7 @@ export interface Asked {
   readonly story: string
   /** What does not fit together in the evidence; told instead of the story. */
   readonly warning: string
-  /** The suspect that leads, in words; empty while none stands out. */
+  /** The suspect that leads and how likely it is, in words; empty while none stands out. */
   readonly leading: string
   /** That what was complained of works, in a sentence; empty while something may give a reason for it. */
   readonly answered: string

@@ -284,12 +284,13 @@ function askedIn(briefing: Briefing | null): {
 
 /** What the panel says; wide, story and warning stand over the suspects beside it. */
 function asksShown(briefing: Briefing | null, busy: boolean, wide: boolean): Asked {
+  const first = briefing?.groups.find(({ probability }) => probability >= possibleFrom)
   return {
     busy,
     asks: briefing?.asks ?? [],
     story: wide ? '' : (briefing?.story ?? ''),
     warning: wide ? '' : (briefing?.warning ?? ''),
-    leading: briefing?.groups.find(({ probability }) => probability >= possibleFrom)?.words ?? '',
+    leading: first ? `${first.words}, ${first.odds}` : '',
     answered: briefing?.answered ?? '',
   }
 }
