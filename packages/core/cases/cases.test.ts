@@ -91,7 +91,7 @@ test.each(unitByUnit)(
     if (!parts(pick(steps, Infinity), leader, h)) return
     if (parts(next, leader, h)) return
     // else they part what is as probable first, and the steps after the first of them do
-    const after = diagnose(builtInUnit(file.unit), answeredAs(h, file, next))
+    const after = diagnose(builtInUnit(file.unit), answeredAs(h, file, [...next, ...steps]))
     if (after.ranked[0] !== h && !parts(after.next, after.ranked[0], h))
       throw new Error(`no proposed step parts ${model.hypotheses[leader].id} from ${truth}`)
   },

@@ -251,7 +251,7 @@ const polarityFaults = (diagram: Diagram): readonly Fault[] =>
   })
 
 /** Ohms of a poor joint in a control cable, in the middle of what is met, and its weight. */
-const poorJoint = { ohms: 60, prior: 0.5 } as const
+const poorJoint = { ohms: 60, prior: 0.35 } as const
 
 /**
  * A splice or screw of a cable in the field that still passes some current: volts are there until the load
