@@ -87,3 +87,8 @@ test.each(builtInUnitIds)(
     if (setUp > 0) expect(sum(/^TS:relay\w+-(open|stuck)$/)).toBeLessThan(setUp)
   },
 )
+
+test('a thermostat is set up for another kind of heat only on a unit that has any', () => {
+  const setUp = (id: string): boolean => faultsOf(builtInUnit(id)).some((fault) => fault.id === 'TS:set-heat')
+  expect(['fan-coil-cooling', 'fan-coil-hydronic', 'air-handler-heat'].map(setUp)).toEqual([false, true, true])
+})

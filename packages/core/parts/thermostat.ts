@@ -43,6 +43,33 @@ const signalFaults = (name: string): readonly PartFault[] => [
   sticks(`signal${name}-held`, [`signal${name}`], 'full', `thermostat holds its signal on ${name}`, 0.4),
 ]
 
+/** Set up for the other kind of heat, where the unit has any; a heat pump's drives G in every heating call. */
+function missetHeat(s: Settings): readonly PartFault[] {
+  if (s.text('system') === 'heat-pump')
+    return [
+      misset(
+        'set-changeover',
+        'changeover',
+        s.text('changeover') === 'O' ? 'B' : 'O',
+        'thermostat set up for the other reversing-valve terminal',
+        1,
+      ),
+    ]
+  if (![...outputs(s), ...signals(s)].some((name) => name.startsWith('W') || name === 'AH')) return []
+  const isFuel = s.text('heat') === 'fuel'
+  return [
+    misset(
+      'set-heat',
+      'heat',
+      isFuel ? 'electric' : 'fuel',
+      isFuel
+        ? 'thermostat set up for electric heat'
+        : 'thermostat set up for fuel heat: does not drive G in heating',
+      1,
+    ),
+  ]
+}
+
 const drivenKnown = new WeakMap<Settings, Map<string, ReadonlySet<string>>>()
 
 /** Outputs that a call drives, given how the thermostat is set up; asked anew each time that it is felt. */
@@ -229,24 +256,7 @@ export const thermostat: PartKind = {
           }),
         ]
       : []),
-    // a heat pump's thermostat drives G in every heating call
-    s.text('system') === 'heat-pump'
-      ? misset(
-          'set-changeover',
-          'changeover',
-          s.text('changeover') === 'O' ? 'B' : 'O',
-          'thermostat set up for the other reversing-valve terminal',
-          1,
-        )
-      : misset(
-          'set-heat',
-          'heat',
-          s.text('heat') === 'fuel' ? 'electric' : 'fuel',
-          s.text('heat') === 'fuel'
-            ? 'thermostat set up for electric heat'
-            : 'thermostat set up for fuel heat: does not drive G in heating',
-          1,
-        ),
+    ...missetHeat(s),
   ],
   looks: (now) => [
     now.settings.text('power') !== 'common' || now.volts.electronics.size >= darkBelowVolts
