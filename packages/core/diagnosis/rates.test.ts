@@ -90,5 +90,9 @@ test.each(builtInUnitIds)(
 
 test('a thermostat is set up for another kind of heat only on a unit that has any', () => {
   const setUp = (id: string): boolean => faultsOf(builtInUnit(id)).some((fault) => fault.id === 'TS:set-heat')
-  expect(['fan-coil-cooling', 'fan-coil-hydronic', 'air-handler-heat'].map(setUp)).toEqual([false, true, true])
+  expect(['fan-coil-cooling', 'fan-coil-hydronic', 'air-handler-heat'].map(setUp)).toEqual([
+    false,
+    true,
+    true,
+  ])
 })
