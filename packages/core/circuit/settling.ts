@@ -292,7 +292,10 @@ export class Settling {
     }
   }
 
-  /** The base from which the fewest rows change, and those changes. */
+  /**
+   * The base from which the fewest rows change, and those changes; none that has open what the healthy state
+   * and this one have closed: a unit that floats behind its open breaker is no firm ground for one that runs.
+   */
   private nearest(
     states: readonly string[],
     touched: ReadonlySet<number>,
@@ -304,11 +307,18 @@ export class Settling {
       this.bases.length === 1 ? known : this.rows.changes(base, 'ac', states, touched, overrides)
     for (let k = 1; k < this.bases.length; k++) {
       const other = this.rows.changes(this.bases[k], 'ac', states, touched, overrides)
-      if (other.length >= changes.length) continue
+      if (other.length >= changes.length || this.closesAgain(this.bases[k], other)) continue
       base = this.bases[k]
       changes = other
     }
     return { base, changes }
+  }
+
+  private closesAgain({ factored: { rows } }: Base, changes: readonly Change[]): boolean {
+    const healthy = this.bases[0].factored.rows
+    return changes.some(
+      ({ link, row }) => link >= 0 && row !== null && rows[link] === null && healthy[link] !== null,
+    )
   }
 
   /**
