@@ -83,16 +83,32 @@ test('a dirty filter that was seen leads the search of a heat pump that does not
   expect(belief.probability[ranked[0]]).toBeGreaterThan(0.25)
 })
 
-test('a blower seen backwards is two of its leads, where the supply is in order', () => {
-  const leaderOf = (unit: string, complaint: string, call: string): string => {
-    const backwards = { kind: 'observation', of: 'IFM', what: 'backwards' } as const
+test('a charge that is a little low is a reason to complain of cold, and of heat where a compressor heats', () => {
+  const said = (unit: string, complaint: string) => chanceOf(unit, complaint, 'RC1:short')
+  for (const unit of ['fan-coil-cooling', 'rooftop-two-stage', 'split-heat-pump'])
+    expect([unit, said(unit, 'not-cooling') > 0.3]).toEqual([unit, true])
+  expect(said('split-heat-pump', 'cold-mornings')).toBeGreaterThan(0.3)
+  expect(said('rooftop-two-stage', 'no-heat')).toBeLessThan(0.1)
+})
+
+test('ice with all running and a clean filter is the charge, a blower seen backwards its leads', () => {
+  type Seen = readonly [of: string, what: string]
+  const leaderOf = (unit: string, complaint: string, call: string, looks: readonly Seen[]): string => {
+    const entries = looks.map(([of, what]) => ({ kind: 'observation', of, what }) as const)
     const { model, ranked } = judge(builtInUnit(unit), {
       complaint,
-      entries: [{ kind: 'call', call }, backwards],
+      entries: [{ kind: 'call', call }, ...entries],
     })
     return model.hypotheses[ranked[0]].id
   }
-  expect(leaderOf('rooftop-two-stage', 'no-air', 'fan')).toBe('IFM:leads-swapped')
+  const running: readonly Seen[] = [
+    ['C1', 'turning'],
+    ['IFM', 'turning'],
+    ['RC1', 'iced'],
+    ['FILT', 'clean'],
+  ]
+  expect(leaderOf('fan-coil-cooling', 'not-cooling', 'cool1', running)).toBe('RC1:short')
+  expect(leaderOf('rooftop-two-stage', 'no-air', 'fan', [['IFM', 'backwards']])).toBe('IFM:leads-swapped')
   // behind a monitor the supply's own order would have stopped it
-  expect(leaderOf('air-handler-heat', 'no-heat', 'heat1')).toBe('IFM:leads-swapped')
+  expect(leaderOf('air-handler-heat', 'no-heat', 'heat1', [['IFM', 'backwards']])).toBe('IFM:leads-swapped')
 })

@@ -32,9 +32,9 @@ const feltOfAir: Readonly<Partial<Record<Symptom, number>>> = {
 }
 /** The same where the refrigerant moves too little heat, in a call that a compressor runs in. */
 const feltOfRefrigerant: Readonly<Partial<Record<Symptom, number>>> = {
-  'no-cooling': 0.7,
+  'no-cooling': 0.4,
   'no-heat': 0.3,
-  'weak-heat': 0.7,
+  'weak-heat': 0.4,
 }
 /** Chance of any complaint from a unit that is not like its drawing. */
 const ofAnyUnit = 0.2

@@ -30,7 +30,8 @@ test.each(['package-heat-pump', 'split-heat-pump'])(
       given(unit, 'cold-mornings', 'heat1', /^(DF|DFT|RV)\b/, ...running, ...looks)
     const iced = ofDefrost(seen('OC', 'iced'))
     expect(iced).toBeGreaterThan(2.5 * ofDefrost())
-    expect(iced).toBeGreaterThan(0.3)
+    // a charge that is low freezes it as well
+    expect(iced).toBeGreaterThan(0.25)
   },
 )
 
