@@ -184,7 +184,7 @@ test('the second cause leads once the setting is put right', () => {
   expect(share(found, /^TS\.C-TB\.C:/)).toBeLessThan(0.02)
 })
 
-test('no fan call in heat and a blower that is still: the set-up leads, then the lead, and no heater part', () => {
+test('no fan call in heat, a blower that is still: the set-up leads, then the lead, no heater part', () => {
   const found = judged('21-fuel-set-up')
   expect(leader(found)).toBe('TS:set-heat')
   expect(share(found, /^TS\.G-TB\.G:/)).toBeGreaterThan(share(found, 'TS:relayG-open'))

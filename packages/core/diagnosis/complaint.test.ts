@@ -83,7 +83,7 @@ test('a dirty filter that was seen leads the search of a heat pump that does not
   expect(belief.probability[ranked[0]]).toBeGreaterThan(0.25)
 })
 
-test('a charge that is a little low is a reason to complain of cold, and of heat where a compressor heats', () => {
+test('a charge a little low is a reason to complain of cold, and of heat where a compressor heats', () => {
   const said = (unit: string, complaint: string) => chanceOf(unit, complaint, 'RC1:short')
   for (const unit of ['fan-coil-cooling', 'rooftop-two-stage', 'split-heat-pump'])
     expect([unit, said(unit, 'not-cooling') > 0.3]).toEqual([unit, true])

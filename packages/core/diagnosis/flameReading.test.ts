@@ -33,7 +33,7 @@ function shareOf(ids: readonly string[], ...entries: readonly EntryBody[]): numb
   return model.hypotheses.reduce((sum, { id }, h) => sum + (ids.includes(id) ? belief.probability[h] : 0), 0)
 }
 
-test('a weak flame speaks for the rod, none for all that keeps a flame from burning; a strong one clears it', () => {
+test('a weak flame speaks for the rod, none for what keeps it from burning; a strong one clears it', () => {
   const rod = ['FR:dirty']
   const before = shareOf(rod)
   for (const value of [0.3, 0.6]) expect(shareOf(rod, read(value))).toBeGreaterThan(5 * before)

@@ -20,10 +20,10 @@ const openMillivolts = { from: 2000, probability: 0.01 } as const
 const sameShare = 0.9
 
 /** What a good technician would not be asked to do: steps of that sort are left out, whatever they would tell. */
-export function mannerly(search: Search, steps: readonly Step[]): readonly Step[] {
-  const held = heldOffBehind(search) !== 'nothing'
+export function mannerly(search: Search, behind: HeldOff, steps: readonly Step[]): readonly Step[] {
   const allowed = steps.filter(
-    (step) => !(held && needsPower(step)) && !mayStandOpen(search, step) && !isIdle(search, step),
+    (step) =>
+      !(behind !== 'nothing' && needsPower(step)) && !mayStandOpen(search, step) && !isIdle(search, step),
   )
   return withoutPanel(search, powerFirst(search, allowed))
 }
@@ -59,17 +59,15 @@ function powerFirst({ findings }: Search, steps: readonly Step[]): readonly Step
 const needsPower = (step: Step): boolean =>
   step.power === 'on' && sortOf(step) !== 'look' && sortOf(step) !== 'condition'
 
+/** Behind what power stays off: a safety control, or a fuse or breaker. */
+export type HeldOff = 'nothing' | 'guard' | 'overcurrent'
+
 /**
  * Behind what power stays off: something was found tripped or blown and has not been put back, and what
  * tripped it may still be there: isolate, then ohms of what it feeds. A manual limit or rollout is never put
  * back to see.
  */
-export function heldOffBehind({
-  findings,
-  model,
-  belief,
-  which,
-}: Search): 'nothing' | 'guard' | 'overcurrent' {
+export function heldOffBehind({ findings, model, belief, which }: Search): HeldOff {
   const { evidence, now } = findings
   const found = evidence.flatMap((piece, at) => {
     const part = partOpened(model.diagram, piece)

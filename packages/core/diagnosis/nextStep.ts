@@ -66,15 +66,17 @@ export function stepsInOrder(
     ...readingSteps(search, now, [...readingsLeftAlone(search), ...candidatesIn(model.diagram, now)], here),
     ...(wants('look') ? lookSteps(search, now, here) : []),
   ]
+  const behind = heldOffBehind(search)
   // nothing is asked for with power where nothing in the unit bears the supply
   const isDanger = supplyDanger(model.diagram, readingsOf(findings)) !== null
   const askable = (some: readonly Step[]): readonly Step[] =>
     mannerly(
       search,
+      behind,
       some.filter((step) => wants(sortOf(step)) && !(isDanger && needsPower(step))),
     )
   const answered = isAnswered(model, findings, belief)
-  const isTripped = heldOffBehind(search) === 'overcurrent'
+  const isTripped = behind === 'overcurrent'
   if (!answered && (isTripped || bestRate(askable(steps)) < tellingRate || school === 'pull')) {
     if (now.power === 'on') steps.push(...readingSteps(search, now, pathDrops(here.circuit), here))
     steps.push(...elsewhere(search), ...(wants('deed') ? deedSteps(search) : []))

@@ -63,10 +63,10 @@ export interface Trip {
   readonly seconds: () => number
 }
 
-/** A fuse or breaker, with its branches. */
 /** What the poles of a fuse or breaker, and its handle, are called once it has opened. */
 const openedStates = ['open', 'tripped'] as const
 
+/** A fuse or breaker, with its branches. */
 interface TrippingPart {
   readonly part: Part
   readonly links: readonly { readonly name: string; readonly link: number }[]

@@ -41,7 +41,7 @@ test('a leg with nothing to ground is lost until all three have read their volts
   expect(found(...lost, ...toGround(120, 0, 120)).system).toBe('208Y/120')
 })
 
-test('a monitor is set for the supply that its unit is on: it is no suspect for letting control power through', () => {
+test('a monitor is set for the supply of its unit: no suspect for letting control power through', () => {
   const control = [volts('TB.R', 30), volts('XF.S1', 30.4, 'XF.S2')]
   const { model, belief } = judge(rooftop, {
     complaint: 'not-cooling',

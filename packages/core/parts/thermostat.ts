@@ -22,8 +22,8 @@ const relay = (terminal: string): string => `relay${terminal}`
 
 /**
  * Weights of outputs that stay open, and of outputs that stay closed, all of a thermostat together: one with
- * many outputs fails no more often for it. Found about half as often as a set-up that is wrong, which weighs 1:
- * no other part is blamed wrongly as often. A judgement.
+ * many outputs fails no more often for it. Found about half as often as a set-up that is wrong, which
+ * weighs 1: no other part is blamed wrongly as often. A judgement.
  */
 const outputWeights = { open: 0.6, closed: 0.15 } as const
 
@@ -43,7 +43,7 @@ const signalFaults = (name: string): readonly PartFault[] => [
   sticks(`signal${name}-held`, [`signal${name}`], 'full', `thermostat holds its signal on ${name}`, 0.4),
 ]
 
-/** Set up for the other kind of heat, where the unit has any; a heat pump's drives G in every heating call. */
+/** Set up for the other kind of heat, where the unit has any; a heat pump's drives G whenever it heats. */
 function missetHeat(s: Settings): readonly PartFault[] {
   if (s.text('system') === 'heat-pump')
     return [
