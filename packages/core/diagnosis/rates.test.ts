@@ -96,3 +96,15 @@ test('a thermostat is set up for another kind of heat only on a unit that has an
     true,
   ])
 })
+
+test.each([
+  ['fan-coil-cooling', 'FU.T1-FLT.1'],
+  ['rooftop-480', 'FU.T1-DR.1'],
+])(
+  '%s: a short between a transformer and its fuse is hardly met: the transformer burns first',
+  (id, behind) => {
+    const given = shares(builtInUnitText(id))
+    const of = (wire: string): number => given.get(`${wire}:grounded`) ?? NaN
+    expect(of('XF.S1-FU.L1')).toBeLessThan(0.1 * of(behind))
+  },
+)

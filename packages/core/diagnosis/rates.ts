@@ -1,6 +1,6 @@
 import { partOfPoint, type Diagram, type Part } from '../diagram/diagram'
 import { supplies } from '../diagram/roles'
-import type { Fault } from '../parts/effect'
+import type { Fault, PointId } from '../parts/effect'
 import type { CauseGroup } from '../parts/causeGroup'
 import { feedingOf } from '../diagram/feeding'
 import { wiresAt, wiresOn } from '../diagram/wireAt'
@@ -261,14 +261,21 @@ function runShare(diagram: Diagram, { of, class: sort }: Fault): number {
   return 1 / (1 + lengthTo(wire.from) + lengthTo(wire.to))
 }
 
-/** A standing short ahead of everything that could open is not met: nothing upstream would survive it. */
+/**
+ * A standing short ahead of everything that could open is not met: nothing upstream would survive it, no
+ * service and no transformer of some tens of volt-amperes.
+ */
 const standingShort = 0.02
 
 function standingShare(diagram: Diagram, { of, class: sort }: Fault): number {
   const wire = diagram.wires.get(of)
   if (!wire || sort !== 'ground') return 1
   const feeds = new Set(supplies(diagram).map(({ id }) => id))
-  return [wire.from, wire.to].some((end) => feeds.has(partOfPoint(end))) ? standingShort : 1
+  const isAhead = (end: PointId): boolean => {
+    const id = partOfPoint(end)
+    return feeds.has(id) || (wire.wiring === 'control' && diagram.parts.get(id)?.kind.cause === 'transformer')
+  }
+  return isAhead(wire.from) || isAhead(wire.to) ? standingShort : 1
 }
 
 /**
