@@ -5,7 +5,8 @@ import { isPutBack, type Run, type Standing } from '../visit/standing'
 import { onDayOfVisit } from './dayOfVisit'
 import type { UnitModel } from './predictor'
 import { hasRange, isShort, rangeOf, type Resistance } from './resistance'
-import type { SituationModel, Trip } from './situationModel'
+import type { SituationModel } from './situationModel'
+import type { Trip } from './tripping'
 import { keepsOf, type Whereabouts } from './withinRange'
 
 /**

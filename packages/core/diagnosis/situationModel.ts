@@ -4,7 +4,6 @@ import { loopOf, type LoopState } from '../circuit/loop'
 import {
   clampAmps,
   currentIn,
-  joinDraws,
   MeterSweep,
   meterValue,
   nodeOf,
@@ -14,13 +13,12 @@ import {
 } from '../circuit/meter'
 import { capacitance, capacitorLink } from '../circuit/capacitance'
 import { isInWire, type LeadMeter, type Meter } from '../circuit/meters'
-import type { Part } from '../diagram/diagram'
 import { leftWithOff } from '../diagram/leftWithOff'
 import { branchesOpened, type Clearing, type Effect, type Fault } from '../parts/effect'
-import { openingSeconds } from '../physics/fuseTimes'
 import type { Standing } from '../visit/standing'
 import type { Hypothesis } from './hypothesis'
 import { outcomeNumbers } from './outcomeNumbers'
+import { Tripping, type Trip } from './tripping'
 
 /** Predicted values by hypothesis number; NaN stands for out of range, and for what was not asked for. */
 export type Predictions = Float64Array
@@ -47,31 +45,8 @@ function isAllDone(which: readonly number[], done: Uint8Array): boolean {
   return true
 }
 
-/** What draws less through a short opens no fuse or breaker; the smallest are for an ampere and more. */
-const opensNothingAmps = 0.05
-
 /** Amps from which a heater heats. */
 const drawnFromAmps = 0.5
-/** What opens sooner does so by magnet, or with a flash. */
-const atOnceSeconds = 0.15
-
-/** A fuse or breaker that has opened, and the states that it then holds. */
-export interface Trip {
-  readonly part: string
-  readonly held: readonly Effect[]
-  /** Seconds that the overload lasts before it opens; worked out when asked for. */
-  readonly seconds: () => number
-}
-
-/** What the poles of a fuse or breaker, and its handle, are called once it has opened. */
-const openedStates = ['open', 'tripped'] as const
-
-/** A fuse or breaker, with its branches. */
-interface TrippingPart {
-  readonly part: Part
-  readonly links: readonly { readonly name: string; readonly link: number }[]
-}
-
 /** Hypotheses from which one sweep over all of them costs less than as many walks. */
 const sweptFrom = 8
 
@@ -92,9 +67,7 @@ export class SituationModel {
   private readonly words: string[] = []
   private readonly symptoms: (boolean | undefined)[] = []
   private readonly knownPhases: (readonly MetPhase[] | undefined)[] = []
-  private readonly knownTrips: (readonly Trip[] | undefined)[] = []
-  private readonly knownOpenings = new Map<string, boolean>()
-  private trippingParts: readonly TrippingPart[] | null = null
+  private readonly tripping: Tripping
   private heating: readonly { readonly link: number; readonly amps: number }[] | null = null
   private moving: readonly { readonly link: number; readonly rest: string }[] | null = null
   private turning: ReadonlySet<string> | undefined
@@ -111,6 +84,14 @@ export class SituationModel {
   ) {
     this.circuit = circuit
     this.lifted = branchesOpened([...circuit.situation.standing, ...done])
+    this.tripping = new Tripping({
+      circuit,
+      settle: (h) => this.settle(h),
+      effects: (h) => [...done, ...this.effectsNow(hypotheses[h])],
+      isAsItStands: done.length === 0,
+      of: (h) => hypotheses[h].of,
+      cycle: (settled) => this.cycleOf(settled),
+    })
   }
 
   /** The same situation with something more done in it, solved on the same factorisation. */
@@ -159,8 +140,8 @@ export class SituationModel {
   forget(from: number): void {
     this.settled.length = Math.min(this.settled.length, from)
     this.symptoms.length = Math.min(this.symptoms.length, from)
-    for (const kept of [this.knownLooks, this.knownPhases, this.knownTrips])
-      kept.length = Math.min(kept.length, from)
+    for (const kept of [this.knownLooks, this.knownPhases]) kept.length = Math.min(kept.length, from)
+    this.tripping.forget(from)
     for (const { done } of this.known.values()) done.fill(0, from)
     this.sweeps.clear()
   }
@@ -318,116 +299,17 @@ export class SituationModel {
 
   /** Fuses and breakers that the hypothesis opens here by itself, with how they then stand. */
   trips(hypothesis: number): readonly Trip[] {
-    const known = this.knownTrips[hypothesis] ?? this.findTrips(hypothesis)
-    this.knownTrips[hypothesis] = known
-    return known
+    return this.tripping.trips(hypothesis)
   }
 
-  private findTrips(hypothesis: number): readonly Trip[] {
-    if (this.isFaint(hypothesis)) return []
-    const { circuit, hypotheses } = this
-    const { healthy } = circuit
-    const { states } = this.settle(hypothesis)
-    const own = new Set(hypotheses[hypothesis].of)
-    return this.everyTripping()
-      .filter(
-        ({ part, links }) =>
-          !own.has(part.id) &&
-          links.some(({ link }) => states[link] === 'open' && healthy.states[link] !== 'open'),
-      )
-      .map(({ part, links }): Trip => {
-        let known: number | null = null
-        return {
-          part: part.id,
-          seconds: () => (known ??= this.secondsToOpen(hypothesis, { part, links })),
-          held: links.map(({ name, link }) => ({
-            does: 'hold',
-            branch: `${part.id}/${name}`,
-            state: states[link],
-          })),
-        }
-      })
-  }
-
-  /** Whether nothing that a hypothesis does here can draw a current that opens anything. */
-  private isFaint(hypothesis: number): boolean {
-    const { circuit, done, hypotheses } = this
-    if (done.length > 0 || circuit.healthy.oscillates) return false
-    const effects = this.effectsNow(hypotheses[hypothesis])
-    const drawsLittle = (effect: Effect): boolean => {
-      switch (effect.does) {
-        case 'join':
-          return joinDraws(circuit.healthy, effect) < opensNothingAmps
-        case 'hold':
-          return circuit.stateOf(effect.branch) === effect.state
-        default:
-          return false
-      }
-    }
-    return effects.every(drawsLittle) && !circuit.meetsSequence(effects)
-  }
-
-  /**
-   * Whether what a hypothesis opens here draws so much through another fuse or breaker that it may go with
-   * it, though the other was quicker.
-   */
+  /** Whether what a hypothesis opens here may take another fuse or breaker along. */
   mayOpenWith(hypothesis: number, of: string): boolean {
-    const key = `${of} ${hypothesis}`
-    const known = this.knownOpenings.get(key)
-    if (known !== undefined) return known
-    const own = this.everyTripping().find(({ part }) => part.id === of)
-    const may =
-      own !== undefined &&
-      this.trips(hypothesis).length > 0 &&
-      this.secondsToOpen(hypothesis, own) <= atOnceSeconds
-    this.knownOpenings.set(key, may)
-    return may
+    return this.tripping.mayOpenWith(hypothesis, of)
   }
 
-  /** How it stands once it has gone so; empty where it may not, or where nobody said which of its fuses. */
+  /** How it stands once it has gone so; empty where it may not. */
   openedBeside(hypothesis: number, of: string): readonly Effect[] {
-    const own = this.everyTripping().find(({ part }) => part.id === of)
-    const isOneFuse = own?.links.length === 1 || own?.part.kind.overcurrent === 'breaker'
-    if (!own || !isOneFuse || !this.mayOpenWith(hypothesis, of)) return []
-    const { links } = this.circuit.network
-    return own.links.flatMap(({ name, link }): readonly Effect[] => {
-      const state = openedStates.find((each) => each in links[link].states)
-      return state ? [{ does: 'hold', branch: `${of}/${name}`, state }] : []
-    })
-  }
-
-  private everyTripping(): readonly TrippingPart[] {
-    if (this.trippingParts) return this.trippingParts
-    const { network } = this.circuit
-    this.trippingParts = [...network.diagram.parts.values()]
-      .filter(({ kind }) => kind.overcurrent)
-      .map((part) => ({
-        part,
-        links: part.kind
-          .branches(part.settings, {})
-          .map(({ name }) => ({ name, link: network.linkNumbers.get(`${part.id}/${name}`) ?? -1 })),
-      }))
-    return this.trippingParts
-  }
-
-  private secondsToOpen(hypothesis: number, { part, links }: TrippingPart): number {
-    const curve = part.kind.opensAs?.(part.settings)
-    if (!curve) return 0
-    const before = this.beforeTrips(hypothesis)
-    // a short that starves the relay which feeds it comes and goes: it is the stroke that opens
-    const states = before.oscillates ? this.cycleOf(before) : [before]
-    const most = Math.max(...states.flatMap((state) => links.map(({ link }) => clampAmps(state, link))))
-    return openingSeconds(curve, most / part.settings.number('amps'))
-  }
-
-  /** The settled state with every fuse, breaker and protector held where it was. */
-  private beforeTrips(hypothesis: number): Settled {
-    const { circuit, done, hypotheses } = this
-    return circuit.vary([
-      ...done,
-      ...this.effectsNow(hypotheses[hypothesis]),
-      ...circuit.tripsHeld(circuit.healthy),
-    ])
+    return this.tripping.openedBeside(hypothesis, of)
   }
 
   looks(hypothesis: number, part: string): readonly string[] {
