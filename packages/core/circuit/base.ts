@@ -1,6 +1,8 @@
 import { restOf, type Cast, type Feelings, type Rest } from './actors'
 import { Factored } from './factored'
+import { islandsOf } from './islands'
 import type { Analysis, Network, Row } from './network'
+import { Variation } from './variation'
 
 /** A network factored under some rows; `differs` are its links whose row is not that of the healthy state. */
 export interface Ground {
@@ -15,6 +17,8 @@ export interface Ground {
  */
 export interface Base extends Ground {
   readonly rest: Rest
+  /** The island of each node: what hangs free in it is held by leakage alone. */
+  readonly islands: Int32Array
 }
 
 /** A state met at the end of a settling, far from every base so far. */
@@ -78,6 +82,7 @@ export function baseOf(
   const { factored } = ground
   return {
     ...ground,
+    islands: islandsOf(new Variation(factored, [])),
     rest: restOf(
       cast,
       states,

@@ -292,10 +292,7 @@ export class Settling {
     }
   }
 
-  /**
-   * The base from which the fewest rows change, and those changes; none that has open what the healthy state
-   * and this one have closed: a unit that floats behind its open breaker is no firm ground for one that runs.
-   */
+  /** The base from which the fewest rows change, and those changes; none that is no firm ground for them. */
   private nearest(
     states: readonly string[],
     touched: ReadonlySet<number>,
@@ -307,17 +304,27 @@ export class Settling {
       this.bases.length === 1 ? known : this.rows.changes(base, 'ac', states, touched, overrides)
     for (let k = 1; k < this.bases.length; k++) {
       const other = this.rows.changes(this.bases[k], 'ac', states, touched, overrides)
-      if (other.length >= changes.length || this.closesAgain(this.bases[k], other)) continue
+      if (other.length >= changes.length || this.endsFloating(this.bases[k], other)) continue
       base = this.bases[k]
       changes = other
     }
     return { base, changes }
   }
 
-  private closesAgain({ factored: { rows } }: Base, changes: readonly Change[]): boolean {
+  /**
+   * Whether changes join again what only the base has apart, a side of it hanging free: a unit that floats
+   * behind its open breaker is no firm ground for one that runs.
+   */
+  private endsFloating({ factored: { rows }, islands }: Base, changes: readonly Change[]): boolean {
+    const { links } = this.network
     const healthy = this.bases[0].factored.rows
     return changes.some(
-      ({ link, row }) => link >= 0 && row !== null && rows[link] === null && healthy[link] !== null,
+      ({ link, row }) =>
+        link >= 0 &&
+        row !== null &&
+        rows[link] === null &&
+        healthy[link] !== null &&
+        islands[links[link].a] !== islands[links[link].b],
     )
   }
 
