@@ -5,8 +5,6 @@ import { diagnose, judge } from './diagnose'
 
 test.each([
   ['package-heat-pump', 'BR2'],
-  ['fan-coil-two-pipe', 'BRH'],
-  ['air-handler-heat', 'BR'],
   ['rooftop-two-stage', 'BR'],
 ])(
   '%s: behind a breaker that has tripped what it feeds is read dead first, whatever else is quicker',
