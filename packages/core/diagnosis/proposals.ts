@@ -2,7 +2,6 @@ import type { Diagram } from '../diagram/diagram'
 import { actAfter } from '../visit/actions'
 import { costOf, pairKey, type Candidate, type CostRules } from './candidates'
 import { onDayOfVisit } from './dayOfVisit'
-import { showsOpened } from '../parts/lookVocabulary'
 import type { Findings, Look } from '../visit/evidence'
 import { isDoubted } from './doubt'
 import { isHinge } from './hinge'
@@ -25,7 +24,7 @@ import type { UnitModel } from './predictor'
 import { repeats, repeatsLook, type Told } from './repeats'
 import { goesByStops, type School } from './schools'
 import type { Predictions, SituationModel } from './situationModel'
-import { putBackBetween, type Standing } from '../visit/standing'
+import { findsOpened, putBackBetween, type Standing } from '../visit/standing'
 import type { Again, Deed, LookStep, Outcome, ReadingStep } from './steps'
 import { reachAfter, type Reach } from './reach'
 import type { Belief } from './suspects'
@@ -316,8 +315,8 @@ function lookedAtSoFar(search: Search): readonly LookedAt[] {
 }
 
 /** A fuse or breaker that was seen open is open until somebody puts it back. */
-const staysAsSeen = ({ parts }: Diagram, { of, what, standing }: Look, now: Standing): boolean =>
-  showsOpened(what) && parts.get(of)?.kind.overcurrent !== undefined && !putBackBetween(standing, now, of)
+const staysAsSeen = (diagram: Diagram, look: Look, now: Standing): boolean =>
+  findsOpened(diagram, look) && !putBackBetween(look.standing, now, look.of)
 
 /** Looks in a standing: contactors in or out, motors turning, lamps, damper and valves, filter and drain. */
 export function lookSteps(

@@ -1,5 +1,5 @@
 import { resistance } from '../electric/law'
-import { armatureIn, armatureSenses, coilBranch, unlessHeld, ohmsAt } from './coil'
+import { armatureIn, armatureSenses, coilBranch, ohmsAt, unlessHeld } from './coil'
 import { contact, fixed, memory, position } from './contact'
 import { feedsWindings } from './energising'
 import { grounds, makesBadly, opens, shorts, sticks } from './fault'

@@ -1,4 +1,4 @@
-import { armatureIn, armatureSenses, coilBranch, unlessHeld, ohmsAt } from './coil'
+import { armatureIn, armatureSenses, coilBranch, ohmsAt, unlessHeld } from './coil'
 import { contact, position } from './contact'
 import { shorts, opens, sticks } from './fault'
 import type { Branch, Now, PartFault, PartKind, Wants } from './kind'

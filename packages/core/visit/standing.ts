@@ -111,15 +111,21 @@ function ranAfter({ ran, call, actions }: Standing): readonly Run[] {
   return last?.call === call && last.actions === actions ? ran : [...ran, { call, actions }]
 }
 
-/** The standing after a look: a fuse or breaker that was seen open is open from there on. */
-export function afterLook(
-  { parts }: Diagram,
-  standing: Standing,
-  { of, what }: { readonly of: string; readonly what: string },
-): Standing {
-  if (!showsOpened(what) || !parts.get(of)?.kind.overcurrent) return standing
-  return { ...standing, seenOpen: { ...standing.seenOpen, [of]: standing.ran.length } }
+/** What was seen of a part or lead. */
+interface Seen {
+  readonly of: string
+  readonly what: string
 }
+
+/** Whether a look found a fuse or breaker open. */
+export const findsOpened = ({ parts }: Pick<Diagram, 'parts'>, { of, what }: Seen): boolean =>
+  showsOpened(what) && parts.get(of)?.kind.overcurrent !== undefined
+
+/** The standing after a look: a fuse or breaker that was seen open is open from there on. */
+export const afterLook = (diagram: Diagram, standing: Standing, seen: Seen): Standing =>
+  findsOpened(diagram, seen)
+    ? { ...standing, seenOpen: { ...standing.seenOpen, [seen.of]: standing.ran.length } }
+    : standing
 
 /** Whether a part that opened, or was seen open, after so many runs has been put back or renewed since. */
 export const isPutBack = ({ renewed, standIns }: Standing, part: string, after: number): boolean =>
